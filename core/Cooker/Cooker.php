@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Cooker;
+
+use Diatherm\Food\Shape;
+use Diatherm\Heat\Surroundings;
+use Diatherm\Measure\OutOfRange;
+
+/** A kind of cooker: from its set temperature to what a joint's surface meets inside. Rows: data/cookers.json. */
+final readonly class Cooker
+{
+    private const ZERO_C_IN_K = 273.15;
+
+    /** Share of the way back to the setting that the recovery time stands for. */
+    public const RECOVERED = 0.95;
+
+    /** Half-thickness at which a kind's convective coefficient is stated. */
+    private const STATED_AT_M = 0.05;
+
+    /**
+     * Small bodies convect better: h falls as R to this power, between 1/4 (natural, laminar) and 1/2 (forced, laminar).
+     * Source: Incropera & DeWitt, chapters 7 and 9; the value is calibrated against the practice cases.
+     */
+    private const CONVECTION_BY_SIZE = 0.3;
+
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $short,
+        public float $defaultC,
+        public float $leastC,
+        public float $mostC,
+        private float $convectionWm2K,
+        private float $emissivity,
+        private float $dewPointC,
+        private float $fluxWm2,
+        private float $exposure,
+        private float $airShare,
+        public float $preheatMinutes,
+        public string $light,
+        public float $lightMinutes,
+        public float $recoveryMinutes,
+        public bool $lid,
+    ) {}
+
+    /** Whether this is a place without heat. */
+    public function isRest(): bool
+    {
+        return $this->light === 'none';
+    }
+
+    /** @throws OutOfRange when the kind cannot be set to $setC */
+    public function check(float $setC): float
+    {
+        return OutOfRange::check('cooker temperature', $setC, $this->leastC, $this->mostC, '°C');
+    }
+
+    /**
+     * @param  float  $setC  what the cook aims at: the air at the grate, or for open fires the temperature of a black
+     *                       wall that would give the same heat
+     * @param  float  $outsideC  open air
+     */
+    public function surroundings(float $setC, float $outsideC, Shape $joint): Surroundings
+    {
+        $air = $outsideC + $this->airShare * ($setC - $outsideC);
+        $seen = ($this->exposure * ($setC + self::ZERO_C_IN_K) ** 4 + (1.0 - $this->exposure) * ($outsideC + self::ZERO_C_IN_K) ** 4) ** 0.25 - self::ZERO_C_IN_K;
+        $flux = $this->fluxWm2 * (($setC + self::ZERO_C_IN_K) / ($this->defaultC + self::ZERO_C_IN_K)) ** 4;
+
+        $convection = $this->convectionWm2K * (self::STATED_AT_M / $joint->halfThicknessM) ** self::CONVECTION_BY_SIZE;
+
+        return Surroundings::of($air, $seen, $convection, $this->emissivity, min($this->dewPointC, $setC), $this->isRest() || $setC <= $outsideC ? 0.0 : $flux);
+    }
+}

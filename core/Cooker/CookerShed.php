@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Cooker;
+
+use Diatherm\Heat\Surroundings;
+use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Table;
+
+/** All kinds of cooker of data/cookers.json, by id. */
+final class CookerShed
+{
+    /** Open air round a joint that rests on a board, W/(m²·K). Common practice. */
+    private const REST_CONVECTION = 8.0;
+
+    /**
+     * Share of a loosely covered surface that gives off water: a roast loses 1 to 2 % of its mass in a rest of
+     * twenty minutes, 0.2 to 0.5 kg from a square metre. Common practice.
+     */
+    private const REST_WETTABLE = 0.5;
+
+    /** @var array<string, Cooker>|null */
+    private static ?array $kinds = null;
+
+    /** @return array<string, Cooker> */
+    public static function kinds(): array
+    {
+        return self::$kinds ??= self::read();
+    }
+
+    /** @throws OutOfRange for an id that is not in the table */
+    public static function kind(string $id): Cooker
+    {
+        return self::kinds()[$id] ?? throw OutOfRange::unknown('cooker', $id);
+    }
+
+    /** A joint off the heat, on a board, loosely covered. */
+    public static function board(float $roomC): Surroundings
+    {
+        return Surroundings::of($roomC, $roomC, self::REST_CONVECTION, 0.85, min(10.0, $roomC), 0.0, self::REST_WETTABLE, true);
+    }
+
+    /** @return array<string, Cooker> */
+    private static function read(): array
+    {
+        $kinds = [];
+        /** @var list<array{id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
+         *   convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float,
+         *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool}> $rows
+         */
+        $rows = Table::named('cookers')['cookers'];
+        foreach ($rows as $row) {
+            $kinds[$row['id']] = new Cooker(
+                $row['id'], $row['name'], $row['short'],
+                $row['default_c'], $row['least_c'], $row['most_c'],
+                $row['convection_w_m2k'], $row['emissivity'], $row['dew_point_c'],
+                $row['flux_w_m2'] ?? 0, $row['exposure'] ?? 1, $row['air_share'] ?? 1,
+                $row['preheat_min'], $row['light'], $row['light_min'], $row['recovery_min'], $row['lid'],
+            );
+        }
+
+        return $kinds;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Food;
+
+use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Source;
+
+/** A cut as a butcher or fishmonger sells it, with what the trade knows of it. Rows: data/cuts.json. */
+final readonly class Cut
+{
+    /**
+     * @param  string  $kind  beef, veal, lamb, pork, game, poultry, fish, roots
+     * @param  string  $safetyClass  row of data/safe-minimums.json
+     * @param  non-empty-list<Doneness>  $tastes  coolest first
+     * @param  array{float, float}  $perPersonG  raw mass for one eater, from modest to hungry
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $kind,
+        public string $safetyClass,
+        public Composition $composition,
+        public ShapeRule $shape,
+        public float $typicalMassKg,
+        public float $leastMassKg,
+        public float $mostMassKg,
+        public array $tastes,
+        public string $usualTaste,
+        public array $perPersonG,
+        public float $restMinutes,
+        public bool $bone,
+        public string $probe,
+        public string $carve,
+        public string $measure,
+        public Source $source,
+    ) {}
+
+    /** @throws OutOfRange for a taste that this cut does not have */
+    public function taste(string $id): Doneness
+    {
+        foreach ($this->tastes as $taste) {
+            if ($taste->id === $id) {
+                return $taste;
+            }
+        }
+        throw OutOfRange::unknown('taste', $id);
+    }
+
+    /** The hottest taste not above $targetC, for words such as “medium”. */
+    public function nameOf(float $targetC): string
+    {
+        $name = 'Below '.mb_strtolower($this->tastes[0]->name);
+        foreach ($this->tastes as $taste) {
+            if ($taste->coreC <= $targetC + 0.5) {
+                $name = $taste->name;
+            }
+        }
+
+        return $name;
+    }
+}

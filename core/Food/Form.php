@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Food;
+
+/** What was done to a cut's shape before it goes on. */
+final readonly class Form
+{
+    /** @param list<string> $kinds of food that can be treated so */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $halfFactor,
+        public array $kinds,
+    ) {}
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Heat;
+
+use Diatherm\Measure\OutOfRange;
+
+/** What a joint's surface meets at one moment. */
+final readonly class Surroundings
+{
+    private function __construct(
+        public float $airC,
+        public float $radiantC,
+        public float $convectionWm2K,
+        public float $emissivity,
+        public float $vapourPa,
+        public float $absorbedWm2,
+        public float $wettable,
+        public bool $rewets,
+    ) {}
+
+    /**
+     * @param  float  $airC  air temperature, −40 to 600 °C
+     * @param  float  $radiantC  temperature of the walls that the joint sees, −40 to 900 °C
+     * @param  float  $convectionWm2K  0 to 100 W/(m²·K)
+     * @param  float  $emissivity  0 to 1
+     * @param  float  $dewPointC  of the air, −60 to 100 °C
+     * @param  float  $absorbedWm2  further radiation taken up, mean over a turn, 0 to 40 kW/m²
+     * @param  float  $wettable  share of the surface that can give off water or catch dew, 0 (wrapped) to 1
+     * @param  bool  $rewets  whether juices reach the surface again, so that its crust no longer holds water back
+     *
+     * @throws OutOfRange
+     */
+    public static function of(float $airC, float $radiantC, float $convectionWm2K, float $emissivity, float $dewPointC, float $absorbedWm2 = 0.0, float $wettable = 1.0, bool $rewets = false): self
+    {
+        return new self(
+            OutOfRange::check('air temperature', $airC, -40.0, 600.0, '°C'),
+            OutOfRange::check('radiant temperature', $radiantC, -40.0, 900.0, '°C'),
+            OutOfRange::check('convective coefficient', $convectionWm2K, 0.0, 100.0, 'W/m²K'),
+            OutOfRange::check('emissivity', $emissivity, 0.0, 1.0, ''),
+            Vapour::saturationPa(OutOfRange::check('dew point', $dewPointC, -60.0, 100.0, '°C')),
+            OutOfRange::check('absorbed flux', $absorbedWm2, 0.0, 40_000.0, 'W/m²'),
+            OutOfRange::check('wettable share', $wettable, 0.0, 1.0, ''),
+            $rewets,
+        );
+    }
+
+    /** Convection alone, as textbooks have it; for checks against exact solutions. */
+    public static function convection(float $airC, float $convectionWm2K): self
+    {
+        return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, false);
+    }
+
+    /** The same place with its heat transfer, by every path, scaled by $factor (0.1 to 10). */
+    public function stronger(float $factor): self
+    {
+        OutOfRange::check('heat transfer factor', $factor, 0.1, 10.0, '');
+
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K * $factor, min(1.0, $this->emissivity * $factor), $this->vapourPa, $this->absorbedWm2 * $factor, $this->wettable, $this->rewets);
+    }
+}

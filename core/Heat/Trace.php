@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Heat;
+
+/** What was recorded of a roasting, step by step. Times in seconds from the start, temperatures in °C. */
+final class Trace
+{
+    /** @var list<float> */
+    public array $seconds = [];
+
+    /** @var list<float> */
+    public array $coreC = [];
+
+    /** @var list<float> */
+    public array $surfaceC = [];
+
+    /** @var list<float> air that the joint met */
+    public array $airC = [];
+
+    /** @var list<list<float>> temperatures of the cells from the centre outwards */
+    public array $profilesC = [];
+
+    public function coreAt(float $seconds): float
+    {
+        return $this->interpolate($this->coreC, $seconds);
+    }
+
+    public function surfaceAt(float $seconds): float
+    {
+        return $this->interpolate($this->surfaceC, $seconds);
+    }
+
+    public function airAt(float $seconds): float
+    {
+        return $this->interpolate($this->airC, $seconds);
+    }
+
+    /** Time at which the core first reaches $celsius, or null. */
+    public function reaches(float $celsius): ?float
+    {
+        foreach ($this->coreC as $i => $core) {
+            if ($core >= $celsius) {
+                if ($i === 0) {
+                    return $this->seconds[0];
+                }
+                $share = ($celsius - $this->coreC[$i - 1]) / max(1e-12, $core - $this->coreC[$i - 1]);
+
+                return $this->seconds[$i - 1] + $share * ($this->seconds[$i] - $this->seconds[$i - 1]);
+            }
+        }
+
+        return null;
+    }
+
+    public function endS(): float
+    {
+        return $this->seconds === [] ? 0.0 : $this->seconds[count($this->seconds) - 1];
+    }
+
+    /** Number of the last record not later than $seconds. */
+    public function recordAt(float $seconds): int
+    {
+        $low = 0;
+        $high = count($this->seconds) - 1;
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            if ($this->seconds[$middle] <= $seconds) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
+        }
+
+        return $low;
+    }
+
+    /** @param list<float> $series */
+    private function interpolate(array $series, float $seconds): float
+    {
+        $i = $this->recordAt($seconds);
+        if (! isset($this->seconds[$i + 1]) || $seconds <= $this->seconds[$i]) {
+            return $series[$i];
+        }
+        $share = ($seconds - $this->seconds[$i]) / max(1e-9, $this->seconds[$i + 1] - $this->seconds[$i]);
+
+        return $series[$i] + $share * ($series[$i + 1] - $series[$i]);
+    }
+}

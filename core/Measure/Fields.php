@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Measure;
+
+/**
+ * Reads named values out of decoded JSON and gathers a plain message for each that cannot be used, so that a form or a
+ * file is answered once, whole. A reader that fails returns a harmless value and goes on; `orThrow` ends the reading.
+ */
+final class Fields
+{
+    /** @param array<string, list<string>> $messages */
+    private function __construct(
+        private readonly mixed $data,
+        private readonly string $path,
+        private array &$messages,
+    ) {}
+
+    public static function of(mixed $data): self
+    {
+        $messages = [];
+
+        return new self($data, '', $messages);
+    }
+
+    /** @throws InvalidInput when anything was wrong */
+    public function orThrow(): void
+    {
+        if ($this->messages !== []) {
+            throw InvalidInput::all($this->messages);
+        }
+    }
+
+    public function refuse(string $key, string $message): void
+    {
+        $this->messages[$this->pathTo($key)][] = $message;
+    }
+
+    public function has(string $key): bool
+    {
+        return is_array($this->data) && isset($this->data[$key]) && $this->data[$key] !== '';
+    }
+
+    public function isClean(): bool
+    {
+        return $this->messages === [];
+    }
+
+    /** Nothing but these keys may be there: a misspelt or wrongly united one would otherwise be lost. */
+    public function only(string ...$keys): void
+    {
+        if (! is_array($this->data)) {
+            $this->refuse('', 'This must be an object with named values.');
+
+            return;
+        }
+        foreach (array_keys($this->data) as $key) {
+            if (! in_array($key, $keys, true)) {
+                $this->refuse((string) $key, sprintf('“%s” is not known here. Known: %s.', mb_substr((string) $key, 0, 40), implode(', ', $keys)));
+            }
+        }
+    }
+
+    public function number(string $key, string $what, float $least, float $most, string $unit, ?float $default = null): float
+    {
+        $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
+        if ($value === null || $value === '') {
+            if ($default === null) {
+                $this->refuse($key, "Give the $what.");
+            }
+
+            return $default ?? $least;
+        }
+        if (is_string($value) && is_numeric($value)) {
+            $value = (float) $value;
+        }
+        if (! is_int($value) && ! is_float($value)) {
+            $this->refuse($key, "The $what must be a number.");
+
+            return $default ?? $least;
+        }
+        try {
+            return OutOfRange::check($what, (float) $value, $least, $most, $unit);
+        } catch (OutOfRange $wrong) {
+            $this->refuse($key, $wrong->getMessage());
+
+            return $default ?? $least;
+        }
+    }
+
+    public function optionalNumber(string $key, string $what, float $least, float $most, string $unit): ?float
+    {
+        return $this->has($key) ? $this->number($key, $what, $least, $most, $unit) : null;
+    }
+
+    public function wholeNumber(string $key, string $what, int $least, int $most, ?int $default = null): int
+    {
+        $value = $this->number($key, $what, $least, $most, '', $default === null ? null : (float) $default);
+        if (floor($value) !== $value) {
+            $this->refuse($key, "The $what must be a whole number.");
+        }
+
+        return (int) $value;
+    }
+
+    public function text(string $key, string $what, int $longest, ?string $default = null): string
+    {
+        $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
+        if ($value === null || $value === '') {
+            if ($default === null) {
+                $this->refuse($key, "Give the $what.");
+            }
+
+            return $default ?? '';
+        }
+        if (! is_string($value)) {
+            $this->refuse($key, "The $what must be text.");
+
+            return '';
+        }
+        $value = trim($value);
+        if (! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $longest) {
+            $this->refuse($key, "The $what may have up to $longest characters.");
+
+            return '';
+        }
+
+        return $value;
+    }
+
+    public function truth(string $key, string $what, bool $default): bool
+    {
+        $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
+        if ($value === null) {
+            return $default;
+        }
+        if (! is_bool($value)) {
+            $this->refuse($key, "The $what must be true or false.");
+
+            return $default;
+        }
+
+        return $value;
+    }
+
+    /** ISO 8601 with an offset, such as 2026-10-03T18:45:00+02:00. */
+    public function time(string $key, string $what): ?\DateTimeImmutable
+    {
+        $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
+        if ($value === null || $value === '') {
+            $this->refuse($key, "Give the $what.");
+
+            return null;
+        }
+        if (! is_string($value) || preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/', $value) !== 1) {
+            $this->refuse($key, "The $what must be a date and time with its offset, such as 2026-10-03T18:45:00+02:00.");
+
+            return null;
+        }
+        try {
+            $time = new \DateTimeImmutable($value);
+        } catch (\Exception) {
+            $time = null;
+        }
+        // PHP rolls a 31st of February over; such a date is no date.
+        if ($time === null || $time->format('Y-m-d') !== substr($value, 0, 10)) {
+            $this->refuse($key, "The $what is not a date that exists.");
+
+            return null;
+        }
+
+        return $time;
+    }
+
+    /**
+     * The values of a list, each to be read in its turn.
+     *
+     * @return list<self>
+     */
+    public function list(string $key, string $what, int $least, int $most): array
+    {
+        $value = is_array($this->data) ? ($this->data[$key] ?? []) : [];
+        if (! is_array($value) || ! array_is_list($value)) {
+            $this->refuse($key, "The $what must be a list.");
+
+            return [];
+        }
+        if (count($value) < $least || count($value) > $most) {
+            $this->refuse($key, "There must be $least to $most $what.");
+
+            return [];
+        }
+        $fields = [];
+        foreach ($value as $i => $item) {
+            $fields[] = new self($item, $this->pathTo($key).'.'.$i, $this->messages);
+        }
+
+        return $fields;
+    }
+
+    private function pathTo(string $key): string
+    {
+        return match (true) {
+            $this->path === '' => $key === '' ? 'file' : $key,
+            $key === '' => $this->path,
+            default => $this->path.'.'.$key,
+        };
+    }
+}

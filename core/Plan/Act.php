@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+/** What a run sheet entry asks for; the order is that of the work. */
+enum Act: string
+{
+    case TakeOut = 'take_out';
+    case Rig = 'rig';
+    case Light = 'light';
+    case Preheat = 'preheat';
+    case On = 'on';
+    case FirstLook = 'first_look';
+    case Chore = 'chore';
+    case Stage = 'stage';
+    case Pull = 'pull';
+    case Rest = 'rest';
+    case Carve = 'carve';
+    case Serve = 'serve';
+}

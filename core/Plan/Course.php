@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+/**
+ * What really happened to a dish's cooker so far, in seconds since the dish went on: temperatures that were read, lids
+ * that were lifted, stages that were begun, the pull. A plan has an empty course.
+ */
+final readonly class Course
+{
+    /** Share of the way from the open air to the setting that a joint meets under an open lid. Common practice. */
+    private const OPEN_SHARE = 0.3;
+
+    /**
+     * @param  list<array{float, float}>  $cookerReadings  seconds and °C, in order
+     * @param  list<array{float, float}>  $lifts  seconds at which the lid came off and for how long, in order
+     * @param  array<int, float>  $stageStarts  stage number => seconds, for stages after the first that were begun by hand
+     * @param  float  $nowS  the cook is at least this far
+     */
+    public function __construct(
+        public array $cookerReadings = [],
+        public array $lifts = [],
+        public array $stageStarts = [],
+        public ?float $pulledS = null,
+        public float $nowS = 0.0,
+    ) {}
+
+    public static function asPlanned(): self
+    {
+        return new self;
+    }
+
+    public function withoutLifts(): self
+    {
+        return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS);
+    }
+
+    /** @param array{float, float} $lift */
+    public function withLift(array $lift): self
+    {
+        return new self($this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->cookerReadings === [] && $this->lifts === [];
+    }
+
+    /** First moment after $afterS at which the cooker's course bends; INF when it no longer does. */
+    public function nextBend(float $afterS, float $recoveryS): float
+    {
+        $next = INF;
+        foreach ($this->cookerReadings as [$at]) {
+            if ($at > $afterS + 1.0) {
+                $next = $at;
+                break;
+            }
+        }
+        foreach ($this->lifts as [$at, $for]) {
+            foreach ([$at, $at + $for, $at + $for + $recoveryS] as $bend) {
+                if ($bend > $afterS + 1.0) {
+                    $next = min($next, $bend);
+                }
+            }
+        }
+
+        return $next;
+    }
+
+    /**
+     * Cooker temperature at a moment, taken just inside the span that $insideS lies in, so that jumps keep their side.
+     *
+     * Between readings it runs straight; before the first reading of a stage and after the last it stays.
+     */
+    public function cookerC(float $atS, float $insideS, float $setC, float $stageStartS, float $outsideC, float $recoveryS): float
+    {
+        $base = $setC;
+        $before = null;
+        foreach ($this->cookerReadings as $reading) {
+            if ($reading[0] < $stageStartS) {
+                continue;
+            }
+            if ($reading[0] > $atS) {
+                $base = $before === null
+                    ? $reading[1]
+                    : $before[1] + ($reading[1] - $before[1]) * ($atS - $before[0]) / max(1.0, $reading[0] - $before[0]);
+                $before = null;
+                break;
+            }
+            $before = $reading;
+        }
+        if ($before !== null) {
+            $base = $before[1];
+        }
+        $share = 1.0;
+        foreach ($this->lifts as [$lift, $for]) {
+            if ($insideS >= $lift && $insideS < $lift + $for) {
+                $share = min($share, self::OPEN_SHARE);
+            } elseif ($insideS >= $lift + $for && $insideS < $lift + $for + $recoveryS) {
+                $share = min($share, self::OPEN_SHARE + (1.0 - self::OPEN_SHARE) * ($atS - $lift - $for) / $recoveryS);
+            }
+        }
+
+        return $outsideC + max(0.0, $share) * ($base - $outsideC);
+    }
+}

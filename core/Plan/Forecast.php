@@ -1,0 +1,291 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Cooker\CookerShed;
+use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Trace;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\Source;
+use Diatherm\Measure\Spread;
+use Diatherm\Measure\Working;
+use Diatherm\Safety\Clocks;
+use Diatherm\Safety\SafeMinimum;
+
+/** What the heat model expects of one dish, from the moment it goes on. Minutes and seconds count from there. */
+final readonly class Forecast
+{
+    /** A rest is followed this long past the least rest, to see the peak and the cooling. */
+    private const FOLLOWED_REST_S = 5400.0;
+
+    /** The lid lift whose price is told. */
+    public const LIFT_MINUTES = 2.0;
+
+    /** Poultry in a cooler oven than this goes against US advice. Source: USDA FSIS, Turkey Basics. */
+    private const COOLEST_POULTRY_OVEN_C = 162.0;
+
+    private const PULL_ROUNDS = 4;
+
+    /**
+     * @param  Spread  $cookMinutes  from on to the pull
+     * @param  list<float>  $stageStartMinutes  likely
+     * @param  float  $pullC  core at which it comes off
+     * @param  float  $peakC  highest core, in the rest
+     * @param  float  $peakMinutes  when, likely
+     * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
+     * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
+     * @param  float  $liftCostMinutes  what one two-minute lid lift half way adds
+     * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
+     * @param  list<Caution>  $cautions
+     * @param  Trace  $trace  of the cook and the rest after it
+     * @param  list<Working>  $workings
+     */
+    private function __construct(
+        public Dish $dish,
+        public Spread $cookMinutes,
+        public array $stageStartMinutes,
+        public float $pullC,
+        public float $peakC,
+        public float $peakMinutes,
+        public float $under60Minutes,
+        public float $firstLookMinutes,
+        public ?WeightRule $rule,
+        public ?float $lethalityLog10,
+        public float $liftCostMinutes,
+        public float $temperMinutes,
+        public array $cautions,
+        public Trace $trace,
+        public array $workings,
+    ) {}
+
+    /**
+     * @param  string  $path  of the dish in the input, for messages
+     *
+     * @throws InvalidInput when a stage cannot reach its core temperature
+     */
+    public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
+    {
+        $pullC = self::pullFor($dish, $airC, $path);
+        $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
+        $trace = $cook->body->record();
+        self::insist($cook->toPull($pullC), $dish, $path);
+        $likely = $cook->body->elapsedS();
+        $pulledC = $cook->body->coreC();
+        $cook->rest(60.0 * $dish->restMinutes + self::FOLLOWED_REST_S);
+        [$peakC, $peakS] = self::peak($trace, $likely);
+
+        [$spread, $lift] = self::spread($dish, $airC, $pulledC, $likely);
+        $rule = WeightRule::for($dish);
+        $safe = SafeMinimum::of($dish->cut->safetyClass);
+        $lethality = $safe->lethality?->gathered(...self::upTo($trace, $likely + 60.0 * max($dish->restMinutes, 3.0)));
+        $temper = self::temperMinutes($dish, $airC);
+        $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);
+
+        return new self(
+            $dish,
+            $spread,
+            array_map(fn (float $s): float => $s / 60.0, $cook->stageStartsS),
+            $pulledC,
+            $peakC,
+            $peakS / 60.0,
+            self::under60($trace, $peakS) / 60.0,
+            $firstLook,
+            $rule,
+            $lethality,
+            $lift,
+            $temper,
+            self::cautions($dish, $airC, $peakC, $safe, $lethality, $temper),
+            $trace,
+            self::workings($dish, $airC, $spread, $pulledC, $peakC, $rule, $safe, $lethality, $firstLook),
+        );
+    }
+
+    /** The core at which to pull so that the rest carries it to the target. */
+    private static function pullFor(Dish $dish, float $airC, string $path): float
+    {
+        if ($dish->lastStage()->end !== StageEnd::Pull || ! $dish->coast) {
+            return $dish->targetC;
+        }
+        $pull = $dish->targetC - 2.0;
+        for ($round = 0; $round < self::PULL_ROUNDS; $round++) {
+            $cook = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned());
+            self::insist($cook->toPull($pull), $dish, $path);
+            $off = $cook->body->elapsedS();
+            $trace = $cook->body->record(false);
+            $cook->rest(self::FOLLOWED_REST_S);
+            $climb = self::peak($trace, $off)[0] - $cook->body->coreC() > 0.0 ? self::peak($trace, $off)[0] - $trace->coreC[0] : 0.0;
+            $next = max($dish->startC + 1.0, $dish->targetC - $climb);
+            if (abs($next - $pull) < 0.05) {
+                return $next;
+            }
+            $pull = $next;
+        }
+
+        return $pull;
+    }
+
+    /** @throws InvalidInput */
+    private static function insist(?int $stuck, Dish $dish, string $path): void
+    {
+        if ($stuck !== null) {
+            $stage = $dish->stages[$stuck];
+            throw InvalidInput::at("$path.stages.$stuck.cooker_c", sprintf(
+                'At %.0f °C the core does not get to %.0f °C within %d hours. Raise the cooker or lower the target.',
+                $stage->cookerC, $stage->value ?? $dish->targetC, (int) (Cook::LONGEST_S / 3600),
+            ));
+        }
+    }
+
+    /**
+     * The band from three uncertain inputs taken one at a time, and the price of a lid lift, all by coarse runs whose
+     * ratio to a coarse middle run scales the fine one.
+     *
+     * @return array{Spread, float} minutes
+     */
+    private static function spread(Dish $dish, float $airC, float $pullC, float $likelyS): array
+    {
+        $seconds = static function (float $transfer, float $thickness, float $warmer, ?Course $course = null) use ($dish, $airC, $pullC): float {
+            $cook = Cook::of($dish, $airC, Resolution::coarse(), $course ?? Course::asPlanned(), $transfer, $thickness, $warmer);
+            $cook->toPull($pullC);
+
+            return max(1.0, $cook->body->elapsedS());
+        };
+        $middle = $seconds(1.0, 1.0, 0.0);
+        $more = 1.0 + Uncertainty::TRANSFER;
+        $thick = Uncertainty::thickness($dish);
+        $cool = min(Uncertainty::START_K, $dish->startC + 1.0);
+        $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];
+        $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
+        $away = static fn (array $runs): float => sqrt(array_sum(array_map(static fn (float $s): float => log($s / $middle) ** 2, $runs)));
+        $likely = $likelyS / 60.0;
+        $spread = Spread::of($likely * exp(-$away($quicker)), $likely, $likely * exp($away($slower)));
+        $lift = $dish->lastStage()->end === StageEnd::Minutes
+            ? 0.0
+            : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
+
+        return [$spread, max(0.0, $lift)];
+    }
+
+    /** @return array{float, float} °C and seconds */
+    private static function peak(Trace $trace, float $fromS): array
+    {
+        $peak = -INF;
+        $at = $fromS;
+        foreach ($trace->seconds as $i => $seconds) {
+            if ($seconds >= $fromS - 0.5 && $trace->coreC[$i] > $peak) {
+                $peak = $trace->coreC[$i];
+                $at = $seconds;
+            }
+        }
+
+        return [$peak, $at];
+    }
+
+    private static function under60(Trace $trace, float $fromS): float
+    {
+        foreach ($trace->seconds as $i => $seconds) {
+            if ($seconds >= $fromS && $trace->coreC[$i] < Clocks::HOT_C) {
+                return $seconds;
+            }
+        }
+
+        return INF;
+    }
+
+    /** @return array{list<float>, list<float>} */
+    private static function upTo(Trace $trace, float $seconds): array
+    {
+        $count = $trace->recordAt($seconds) + 1;
+
+        return [array_slice($trace->seconds, 0, $count), array_slice($trace->coreC, 0, $count)];
+    }
+
+    /** Minutes on the board from refrigerator-cold until the joint's mean reaches the start temperature; INF when it does not. */
+    private static function temperMinutes(Dish $dish, float $airC): float
+    {
+        if ($dish->startC <= Clocks::COLD_C + 1.0) {
+            return 0.0;
+        }
+        $body = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), 1.0, 1.0, Clocks::COLD_C - $dish->startC)->body;
+        $board = CookerShed::board($airC);
+        while ($body->elapsedS() < 6 * 3600.0) {
+            if ($body->meanC() >= $dish->startC) {
+                return $body->elapsedS() / 60.0;
+            }
+            $body->in($board, 300.0);
+        }
+
+        return INF;
+    }
+
+    /** @return list<Caution> */
+    private static function cautions(Dish $dish, float $airC, float $peakC, SafeMinimum $safe, ?float $lethality, float $temper): array
+    {
+        $cautions = [];
+        if ($safe->coreC !== null && $peakC < $safe->coreC - 0.25) {
+            $counted = $lethality === null
+                ? ''
+                : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table asks for %.1f.', $lethality, $safe->lethality?->log10 ?? 0.0);
+            $cautions[] = new Caution('below_safe_minimum', sprintf(
+                'Below the safe minimum for %s: %.0f °C%s. It peaks at %.0f °C.%s Not for young children, the old, the pregnant or the ill.',
+                $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $peakC, $counted,
+            ), $safe->source);
+        }
+        foreach ($dish->stages as $stage) {
+            if ($dish->cut->kind === 'poultry' && $stage->cooker->id === 'oven' && $stage->cookerC < self::COOLEST_POULTRY_OVEN_C) {
+                $cautions[] = new Caution('cool_oven_poultry', 'US advice is to roast poultry in an oven at 165 °C (325 °F) or more.', Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
+                break;
+            }
+        }
+        $allowed = Clocks::allowedMinutes($airC);
+        if ($temper > $allowed) {
+            $cautions[] = new Caution('too_long_out', sprintf(
+                'To start at %.0f °C it would stand out longer than the %.0f minutes allowed. Start it colder.', $dish->startC, $allowed,
+            ), Clocks::source());
+        }
+
+        return $cautions;
+    }
+
+    /** @return list<Working> */
+    private static function workings(Dish $dish, float $airC, Spread $cook, float $pullC, float $peakC, ?WeightRule $rule, SafeMinimum $safe, ?float $lethality, float $firstLook): array
+    {
+        $shape = $dish->shape();
+        $inputs = [
+            'Half-thickness' => sprintf('%.1f cm, %s', 100 * $shape->halfThicknessM, $dish->thicknessM !== null || $dish->girthM !== null ? 'from the tape' : 'from the mass'),
+            'Shape exponent' => sprintf('%.2f (slab 0, cylinder 1, sphere 2)', $shape->exponent),
+            'Mass of a piece' => sprintf('%.3g kg', $dish->massKg),
+            'Starts at' => sprintf('%.0f °C', $dish->startC),
+            'Outside air' => sprintf('%.0f °C', $airC),
+        ];
+        foreach ($dish->stages as $i => $stage) {
+            $inputs['Stage '.($i + 1)] = sprintf('%s at %.0f °C', $stage->cooker->name, $stage->cookerC);
+        }
+        $workings = [
+            new Working('cook_minutes', sprintf(
+                'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d °C: one cook in ten is quicker, one in ten slower.',
+                (int) (100 * Uncertainty::TRANSFER), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,
+            ), $inputs, Source::computed()),
+            new Working('pull_c', $dish->coast && $dish->lastStage()->end === StageEnd::Pull
+                ? 'The outside is hotter than the core, so the core climbs on after the pull. This is the core temperature from which it coasts to the target.'
+                : 'It comes off at the stage’s own end; what it climbs in the rest comes on top.',
+                ['Target' => sprintf('%.0f °C', $dish->targetC), 'Climbs in the rest' => sprintf('%.1f °C', $peakC - $pullC)], Source::computed()),
+            new Working('first_look_minutes', 'One cook in twenty would be ready by now. Looking sooner only lets heat out.', ['Likely' => sprintf('%.0f min', $cook->likely), 'Quick end' => sprintf('%.0f min', $cook->low)], Source::computed()),
+            new Working('target_c', $dish->taste === null ? 'Set by the cook.' : 'What this taste means at the core when eaten.', ['Target' => sprintf('%.0f °C', $dish->targetC)], $dish->taste === null ? Source::of(Mark::Common) : $dish->cut->taste($dish->taste)->source),
+        ];
+        if ($rule !== null) {
+            $workings[] = new Working('rule_minutes', ucfirst($rule->words).'. '.$rule->fails, ['Mass' => sprintf('%.3g kg', $dish->massKg)], $rule->source);
+        }
+        if ($safe->coreC !== null) {
+            $workings[] = new Working('safe_c', 'The plain safe minimum for '.$safe->name.'.', ['Core' => sprintf('%.0f °C', $safe->coreC)] + ($safe->holdMinutes > 0 ? ['Rest' => sprintf('%.0f min', $safe->holdMinutes)] : []), $safe->source);
+        }
+        if ($lethality !== null && $safe->lethality !== null) {
+            $workings[] = new Working('lethality_log10', 'Reduction of Salmonella added up along the coldest point, rest included, from the table’s holding times. Counted only where the table has rows; sums stop at 12.', ['Table' => $safe->lethality->name], $safe->lethality->source);
+        }
+
+        return $workings;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Measure\Spread;
+
+/** How far a dish has really come: the moments that the cook logged, and what the readings make of the rest. */
+final readonly class Progress
+{
+    /**
+     * @param  array<int, \DateTimeImmutable>  $stageStarts  stages after the first that were begun by hand
+     * @param  Spread|null  $cookMinutes  from on to the pull, as the readings have it
+     * @param  array<string, \DateTimeImmutable>  $done  ids of run sheet entries that were ticked
+     */
+    public function __construct(
+        public ?\DateTimeImmutable $onAt = null,
+        public array $stageStarts = [],
+        public ?\DateTimeImmutable $pulledAt = null,
+        public ?\DateTimeImmutable $carvedAt = null,
+        public ?Spread $cookMinutes = null,
+        public ?float $pullC = null,
+        public array $done = [],
+    ) {}
+}

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Measure\Spread;
+use Diatherm\Safety\Clocks;
+
+/** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
+final readonly class RunSheet
+{
+    /** Things are not called late before this. */
+    private const GRACE_MINUTES = 2.0;
+
+    /** @param list<Entry> $entries in order of time */
+    private function __construct(
+        public array $entries,
+        public \DateTimeImmutable $readyAt,
+        public \DateTimeImmutable $earliestServeAt,
+    ) {}
+
+    /**
+     * @param  list<Forecast>  $forecasts  one a dish, in order
+     * @param  array<int, Progress>  $progress  by number of dish
+     */
+    public static function of(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress = []): self
+    {
+        $entries = [];
+        $ready = null;
+        $earliest = $now;
+        $lit = [];
+        $allowed = Clocks::allowedMinutes($roast->airC);
+        $timings = [];
+        $onTimes = [];
+        foreach ($forecasts as $i => $forecast) {
+            $made = $progress[$i] ?? new Progress;
+            $timings[$i] = Timing::of($forecast->dish, $forecast, $made->cookMinutes ?? $forecast->cookMinutes, $allowed);
+            $onTimes[$i] = $made->onAt ?? self::after($roast->serveAt, -$timings[$i]->serve);
+        }
+        // A cooker that is lit for the first dish needs no second match.
+        $order = array_keys($onTimes);
+        usort($order, fn (int $a, int $b): int => $onTimes[$a] <=> $onTimes[$b]);
+        foreach ($order as $i) {
+            $forecast = $forecasts[$i];
+            $made = $progress[$i] ?? new Progress;
+            $timing = $timings[$i];
+            $on = $onTimes[$i];
+            $cooker = $forecast->dish->stages[0]->cooker->id;
+            $hot = isset($lit[$cooker]) && $lit[$cooker] >= $on;
+            $dishEntries = self::dish($i, $forecast, $timing, $on, $made, $hot);
+            array_push($entries, ...$dishEntries);
+            $offHeat = $made->pulledAt ?? self::after($on, $timing->pull->high);
+            $lit[$cooker] = max($lit[$cooker] ?? $offHeat, $offHeat);
+
+            // Ready at the likely pace; the earliest hour to promise keeps the slow end.
+            $pulled = $made->pulledAt ?? self::after($on, $timing->pull->likely);
+            $dishReady = self::after($pulled, $forecast->dish->restMinutes + Timing::carveMinutes($forecast->dish));
+            $ready = $ready === null ? $dishReady : max($ready, $dishReady);
+            $promise = $made->onAt !== null
+                ? ($made->pulledAt !== null ? $dishReady : self::after($on, $timing->serve))
+                : self::after($now, $timing->serve - $timing->first());
+            $earliest = max($earliest, $promise);
+        }
+        $entries[] = new Entry('serve', null, Act::Serve, $roast->serveAt, 'Table', sprintf('%d to feed', $roast->people));
+
+        $entries = array_map(function (Entry $entry) use ($now, $progress): Entry {
+            $done = self::isDone($entry, $progress[$entry->dish ?? 0] ?? new Progress);
+            $late = ! $done && $entry->at < self::after($now, -self::GRACE_MINUTES);
+
+            return $entry->judged($done, $late);
+        }, $entries);
+        usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
+
+        return new self($entries, $ready ?? $now, self::upToFive($earliest));
+    }
+
+    /** Entries whose hour has passed undone. */
+    public function isTooLate(): bool
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->late && $entry->act !== Act::Serve && $entry->act !== Act::Chore && $entry->act !== Act::FirstLook) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Entry> */
+    private static function dish(int $number, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot): array
+    {
+        $dish = $forecast->dish;
+        $id = fn (string $what): string => "d$number.$what";
+        $at = fn (float $minutes): \DateTimeImmutable => self::after($on, $minutes);
+        $first = $dish->stages[0];
+        $cook = $timing->pull;
+        $pullAt = $made->pulledAt ?? $at($cook->likely);
+        $pullC = $made->pullC ?? $forecast->pullC;
+        $entries = [];
+        if ($made->onAt === null) {
+            $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
+                ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
+                : 'Pat dry, do not rinse; season; straight on');
+            $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), 'Rig '.$dish->name, self::rigging($dish));
+            if (! $hot && $first->cooker->lightMinutes > 0.0) {
+                $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), self::lighting($first), self::lightingCare($first));
+            }
+            if (! $hot && $first->cooker->preheatMinutes > 0.0) {
+                $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), sprintf('Bring the %s to %.0f °C', $first->cooker->short, $first->cookerC), $first->cooker->lid ? 'Lid down' : '', until: $on);
+            }
+        }
+        $entries[] = new Entry($id('on'), $number, Act::On, $on, "{$dish->name} on", sprintf('%s at %.0f °C; probe: %s', ucfirst($first->cooker->short), $first->cookerC, lcfirst($dish->cut->probe)));
+        if ($made->pulledAt === null) {
+            $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);
+            if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull) {
+                $entries[] = new Entry($id('first_look'), $number, Act::FirstLook, $at($look), 'First look at '.$dish->name, sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)));
+            }
+        }
+        array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made));
+        $entries[] = new Entry(
+            $id('pull'), $number, Act::Pull, $pullAt, 'Pull '.$dish->name,
+            $dish->lastStage()->end === StageEnd::Minutes
+                ? sprintf('After %.0f min; the core then stands near %.0f °C', (float) $dish->lastStage()->value, $pullC)
+                : sprintf('At %.0f °C in the core; it will coast to %.0f °C', $pullC, max($pullC, $forecast->peakC)),
+            $made->pulledAt === null ? $at($cook->low) : null,
+            $made->pulledAt === null ? $at($cook->high) : null,
+        );
+        $carveAt = $made->carvedAt ?? max(self::after($pullAt, $dish->restMinutes), $made->pulledAt === null ? $at($timing->carve) : self::after($pullAt, $dish->restMinutes));
+        if ($dish->restMinutes > 0.0) {
+            $entries[] = new Entry($id('rest'), $number, Act::Rest, $pullAt, 'Rest '.$dish->name, sprintf('%.0f min or more, on a clean board, loosely covered', $dish->restMinutes), until: $carveAt);
+        }
+        $entries[] = new Entry($id('carve'), $number, Act::Carve, $carveAt, 'Carve '.$dish->name, $dish->cut->carve);
+
+        return $entries;
+    }
+
+    /** @return list<Entry> stage changes and chores */
+    private static function stages(int $number, Forecast $forecast, Spread $cook, \DateTimeImmutable $on, Progress $made): array
+    {
+        $dish = $forecast->dish;
+        $pace = $cook->likely / max(0.01, $forecast->cookMinutes->likely);
+        $entries = [];
+        $starts = [];
+        foreach ($forecast->stageStartMinutes as $i => $minutes) {
+            $starts[$i] = isset($made->stageStarts[$i]) ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0 : $minutes * $pace;
+        }
+        foreach ($dish->stages as $i => $stage) {
+            $end = $starts[$i + 1] ?? ($made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0);
+            if ($i > 0) {
+                $entries[] = new Entry("d$number.stage.$i", $number, Act::Stage, self::after($on, $starts[$i]), $stage->cooker->isRest()
+                    ? "{$dish->name} off, to rest"
+                    : sprintf('%s to the %s', $dish->name, $stage->cooker->short), $stage->cooker->isRest() ? 'On a board' : sprintf('At %.0f °C', $stage->cookerC));
+            }
+            foreach ($stage->chores as $j => $chore) {
+                for ($k = 0, $minutes = $chore->fromMinutes; $starts[$i] + $minutes < $end - 1.0 && $k < 60; $k++, $minutes += $chore->everyMinutes) {
+                    $entries[] = new Entry("d$number.chore.$i.$j.$k", $number, Act::Chore, self::after($on, $starts[$i] + $minutes), Chore::KINDS[$chore->kind].': '.$dish->name, $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '');
+                    if ($chore->everyMinutes <= 0.0) {
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $entries;
+    }
+
+    private static function isDone(Entry $entry, Progress $made): bool
+    {
+        if (isset($made->done[$entry->id])) {
+            return true;
+        }
+
+        return match ($entry->act) {
+            Act::On => $made->onAt !== null,
+            Act::FirstLook => $made->pulledAt !== null,
+            Act::Pull, Act::Rest => $made->pulledAt !== null,
+            Act::Carve => $made->carvedAt !== null,
+            Act::Stage => isset($made->stageStarts[(int) explode('.', $entry->id)[2]]),
+            default => false,
+        };
+    }
+
+    private static function rigging(Dish $dish): string
+    {
+        $cooker = $dish->stages[0]->cooker;
+        if (str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit') {
+            return 'Tie legs and wings close, both forks on and tight, turn it once by hand';
+        }
+
+        return $dish->cut->kind === 'roots' ? 'Wash, cut to one size' : 'Tie to one thickness, set the probe, drip pan in place';
+    }
+
+    private static function lighting(Stage $stage): string
+    {
+        return match ($stage->cooker->light) {
+            'chimney' => 'Light the chimney for the '.$stage->cooker->short,
+            'charcoal' => 'Light the charcoal in the '.$stage->cooker->short,
+            'wood' => 'Light the wood for the '.$stage->cooker->short,
+            'gas' => 'Light the '.$stage->cooker->short,
+            default => 'Switch on the '.$stage->cooker->short,
+        };
+    }
+
+    private static function lightingCare(Stage $stage): string
+    {
+        return match ($stage->cooker->light) {
+            'chimney', 'charcoal' => 'Outdoors only: charcoal gives off carbon monoxide. Mind local fire bans',
+            'wood' => 'Clean dry wood; mind local fire bans; water at hand',
+            'gas' => 'Lid open to light',
+            default => 'Dry, grounded, clear of walls',
+        };
+    }
+
+    private static function after(\DateTimeImmutable $from, float $minutes): \DateTimeImmutable
+    {
+        return $from->setTimestamp($from->getTimestamp() + (int) round(60.0 * $minutes));
+    }
+
+    private static function upToFive(\DateTimeImmutable $time): \DateTimeImmutable
+    {
+        return $time->setTimestamp((int) (ceil($time->getTimestamp() / 300) * 300));
+    }
+}

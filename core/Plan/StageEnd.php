@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+/** What ends a stage. */
+enum StageEnd: string
+{
+    case Minutes = 'minutes';
+    case Core = 'until_core_c';
+    case Pull = 'pull';
+}

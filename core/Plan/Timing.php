@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Measure\Spread;
+
+/**
+ * When one dish does what, in minutes from the moment it goes on.
+ *
+ * A dish goes on early enough for nine slow cooks in ten: the slack between the likely and the slow end is spent in
+ * the rest, where it does least harm.
+ */
+final readonly class Timing
+{
+    /** Rigging one joint: tying, spitting, probing. Common practice. */
+    public const RIG_MINUTES = 15.0;
+
+    /** Out of the refrigerator, pat dry, season, when it goes on cold. Common practice. */
+    public const COLD_START_MINUTES = 10.0;
+
+    private const CARVE_LEAST = 5.0;
+
+    private const CARVE_PER_KG = 2.0;
+
+    private const CARVE_MOST = 30.0;
+
+    private function __construct(
+        public float $takeOut,
+        public float $rig,
+        public float $light,
+        public float $preheat,
+        public Spread $pull,
+        public float $carve,
+        public float $serve,
+    ) {}
+
+    /** @param Spread $cook minutes from on to the pull */
+    public static function of(Dish $dish, Forecast $forecast, Spread $cook, float $allowedOutMinutes): self
+    {
+        $cooker = $dish->stages[0]->cooker;
+        $preheat = -$cooker->preheatMinutes;
+        $light = $preheat - $cooker->lightMinutes;
+        $takeOut = $forecast->temperMinutes > 0.0
+            ? -min($forecast->temperMinutes, $allowedOutMinutes)
+            : -self::COLD_START_MINUTES;
+        $carve = $cook->high + $dish->restMinutes;
+        $carving = self::carveMinutes($dish);
+
+        return new self($takeOut, min($light, $takeOut) - self::RIG_MINUTES, $light, $preheat, $cook, $carve, $carve + $carving);
+    }
+
+    public static function carveMinutes(Dish $dish): float
+    {
+        return $dish->cut->kind === 'roots' ? 2.0 : min(self::CARVE_MOST, max(self::CARVE_LEAST, round(self::CARVE_PER_KG * $dish->massKg * $dish->pieces)));
+    }
+
+    /** The first thing to do. */
+    public function first(): float
+    {
+        return min($this->takeOut, $this->rig, $this->light);
+    }
+}

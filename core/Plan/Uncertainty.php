@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+/**
+ * How far the inputs of a forecast may be off: each pair of ends holds eight outcomes in ten. Common practice.
+ * A tape reading narrows the thickness.
+ */
+final class Uncertainty
+{
+    public const TRANSFER = 0.25;
+
+    public const THICKNESS_BY_MASS = 0.08;
+
+    public const THICKNESS_BY_TAPE = 0.04;
+
+    public const START_K = 2.0;
+
+    /** Standard deviations from the middle to the 10 % and 90 % points of a normal distribution. */
+    public const DEVIATIONS = 1.2816;
+
+    /** The same to the 5 % point. */
+    public const DEVIATIONS_OF_ONE_IN_TWENTY = 1.6449;
+
+    public static function thickness(Dish $dish): float
+    {
+        return $dish->thicknessM === null && $dish->girthM === null ? self::THICKNESS_BY_MASS : self::THICKNESS_BY_TAPE;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Safety;
+
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\Source;
+
+/** How long food may stay between cold and hot. */
+final class Clocks
+{
+    /** Below this food is cold enough, above HOT_C hot enough. Source: USDA FSIS, Danger Zone. */
+    public const COLD_C = 4.0;
+
+    public const HOT_C = 60.0;
+
+    /** Hot holding. Source: FDA Food Code 2017, 3-501.16. */
+    public const HOLD_C = 57.0;
+
+    /** Source: USDA FSIS, two-hour rule. */
+    public const MINUTES = 120.0;
+
+    public const MINUTES_IN_HEAT = 60.0;
+
+    public const HEAT_C = 32.0;
+
+    /** Minutes that food may stand in air of $airC. */
+    public static function allowedMinutes(float $airC): float
+    {
+        return $airC > self::HEAT_C ? self::MINUTES_IN_HEAT : self::MINUTES;
+    }
+
+    public static function source(): Source
+    {
+        return Source::of(Mark::Published, 'USDA FSIS, Danger Zone (40 °F – 140 °F): two hours, one above 32 °C');
+    }
+}
