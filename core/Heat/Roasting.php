@@ -39,7 +39,7 @@ final class Roasting
     /** Each cell's width over that of its inner neighbour. */
     private const GRADING = 0.9;
 
-    /** @var list<float> */
+    /** @var array<int, float> centre outwards */
     private array $cellsC;
 
     private float $surfaceC;
@@ -93,11 +93,12 @@ final class Roasting
      */
     public function record(bool $profiles = true): Trace
     {
-        $this->trace = new Trace;
+        $trace = new Trace;
+        $this->trace = $trace;
         $this->profiles = $profiles;
         $this->note($this->surfaceC);
 
-        return $this->trace;
+        return $trace;
     }
 
     public function __clone()
@@ -318,7 +319,7 @@ final class Roasting
         $this->surfaceLink = $this->surfaceArea / ($radius - $middles[$cells - 1]);
     }
 
-    /** @return list<float> faces from 0 to 1 */
+    /** @return array<int, float> faces from 0 to 1 */
     private static function faces(int $cells): array
     {
         $widths = [];
@@ -349,7 +350,7 @@ final class Roasting
         $this->trace->surfaceC[] = $this->surfaceC;
         $this->trace->airC[] = $airC;
         if ($this->profiles) {
-            $this->trace->profilesC[] = $this->cellsC;
+            $this->trace->profilesC[] = array_values($this->cellsC);
         }
     }
 }

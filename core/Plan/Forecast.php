@@ -18,16 +18,11 @@ use Diatherm\Safety\SafeMinimum;
 /** What the heat model expects of one dish, from the moment it goes on. Minutes and seconds count from there. */
 final readonly class Forecast
 {
-    /** A rest is followed this long past the least rest, to see the peak and the cooling. */
-    private const FOLLOWED_REST_S = 5400.0;
-
     /** The lid lift whose price is told. */
     public const LIFT_MINUTES = 2.0;
 
     /** Poultry in a cooler oven than this goes against US advice. Source: USDA FSIS, Turkey Basics. */
     private const COOLEST_POULTRY_OVEN_C = 162.0;
-
-    private const PULL_ROUNDS = 4;
 
     /**
      * @param  Spread  $cookMinutes  from on to the pull
@@ -68,14 +63,14 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $pullC = self::pullFor($dish, $airC, $path);
+        $pullC = Coast::pullC($dish, fn (): Cook => Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned()));
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
         self::insist($cook->toPull($pullC), $dish, $path);
         $likely = $cook->body->elapsedS();
         $pulledC = $cook->body->coreC();
-        $cook->rest(60.0 * $dish->restMinutes + self::FOLLOWED_REST_S);
-        [$peakC, $peakS] = self::peak($trace, $likely);
+        $cook->rest(60.0 * $dish->restMinutes + Coast::FOLLOWED_REST_S);
+        [$peakC, $peakS] = Coast::peak($trace, $likely);
 
         [$spread, $lift] = self::spread($dish, $airC, $pulledC, $likely);
         $rule = WeightRule::for($dish);
@@ -101,30 +96,6 @@ final readonly class Forecast
             $trace,
             self::workings($dish, $airC, $spread, $pulledC, $peakC, $rule, $safe, $lethality, $firstLook),
         );
-    }
-
-    /** The core at which to pull so that the rest carries it to the target. */
-    private static function pullFor(Dish $dish, float $airC, string $path): float
-    {
-        if ($dish->lastStage()->end !== StageEnd::Pull || ! $dish->coast) {
-            return $dish->targetC;
-        }
-        $pull = $dish->targetC - 2.0;
-        for ($round = 0; $round < self::PULL_ROUNDS; $round++) {
-            $cook = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned());
-            self::insist($cook->toPull($pull), $dish, $path);
-            $off = $cook->body->elapsedS();
-            $trace = $cook->body->record(false);
-            $cook->rest(self::FOLLOWED_REST_S);
-            $climb = self::peak($trace, $off)[0] - $cook->body->coreC() > 0.0 ? self::peak($trace, $off)[0] - $trace->coreC[0] : 0.0;
-            $next = max($dish->startC + 1.0, $dish->targetC - $climb);
-            if (abs($next - $pull) < 0.05) {
-                return $next;
-            }
-            $pull = $next;
-        }
-
-        return $pull;
     }
 
     /** @throws InvalidInput */
@@ -159,7 +130,15 @@ final readonly class Forecast
         $cool = min(Uncertainty::START_K, $dish->startC + 1.0);
         $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];
         $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
-        $away = static fn (array $runs): float => sqrt(array_sum(array_map(static fn (float $s): float => log($s / $middle) ** 2, $runs)));
+        /** @param list<float> $runs */
+        $away = static function (array $runs) use ($middle): float {
+            $sum = 0.0;
+            foreach ($runs as $seconds) {
+                $sum += log($seconds / $middle) ** 2;
+            }
+
+            return sqrt($sum);
+        };
         $likely = $likelyS / 60.0;
         $spread = Spread::of($likely * exp(-$away($quicker)), $likely, $likely * exp($away($slower)));
         $lift = $dish->lastStage()->end === StageEnd::Minutes
@@ -167,21 +146,6 @@ final readonly class Forecast
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
 
         return [$spread, max(0.0, $lift)];
-    }
-
-    /** @return array{float, float} °C and seconds */
-    private static function peak(Trace $trace, float $fromS): array
-    {
-        $peak = -INF;
-        $at = $fromS;
-        foreach ($trace->seconds as $i => $seconds) {
-            if ($seconds >= $fromS - 0.5 && $trace->coreC[$i] > $peak) {
-                $peak = $trace->coreC[$i];
-                $at = $seconds;
-            }
-        }
-
-        return [$peak, $at];
     }
 
     private static function under60(Trace $trace, float $fromS): float
@@ -228,7 +192,7 @@ final readonly class Forecast
         if ($safe->coreC !== null && $peakC < $safe->coreC - 0.25) {
             $counted = $lethality === null
                 ? ''
-                : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table asks for %.1f.', $lethality, $safe->lethality?->log10 ?? 0.0);
+                : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table asks for %.1f.', $lethality, $safe->lethality->log10 ?? 0.0);
             $cautions[] = new Caution('below_safe_minimum', sprintf(
                 'Below the safe minimum for %s: %.0f °C%s. It peaks at %.0f °C.%s Not for young children, the old, the pregnant or the ill.',
                 $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $peakC, $counted,
