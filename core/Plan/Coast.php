@@ -12,7 +12,7 @@ final class Coast
     /** A rest is followed this long past the least rest, to see the peak and the cooling. */
     public const FOLLOWED_REST_S = 5400.0;
 
-    private const ROUNDS = 4;
+    private const ROUNDS = 3;
 
     private const FIRST_GUESS_K = 2.0;
 

@@ -63,7 +63,7 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $pullC = Coast::pullC($dish, fn (): Cook => Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned()));
+        $pullC = Coast::pullC($dish, fn (): Cook => Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned()));
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
         self::insist($cook->toPull($pullC), $dish, $path);
@@ -130,22 +130,28 @@ final readonly class Forecast
         $cool = min(Uncertainty::START_K, $dish->startC + 1.0);
         $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];
         $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
-        /** @param list<float> $runs */
-        $away = static function (array $runs) use ($middle): float {
-            $sum = 0.0;
-            foreach ($runs as $seconds) {
-                $sum += log($seconds / $middle) ** 2;
-            }
-
-            return sqrt($sum);
-        };
         $likely = $likelyS / 60.0;
-        $spread = Spread::of($likely * exp(-$away($quicker)), $likely, $likely * exp($away($slower)));
+        $spread = Spread::of($likely * exp(-self::away($quicker, $middle)), $likely, $likely * exp(self::away($slower, $middle)));
         $lift = $dish->lastStage()->end === StageEnd::Minutes
             ? 0.0
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
 
         return [$spread, max(0.0, $lift)];
+    }
+
+    /**
+     * How far runs with one input changed lie from the middle one, together: the root of the sum of squares of the logarithms.
+     *
+     * @param  list<float>  $seconds
+     */
+    private static function away(array $seconds, float $middle): float
+    {
+        $sum = 0.0;
+        foreach ($seconds as $run) {
+            $sum += log($run / $middle) ** 2;
+        }
+
+        return sqrt($sum);
     }
 
     private static function under60(Trace $trace, float $fromS): float

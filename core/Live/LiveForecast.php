@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Live;
+
+use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Trace;
+use Diatherm\Measure\Spread;
+use Diatherm\Plan\Coast;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Dish;
+use Diatherm\Plan\StageEnd;
+
+/** What the readings so far make of a cook that is under way. Minutes count from the moment the dish went on. */
+final readonly class LiveForecast
+{
+    /** The first round runs this far past the planned pull, since the pull is set anew by what was learnt. */
+    private const PAST_PULL_K = 4.0;
+
+    private const BAND_POINTS = 60;
+
+    /**
+     * @param  Spread  $cookMinutes  from on to the pull; exact once it was pulled
+     * @param  float  $pullC  core at which to pull, or at which it was pulled
+     * @param  Spread  $coreNowC
+     * @param  float  $peakC  likely
+     * @param  array<string, Verdict>  $verdicts  by id of the reading
+     * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
+     * @param  Guess  $guess  in the middle of the weight
+     * @param  Trace  $trace  of the likely cook and its rest
+     */
+    private function __construct(
+        public Spread $cookMinutes,
+        public float $pullC,
+        public Spread $coreNowC,
+        public float $peakC,
+        public float $peakMinutes,
+        public array $verdicts,
+        public array $band,
+        public Guess $guess,
+        public Trace $trace,
+    ) {}
+
+    /** @param list<Reading> $readings in order of time, sound or not */
+    public static function of(Dish $dish, float $airC, Course $course, array $readings, float $plannedPullC): self
+    {
+        $verdicts = Sieve::judge($readings, $dish, $course);
+        $counting = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
+        $ensemble = Ensemble::of($dish, $airC, $course, $counting, $plannedPullC + self::PAST_PULL_K);
+        $guess = $ensemble->middle($dish);
+        $begin = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $guess->transfer, $guess->thickness, $guess->warmerK);
+
+        $pullC = min($plannedPullC + self::PAST_PULL_K, $course->pulledS === null ? Coast::pullC($dish, fn (): Cook => $begin(Resolution::fine())) : $plannedPullC);
+        $cookMinutes = $course->pulledS === null
+            ? self::minutesTo($pullC, $ensemble, $dish, $course)
+            : Spread::exactly($course->pulledS / 60.0);
+
+        $likely = $begin(Resolution::fine());
+        $trace = $likely->body->record();
+        $likely->toPull($pullC);
+        $offS = $likely->body->elapsedS();
+        $offC = $likely->body->coreC();
+        $likely->rest(max(60.0 * $dish->restMinutes, $course->nowS - $offS) + Coast::FOLLOWED_REST_S);
+        [$peakC, $peakS] = Coast::peak($trace, $offS);
+
+        return new self(
+            $cookMinutes,
+            $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : $offC,
+            self::coreAt($course->nowS, $ensemble),
+            $peakC,
+            $peakS / 60.0,
+            $verdicts,
+            self::band($ensemble, $course->pulledS === null ? 60.0 * $cookMinutes->high : $course->pulledS + Coast::FOLLOWED_REST_S),
+            $guess,
+            $trace,
+        );
+    }
+
+    private static function minutesTo(float $pullC, Ensemble $ensemble, Dish $dish, Course $course): Spread
+    {
+        $minutes = array_map(function (Trace $trace) use ($pullC, $dish, $course): float {
+            $at = $dish->lastStage()->end === StageEnd::Minutes ? $trace->endS() : ($trace->reaches($pullC) ?? $trace->endS());
+
+            return max($at, $course->nowS) / 60.0;
+        }, $ensemble->traces);
+
+        return Weighed::spread($minutes, $ensemble->weights);
+    }
+
+    private static function coreAt(float $seconds, Ensemble $ensemble): Spread
+    {
+        return Weighed::spread(array_map(fn (Trace $trace): float => $trace->coreAt($seconds), $ensemble->traces), $ensemble->weights);
+    }
+
+    /** @return list<array{float, Spread}> */
+    private static function band(Ensemble $ensemble, float $untilS): array
+    {
+        $band = [];
+        for ($i = 0; $i <= self::BAND_POINTS; $i++) {
+            $seconds = $untilS * $i / self::BAND_POINTS;
+            $band[] = [$seconds / 60.0, self::coreAt($seconds, $ensemble)];
+        }
+
+        return $band;
+    }
+}

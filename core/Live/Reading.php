@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Live;
+
+use Diatherm\Measure\OutOfRange;
+
+/** A temperature that was read inside a dish, with its time and place. */
+final readonly class Reading
+{
+    private function __construct(
+        public string $id,
+        public float $seconds,
+        public string $place,
+        public float $celsius,
+    ) {}
+
+    /**
+     * @param  string  $id  stays with the reading
+     * @param  float  $seconds  since the dish went on
+     * @param  string  $place  where the probe sat; places are compared, the coldest decides
+     * @param  float  $celsius  −30 to 400 °C: what any probe can show
+     *
+     * @throws OutOfRange
+     */
+    public static function of(string $id, float $seconds, string $place, float $celsius): self
+    {
+        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, -30.0, 400.0, '°C'));
+    }
+}
