@@ -43,7 +43,8 @@ final readonly class Cooker
         public float $lightMinutes,
         public float $recoveryMinutes,
         public bool $lid,
-    ) {}
+    ) {
+    }
 
     /** Whether this is a place without heat. */
     public function isRest(): bool

@@ -18,7 +18,8 @@ final readonly class Composition
         public float $carbohydrate,
         public float $fibre,
         public float $ash,
-    ) {}
+    ) {
+    }
 
     /**
      * Fractions as tables print them: rounding leaves a small gap, which is spread over all.

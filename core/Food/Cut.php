@@ -35,7 +35,8 @@ final readonly class Cut
         public string $carve,
         public string $measure,
         public Source $source,
-    ) {}
+    ) {
+    }
 
     /** @throws OutOfRange for a taste that this cut does not have */
     public function taste(string $id): Doneness
@@ -46,6 +47,12 @@ final readonly class Cut
             }
         }
         throw OutOfRange::unknown('taste', $id);
+    }
+
+    /** @return array{int, int} how many hungry and how many modest eaters a raw mass feeds */
+    public function feeds(float $totalKg): array
+    {
+        return [(int) floor(1000.0 * $totalKg / $this->perPersonG[1]), (int) floor(1000.0 * $totalKg / $this->perPersonG[0])];
     }
 
     /** The hottest taste not above $targetC, for words such as “medium”. */

@@ -14,5 +14,6 @@ final readonly class Doneness
         public string $name,
         public float $coreC,
         public Source $source,
-    ) {}
+    ) {
+    }
 }

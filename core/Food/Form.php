@@ -7,11 +7,12 @@ namespace Diatherm\Food;
 /** What was done to a cut's shape before it goes on. */
 final readonly class Form
 {
-    /** @param list<string> $kinds of food that can be treated so */
+    /** @param  list<string>  $kinds of food that can be treated so */
     public function __construct(
         public string $id,
         public string $name,
         public float $halfFactor,
         public array $kinds,
-    ) {}
+    ) {
+    }
 }

@@ -22,7 +22,8 @@ final readonly class Shape
     private function __construct(
         public float $halfThicknessM,
         public float $exponent,
-    ) {}
+    ) {
+    }
 
     /** @throws OutOfRange for R outside 2 mm to 30 cm, n outside 0 to 2 */
     public static function of(float $halfThicknessM, float $exponent): self

@@ -31,7 +31,8 @@ final readonly class ShapeRule
         private float $length,
         private float $thicknessM,
         private float $growth,
-    ) {}
+    ) {
+    }
 
     /** The thickness that a tape would likely read, m. */
     public function usualThicknessM(float $massKg): float

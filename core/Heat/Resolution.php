@@ -10,7 +10,8 @@ final readonly class Resolution
     private function __construct(
         public int $cells,
         public float $longestStepS,
-    ) {}
+    ) {
+    }
 
     /** For one forecast that is shown. */
     public static function fine(): self

@@ -57,7 +57,8 @@ final readonly class Substance
         private array $fractions,
         public array $conductivityFit,
         public array $heatCapacityFit,
-    ) {}
+    ) {
+    }
 
     public static function from(Composition $composition): self
     {
@@ -117,7 +118,7 @@ final readonly class Substance
         return $sum;
     }
 
-    /** @param array{float, float, float} $c */
+    /** @param  array{float, float, float}  $c */
     private static function at(array $c, float $t): float
     {
         return $c[0] + $t * ($c[1] + $t * $c[2]);

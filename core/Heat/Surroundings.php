@@ -18,7 +18,8 @@ final readonly class Surroundings
         public float $absorbedWm2,
         public float $wettable,
         public bool $rewets,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $airC  air temperature, −40 to 600 °C

@@ -76,7 +76,7 @@ final class Trace
         return $low;
     }
 
-    /** @param list<float> $series */
+    /** @param  list<float>  $series */
     private function interpolate(array $series, float $seconds): float
     {
         $i = $this->recordAt($seconds);

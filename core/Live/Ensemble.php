@@ -42,7 +42,8 @@ final readonly class Ensemble
         public array $guesses,
         public array $traces,
         public array $weights,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Reading>  $readings  those that count
@@ -106,7 +107,7 @@ final readonly class Ensemble
         return [$guesses, $traces];
     }
 
-    /** @param list<Reading> $readings */
+    /** @param  list<Reading>  $readings */
     private static function logFit(Trace $trace, array $readings): float
     {
         $sum = 0.0;

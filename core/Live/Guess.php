@@ -10,15 +10,16 @@ use Diatherm\Plan\Uncertainty;
 /** One possible truth about the uncertain inputs, in standard deviations from what was planned. */
 final readonly class Guess
 {
-    /** @param array{float, float, float} $deviations heat transfer, thickness, start temperature */
+    /** @param  array{float, float, float}  $deviations heat transfer, thickness, start temperature */
     private function __construct(
         public array $deviations,
         public float $transfer,
         public float $thickness,
         public float $warmerK,
-    ) {}
+    ) {
+    }
 
-    /** @param array{float, float, float} $deviations heat transfer, thickness, start temperature */
+    /** @param  array{float, float, float}  $deviations heat transfer, thickness, start temperature */
     public static function of(array $deviations, Dish $dish): self
     {
         $one = 1.0 / Uncertainty::DEVIATIONS;

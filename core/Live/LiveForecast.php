@@ -24,7 +24,6 @@ final readonly class LiveForecast
     /**
      * @param  Spread  $cookMinutes  from on to the pull; exact once it was pulled
      * @param  float  $pullC  core at which to pull, or at which it was pulled
-     * @param  Spread  $coreNowC
      * @param  float  $peakC  likely
      * @param  array<string, Verdict>  $verdicts  by id of the reading
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
@@ -41,9 +40,10 @@ final readonly class LiveForecast
         public array $band,
         public Guess $guess,
         public Trace $trace,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Reading> $readings in order of time, sound or not */
+    /** @param  list<Reading>  $readings in order of time, sound or not */
     public static function of(Dish $dish, float $airC, Course $course, array $readings, float $plannedPullC): self
     {
         $verdicts = Sieve::judge($readings, $dish, $course);

@@ -23,7 +23,8 @@ final readonly class Normal
     private function __construct(
         private array $mean,
         private array $root,
-    ) {}
+    ) {
+    }
 
     public static function standard(): self
     {

@@ -14,7 +14,8 @@ final readonly class Reading
         public float $seconds,
         public string $place,
         public float $celsius,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $id  stays with the reading

@@ -5,4 +5,6 @@ declare(strict_types=1);
 namespace Diatherm\Measure;
 
 /** Everything that the core throws on purpose. */
-interface DiathermException extends \Throwable {}
+interface DiathermException extends \Throwable
+{
+}

@@ -10,12 +10,13 @@ namespace Diatherm\Measure;
  */
 final class Fields
 {
-    /** @param array<string, list<string>> $messages */
+    /** @param  array<string, list<string>>  $messages */
     private function __construct(
         private readonly mixed $data,
         private readonly string $path,
         private array &$messages,
-    ) {}
+    ) {
+    }
 
     public static function of(mixed $data): self
     {

@@ -10,7 +10,8 @@ final readonly class Source
     private function __construct(
         public Mark $mark,
         public string $citation,
-    ) {}
+    ) {
+    }
 
     public static function of(Mark $mark, string $citation = ''): self
     {

@@ -11,7 +11,8 @@ final readonly class Spread
         public float $low,
         public float $likely,
         public float $high,
-    ) {}
+    ) {
+    }
 
     /** @throws OutOfRange unless low ≤ likely ≤ high */
     public static function of(float $low, float $likely, float $high): self

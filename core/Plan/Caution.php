@@ -13,5 +13,6 @@ final readonly class Caution
         public string $id,
         public string $words,
         public Source $source,
-    ) {}
+    ) {
+    }
 }

@@ -28,5 +28,6 @@ final readonly class Chore
         public string $kind,
         public float $everyMinutes,
         public float $fromMinutes,
-    ) {}
+    ) {
+    }
 }

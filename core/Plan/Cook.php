@@ -27,7 +27,8 @@ final class Cook
         private readonly float $transfer,
         private readonly Course $course,
         public readonly Roasting $body,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float  $transfer  factor on the heat transfer

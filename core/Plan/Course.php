@@ -25,7 +25,8 @@ final readonly class Course
         public array $stageStarts = [],
         public ?float $pulledS = null,
         public float $nowS = 0.0,
-    ) {}
+    ) {
+    }
 
     public static function asPlanned(): self
     {
@@ -37,7 +38,7 @@ final readonly class Course
         return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS);
     }
 
-    /** @param array{float, float} $lift */
+    /** @param  array{float, float}  $lift */
     public function withLift(array $lift): self
     {
         return new self($this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS);

@@ -34,7 +34,8 @@ final readonly class Dish
         public bool $coast,
         public float $restMinutes,
         public array $stages,
-    ) {}
+    ) {
+    }
 
     public function shape(): Shape
     {

@@ -25,7 +25,8 @@ final readonly class Entry
         public ?\DateTimeImmutable $until = null,
         public bool $done = false,
         public bool $late = false,
-    ) {}
+    ) {
+    }
 
     public function judged(bool $done, bool $late): self
     {

@@ -54,7 +54,8 @@ final readonly class Forecast
         public array $cautions,
         public Trace $trace,
         public array $workings,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  string  $path  of the dish in the input, for messages
@@ -206,7 +207,7 @@ final readonly class Forecast
         }
         foreach ($dish->stages as $stage) {
             if ($dish->cut->kind === 'poultry' && $stage->cooker->id === 'oven' && $stage->cookerC < self::COOLEST_POULTRY_OVEN_C) {
-                $cautions[] = new Caution('cool_oven_poultry', 'US advice is to roast poultry in an oven at 165 °C (325 °F) or more.', Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
+                $cautions[] = new Caution('cool_oven_poultry', 'US advice is to roast poultry in an oven at 165 °C or more.', Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
                 break;
             }
         }
@@ -236,13 +237,13 @@ final readonly class Forecast
         }
         $workings = [
             new Working('cook_minutes', sprintf(
-                'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d °C: one cook in ten is quicker, one in ten slower.',
+                'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d K: one cook in ten is quicker, one in ten slower.',
                 (int) (100 * Uncertainty::TRANSFER), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,
             ), $inputs, Source::computed()),
             new Working('pull_c', $dish->coast && $dish->lastStage()->end === StageEnd::Pull
                 ? 'The outside is hotter than the core, so the core climbs on after the pull. This is the core temperature from which it coasts to the target.'
                 : 'It comes off at the stage’s own end; what it climbs in the rest comes on top.',
-                ['Target' => sprintf('%.0f °C', $dish->targetC), 'Climbs in the rest' => sprintf('%.1f °C', $peakC - $pullC)], Source::computed()),
+                ['Target' => sprintf('%.0f °C', $dish->targetC), 'Climbs in the rest' => sprintf('%.1f K', $peakC - $pullC)], Source::computed()),
             new Working('first_look_minutes', 'One cook in twenty would be ready by now. Looking sooner only lets heat out.', ['Likely' => sprintf('%.0f min', $cook->likely), 'Quick end' => sprintf('%.0f min', $cook->low)], Source::computed()),
             new Working('target_c', $dish->taste === null ? 'Set by the cook.' : 'What this taste means at the core when eaten.', ['Target' => sprintf('%.0f °C', $dish->targetC)], $dish->taste === null ? Source::of(Mark::Common) : $dish->cut->taste($dish->taste)->source),
         ];

@@ -9,12 +9,13 @@ use Diatherm\Measure\InvalidInput;
 /** A roast, worked out: a forecast for each dish and one run sheet. */
 final readonly class Plan
 {
-    /** @param non-empty-list<Forecast> $forecasts */
+    /** @param  non-empty-list<Forecast>  $forecasts */
     private function __construct(
         public Roast $roast,
         public array $forecasts,
         public RunSheet $runSheet,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<int, Progress>  $progress  by number of dish

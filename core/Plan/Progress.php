@@ -22,5 +22,6 @@ final readonly class Progress
         public ?Spread $cookMinutes = null,
         public ?float $pullC = null,
         public array $done = [],
-    ) {}
+    ) {
+    }
 }

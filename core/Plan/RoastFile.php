@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
-use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
@@ -28,8 +27,12 @@ final class RoastFile
     /** Mass may go beyond a cut's usual range by this factor before it is taken for a slip. */
     private const MASS_LEEWAY = 2.0;
 
-    /** @throws InvalidInput with a message at each field that cannot be used */
-    public static function parse(string $json): Roast
+    /**
+     * @param  \DateTimeImmutable|null  $now  when given, a serving hour in the past is refused
+     *
+     * @throws InvalidInput with a message at each field that cannot be used
+     */
+    public static function readJson(string $json, ?\DateTimeImmutable $now = null): Roast
     {
         if (strlen($json) > self::MOST_BYTES) {
             throw InvalidInput::at('file', sprintf('The file is too large: a roast takes up to %d kB.', intdiv(self::MOST_BYTES, 1024)));
@@ -40,7 +43,7 @@ final class RoastFile
             throw InvalidInput::at('file', 'The file is not JSON.');
         }
 
-        return self::read($data);
+        return self::read($data, $now);
     }
 
     /**

@@ -13,12 +13,13 @@ final readonly class RunSheet
     /** Things are not called late before this. */
     private const GRACE_MINUTES = 2.0;
 
-    /** @param list<Entry> $entries in order of time */
+    /** @param  list<Entry>  $entries in order of time */
     private function __construct(
         public array $entries,
         public \DateTimeImmutable $readyAt,
         public \DateTimeImmutable $earliestServeAt,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Forecast>  $forecasts  one a dish, in order
@@ -153,7 +154,7 @@ final readonly class RunSheet
                     : sprintf('%s to the %s', $dish->name, $stage->cooker->short), $stage->cooker->isRest() ? 'On a board' : sprintf('At %.0f °C', $stage->cookerC));
             }
             foreach ($stage->chores as $j => $chore) {
-                for ($k = 0, $minutes = $chore->fromMinutes; $starts[$i] + $minutes < $end - 1.0 && $k < 60; $k++, $minutes += $chore->everyMinutes) {
+                for ($k = 0, $minutes = $chore->fromMinutes; $end - 1.0 > $starts[$i] + $minutes && $k < 60; $k++, $minutes += $chore->everyMinutes) {
                     $entries[] = new Entry("d$number.chore.$i.$j.$k", $number, Act::Chore, self::after($on, $starts[$i] + $minutes), Chore::KINDS[$chore->kind].': '.$dish->name, $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '');
                     if ($chore->everyMinutes <= 0.0) {
                         break;

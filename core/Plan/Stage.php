@@ -19,5 +19,6 @@ final readonly class Stage
         public StageEnd $end,
         public ?float $value,
         public array $chores,
-    ) {}
+    ) {
+    }
 }

@@ -34,9 +34,10 @@ final readonly class Timing
         public Spread $pull,
         public float $carve,
         public float $serve,
-    ) {}
+    ) {
+    }
 
-    /** @param Spread $cook minutes from on to the pull */
+    /** @param  Spread  $cook minutes from on to the pull */
     public static function of(Dish $dish, Forecast $forecast, Spread $cook, float $allowedOutMinutes): self
     {
         $cooker = $dish->stages[0]->cooker;

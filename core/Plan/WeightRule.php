@@ -18,7 +18,8 @@ final readonly class WeightRule
         public string $words,
         public string $fails,
         public Source $source,
-    ) {}
+    ) {
+    }
 
     /** The rule that was made for this cut on this cooker, or null. Staged dishes have none. */
     public static function for(Dish $dish): ?self

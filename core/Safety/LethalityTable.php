@@ -15,13 +15,14 @@ final readonly class LethalityTable
     /** Reductions beyond this say no more than “plenty”; sums stop here. */
     public const MOST_LOG10 = 12.0;
 
-    /** @param list<array{float, float}> $rows °C and seconds, coolest first */
+    /** @param  list<array{float, float}>  $rows °C and seconds, coolest first */
     private function __construct(
         public string $name,
         public float $log10,
         private array $rows,
         public Source $source,
-    ) {}
+    ) {
+    }
 
     /** @throws OutOfRange for a table that does not exist */
     public static function named(string $id): self

@@ -18,7 +18,8 @@ final readonly class SafeMinimum
         public float $holdMinutes,
         public ?LethalityTable $lethality,
         public Source $source,
-    ) {}
+    ) {
+    }
 
     /** @throws OutOfRange for a class that is not in the table */
     public static function of(string $class): self

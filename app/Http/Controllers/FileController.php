@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\RoastRequest;
+use App\Models\Roast;
+use App\Models\User;
+use App\Roasts\ReadingsCsv;
+use App\Roasts\Shelf;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Roast files and readings, out and in. */
+final class FileController
+{
+    public function export(Roast $roast): Response
+    {
+        return new Response(
+            json_encode(Shelf::file($roast), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
+            headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="roast-'.$roast->serve_at->format('Y-m-d').'.json"'],
+        );
+    }
+
+    /** A roast of the past may be imported: it is a record. */
+    public function import(RoastRequest $request, RoastController $roasts): JsonResponse
+    {
+        /** @var User $cook */
+        $cook = $request->user();
+
+        return $roasts->show(Shelf::put($request->roast(begun: true), $cook))->setStatusCode(201);
+    }
+
+    public function readings(Roast $roast): Response
+    {
+        return new Response(ReadingsCsv::write($roast), headers: [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="readings-'.$roast->serve_at->format('Y-m-d').'.csv"',
+        ]);
+    }
+
+    public function importReadings(Request $request, Roast $roast, RoastController $roasts): JsonResponse
+    {
+        ReadingsCsv::read($request->getContent(), $roast);
+
+        return $roasts->show($roast->unsetRelations());
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\RoastRequest;
+use App\Http\Resources\PlanResource;
+use Carbon\CarbonImmutable;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Illuminate\Http\JsonResponse;
+
+/** Answers while the cook types; stores nothing. */
+final class PreviewController
+{
+    public function __invoke(RoastRequest $request): JsonResponse
+    {
+        $plan = Plan::of($request->roast(), CarbonImmutable::now());
+        $answer = (new PlanResource($plan))->toArray();
+        /** @var list<array<string, mixed>> $dishes */
+        $dishes = $answer['dishes'];
+        $answer['dishes'] = array_map(
+            fn (array $dish, Forecast $forecast): array => $dish + ['pictures' => PlanResource::pictures($forecast)],
+            $dishes, $plan->forecasts,
+        );
+
+        return new JsonResponse($answer);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Event;
+use App\Models\Reading;
+use Diatherm\Cooker\Cooker;
+use Diatherm\Cooker\CookerShed;
+use Diatherm\Food\Cut;
+use Diatherm\Food\Doneness;
+use Diatherm\Food\Form;
+use Diatherm\Food\Larder;
+use Diatherm\Plan\Chore;
+use Diatherm\Safety\SafeMinimum;
+use Illuminate\Http\JsonResponse;
+
+/** What the trade knows: cuts, forms, cookers. It changes only with the program. */
+final class ReferenceController
+{
+    public function __invoke(): JsonResponse
+    {
+        $words = fn (array $map): array => array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($map), $map);
+
+        return (new JsonResponse([
+            'cuts' => array_values(array_map(fn (Cut $cut): array => [
+                'id' => $cut->id,
+                'name' => $cut->name,
+                'kind' => $cut->kind,
+                'typical_mass_kg' => $cut->typicalMassKg,
+                'least_mass_kg' => $cut->leastMassKg,
+                'most_mass_kg' => $cut->mostMassKg,
+                'tastes' => array_map(fn (Doneness $taste): array => ['id' => $taste->id, 'name' => $taste->name, 'core_c' => $taste->coreC, 'source' => $taste->source->inWords()], $cut->tastes),
+                'usual_taste' => $cut->usualTaste,
+                'per_person_g' => $cut->perPersonG,
+                'rest_minutes' => $cut->restMinutes,
+                'safe_c' => SafeMinimum::of($cut->safetyClass)->coreC,
+                'probe' => $cut->probe,
+                'carve' => $cut->carve,
+                'measure' => $cut->measure,
+                'source' => $cut->source->inWords(),
+            ], Larder::cuts())),
+            'forms' => array_values(array_map(fn (Form $form): array => ['id' => $form->id, 'name' => $form->name, 'kinds' => $form->kinds], Larder::forms())),
+            'cookers' => array_values(array_map(fn (Cooker $cooker): array => [
+                'id' => $cooker->id,
+                'name' => $cooker->name,
+                'short' => $cooker->short,
+                'default_c' => $cooker->defaultC,
+                'least_c' => $cooker->leastC,
+                'most_c' => $cooker->mostC,
+                'lid' => $cooker->lid,
+                'rest' => $cooker->isRest(),
+            ], CookerShed::kinds())),
+            'chores' => $words(Chore::KINDS),
+            'places' => $words(Reading::PLACES),
+            'events' => $words(Event::KINDS),
+        ]))->setCache(['private' => true, 'max_age' => 300]);
+    }
+}

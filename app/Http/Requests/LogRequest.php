@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Roast;
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** What readings and events have in common: an id, a dish of this roast, and a moment that has come. */
+abstract class LogRequest extends FormRequest
+{
+    /** Clocks of two devices differ. */
+    private const CLOCK_SLACK_MINUTES = 2;
+
+    /** @return array<string, mixed> */
+    protected function common(bool $dish): array
+    {
+        return [
+            'id' => ['required', 'uuid'],
+            'dish' => [$dish ? 'required' : 'nullable', 'integer', 'min:0', 'max:'.($this->stored()->dishes()->count() - 1)],
+            'at' => [
+                'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/', 'date',
+                'before_or_equal:'.CarbonImmutable::now()->addMinutes(self::CLOCK_SLACK_MINUTES)->toAtomString(),
+                'after:'.CarbonImmutable::now()->subDays(30)->toAtomString(),
+            ],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'dish.max' => 'There is no such dish in this roast.',
+            'dish.min' => 'There is no such dish in this roast.',
+            'at.before_or_equal' => 'This time has not come yet.',
+            'at.after' => 'This time is more than a month ago.',
+            'at.regex' => 'Give the time with its offset, such as 2026-10-03T18:45:00+02:00.',
+            'id.uuid' => 'The id must be a UUID.',
+        ];
+    }
+
+    protected function stored(): Roast
+    {
+        $roast = $this->route('roast');
+        assert($roast instanceof Roast);
+
+        return $roast;
+    }
+
+    protected function moment(): CarbonImmutable
+    {
+        return CarbonImmutable::parse($this->string('at')->toString())->utc();
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Carbon\CarbonImmutable;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Plan\Roast;
+use Diatherm\Plan\RoastFile;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A roast in its file format as the body; the core reads it and names what is wrong, field by field. */
+final class RoastRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [];
+    }
+
+    /**
+     * @param  bool  $begun  a roast that is on the fire may pass its serving hour
+     *
+     * @throws InvalidInput
+     */
+    public function roast(bool $begun = false): Roast
+    {
+        return RoastFile::readJson($this->getContent(), $begun ? null : CarbonImmutable::now());
+    }
+}

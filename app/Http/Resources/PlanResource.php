@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Diatherm\Cooker\CookerShed;
+use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Roasting;
+use Diatherm\Heat\Trace;
+use Diatherm\Measure\Spread;
+use Diatherm\Measure\Working;
+use Diatherm\Plan\Caution;
+use Diatherm\Plan\Entry;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Diatherm\Safety\SafeMinimum;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * A plan as JSON: the same for the web and for the command line.
+ *
+ * @property-read Plan $resource
+ */
+final class PlanResource extends JsonResource
+{
+    private const CURVE_POINTS = 110;
+
+    private const SECTION_FRAMES = 60;
+
+    public function __construct(Plan $plan)
+    {
+        parent::__construct($plan);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $plan = $this->resource;
+
+        return [
+            'serve_at' => self::time($plan->roast->serveAt),
+            'ready_at' => self::time($plan->runSheet->readyAt),
+            'earliest_serve_at' => self::time($plan->runSheet->earliestServeAt),
+            'too_late' => $plan->runSheet->isTooLate(),
+            'people' => $plan->roast->people,
+            'air_c' => $plan->roast->airC,
+            'dishes' => array_map(self::dish(...), $plan->forecasts),
+            'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
+        ];
+    }
+
+    /** @return array<string, mixed> what is drawn of one dish: its core curve with band, and its section through time */
+    public static function pictures(Forecast $forecast): array
+    {
+        $pull = $forecast->cookMinutes;
+
+        return [
+            'curve' => self::curve($forecast->trace),
+            // The band is the likely curve, run at the pace of the slow and the quick cook.
+            'band' => array_map(fn (float $minutes): array => [
+                'minutes' => round($minutes, 1),
+                'low_c' => round($forecast->trace->coreAt(60.0 * min($pull->likely, $minutes * $pull->likely / $pull->high)), 2),
+                'high_c' => round($forecast->trace->coreAt(60.0 * min($pull->likely, $minutes * $pull->likely / $pull->low)), 2),
+            ], range(0.0, $pull->high, max(0.5, $pull->high / 60.0))),
+            'section' => self::section($forecast->trace),
+        ];
+    }
+
+    /** @return array<string, list<float>> */
+    public static function curve(Trace $trace): array
+    {
+        $curve = ['minutes' => [], 'core_c' => [], 'surface_c' => [], 'air_c' => []];
+        foreach (self::evenly($trace, self::CURVE_POINTS) as $i) {
+            $curve['minutes'][] = round($trace->seconds[$i] / 60.0, 2);
+            $curve['core_c'][] = round($trace->coreC[$i], 2);
+            $curve['surface_c'][] = round($trace->surfaceC[$i], 1);
+            $curve['air_c'][] = round($trace->airC[$i], 1);
+        }
+
+        return $curve;
+    }
+
+    /** @return array<string, mixed> temperatures from the centre outwards, the surface last */
+    public static function section(Trace $trace): array
+    {
+        $section = ['positions' => [...array_map(fn (float $x): float => round($x, 4), Roasting::cellPositions(Resolution::fine())), 1.0], 'minutes' => [], 'celsius' => []];
+        foreach (self::evenly($trace, self::SECTION_FRAMES) as $i) {
+            $section['minutes'][] = round($trace->seconds[$i] / 60.0, 2);
+            $section['celsius'][] = [...array_map(fn (float $c): float => round($c, 1), $trace->profilesC[$i]), round($trace->surfaceC[$i], 1)];
+        }
+
+        return $section;
+    }
+
+    public static function time(\DateTimeInterface $time): string
+    {
+        return $time->format(\DateTimeInterface::ATOM);
+    }
+
+    /** @return array{low: float, likely: float, high: float} */
+    public static function spread(Spread $spread, int $digits = 1): array
+    {
+        return ['low' => round($spread->low, $digits), 'likely' => round($spread->likely, $digits), 'high' => round($spread->high, $digits)];
+    }
+
+    /** @return array<string, mixed> */
+    private static function dish(Forecast $forecast): array
+    {
+        $dish = $forecast->dish;
+        $cut = $dish->cut;
+        [$least, $most] = $cut->feeds($dish->massKg * $dish->pieces);
+        $shape = $dish->shape();
+        $starts = $forecast->stageStartMinutes;
+
+        return [
+            'name' => $dish->name,
+            'cut' => $cut->id,
+            'kind' => $cut->kind,
+            'target_c' => $dish->targetC,
+            'doneness' => $cut->nameOf($dish->targetC),
+            'safe_c' => SafeMinimum::of($cut->safetyClass)->coreC,
+            'cook_minutes' => self::spread($forecast->cookMinutes),
+            'rule_minutes' => $forecast->rule === null ? null : round($forecast->rule->minutes(), 1),
+            'rule' => $forecast->rule === null ? null : [
+                'least_minutes' => round($forecast->rule->leastMinutes, 1),
+                'most_minutes' => round($forecast->rule->mostMinutes, 1),
+                'words' => $forecast->rule->words,
+                'fails' => $forecast->rule->fails,
+            ],
+            'pull_c' => round($forecast->pullC, 1),
+            'peak_c' => round($forecast->peakC, 1),
+            'peak_minutes' => round($forecast->peakMinutes, 1),
+            'under_60_minutes' => is_finite($forecast->under60Minutes) ? round($forecast->under60Minutes, 1) : null,
+            'first_look_minutes' => round($forecast->firstLookMinutes, 1),
+            'lethality_log10' => $forecast->lethalityLog10 === null ? null : round($forecast->lethalityLog10, 2),
+            'lid_lift_minutes' => round($forecast->liftCostMinutes, 1),
+            'temper_minutes' => is_finite($forecast->temperMinutes) ? round($forecast->temperMinutes) : null,
+            'rest_minutes' => $dish->restMinutes,
+            'feeds' => ['least' => $least, 'most' => $most],
+            'shape' => ['half_thickness_cm' => round(100.0 * $shape->halfThicknessM, 2), 'exponent' => round($shape->exponent, 2)],
+            'usual_thickness_cm' => round(100.0 * $cut->shape->usualThicknessM($dish->massKg), 1),
+            'stages' => array_map(fn (int $i): array => [
+                'cooker' => $dish->stages[$i]->cooker->id,
+                'cooker_name' => CookerShed::kind($dish->stages[$i]->cooker->id)->short,
+                'cooker_c' => $dish->stages[$i]->cookerC,
+                'from_minutes' => round($starts[$i], 1),
+                'to_minutes' => round($starts[$i + 1] ?? $forecast->cookMinutes->likely, 1),
+            ], array_keys($dish->stages)),
+            'warnings' => array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $forecast->cautions),
+            'workings' => array_map(fn (Working $working): array => [
+                'of' => $working->of,
+                'rule' => $working->rule,
+                'inputs' => array_map(fn (string $label, string $value): array => ['label' => $label, 'value' => $value], array_keys($working->inputs), $working->inputs),
+                'source' => $working->source->inWords(),
+            ], $forecast->workings),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function entry(Entry $entry): array
+    {
+        return [
+            'id' => $entry->id,
+            'dish' => $entry->dish,
+            'act' => $entry->act->value,
+            'at' => self::time($entry->at),
+            'title' => $entry->title,
+            'detail' => $entry->detail,
+            'earliest' => $entry->earliest === null ? null : self::time($entry->earliest),
+            'latest' => $entry->latest === null ? null : self::time($entry->latest),
+            'until' => $entry->until === null ? null : self::time($entry->until),
+            'done' => $entry->done,
+            'late' => $entry->late,
+        ];
+    }
+
+    /** @return list<int> numbers of at most $count records, the last included */
+    private static function evenly(Trace $trace, int $count): array
+    {
+        $end = $trace->endS();
+        $numbers = [];
+        for ($k = 0; $k <= $count; $k++) {
+            $numbers[$trace->recordAt($end * $k / $count)] = true;
+        }
+
+        return array_keys($numbers);
+    }
+}

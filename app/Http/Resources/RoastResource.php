@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Event;
+use App\Models\Reading;
+use App\Roasts\Day;
+use App\Roasts\Review;
+use App\Roasts\Shelf;
+use Carbon\CarbonImmutable;
+use Diatherm\Live\Finding;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Live\Verdict;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * One roast at one moment: inputs, plan, what was logged and what it means.
+ *
+ * @property-read Day $resource
+ */
+final class RoastResource extends JsonResource
+{
+    public function __construct(Day $day, private readonly bool $whole = true)
+    {
+        parent::__construct($day);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(?Request $request = null): array
+    {
+        $day = $this->resource;
+        $stored = $day->stored;
+        $plan = (new PlanResource($day->plan))->toArray();
+        /** @var list<array<string, mixed>> $dishes */
+        $dishes = $plan['dishes'];
+        foreach ($dishes as $i => $dish) {
+            $dishes[$i] = $dish + $this->followed($i);
+        }
+
+        return [
+            'id' => $stored->id,
+            'name' => $stored->name,
+            'status' => $day->status(),
+            'now' => PlanResource::time(CarbonImmutable::now()->setTimezone($stored->time_zone)),
+            'file' => Shelf::file($stored),
+            'plan' => ['dishes' => $dishes] + $plan,
+        ] + ($this->whole ? $this->log() : []);
+    }
+
+    /** @return array<string, mixed> */
+    private function followed(int $dish): array
+    {
+        $day = $this->resource;
+        $live = $day->live[$dish] ?? null;
+        $on = $day->diary->onAt($dish);
+        $time = fn (?CarbonImmutable $at): ?string => $at === null ? null : PlanResource::time($at->setTimezone($day->stored->time_zone));
+        $facts = [
+            'status' => $day->dishStatus($dish),
+            'on_at' => $time($on),
+            'pulled_at' => $time($day->diary->pulledAt($dish)),
+            'carved_at' => $time($day->diary->carvedAt($dish)),
+            'live' => $live === null || $on === null ? null : [
+                'pull_at' => array_map(fn (float $minutes): ?string => $time($on->addSeconds((int) round(60.0 * $minutes))), PlanResource::spread($live->cookMinutes, 3)),
+                'cook_minutes' => PlanResource::spread($live->cookMinutes),
+                'pull_c' => round($live->pullC, 1),
+                'core_now_c' => PlanResource::spread($live->coreNowC),
+                'peak_c' => round($live->peakC, 1),
+                'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
+                'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
+                'heat_factor' => round($live->guess->transfer, 3),
+                'thickness_factor' => round($live->guess->thickness, 3),
+            ],
+        ];
+
+        return $this->whole ? $facts + ['pictures' => $live === null ? PlanResource::pictures($day->plan->forecasts[$dish]) : self::livePictures($live)] : $facts;
+    }
+
+    /** @return array<string, mixed> */
+    private static function livePictures(LiveForecast $live): array
+    {
+        return [
+            'curve' => PlanResource::curve($live->trace),
+            'band' => array_map(fn (array $point): array => ['minutes' => round($point[0], 1), 'low_c' => round($point[1]->low, 2), 'high_c' => round($point[1]->high, 2)], $live->band),
+            'section' => PlanResource::section($live->trace),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function log(): array
+    {
+        $stored = $this->resource->stored;
+
+        return [
+            'readings' => array_values($stored->readings->map(fn (Reading $reading): array => $this->reading($reading))->all()),
+            'events' => array_values($stored->events->map(fn (Event $event): array => [
+                'id' => $event->client_id,
+                'dish' => $event->dish,
+                'at' => PlanResource::time($event->at->setTimezone($stored->time_zone)),
+                'kind' => $event->kind,
+                'words' => Event::KINDS[$event->kind],
+                'stage' => $event->stage,
+                'entry' => $event->entry,
+                'minutes' => $event->minutes,
+                'note' => $event->note,
+            ])->all()),
+            'debrief' => [
+                'note' => $stored->debrief_note,
+                'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
+                    'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'lesson' => $finding->lesson,
+                ], $findings), Review::of($this->resource)),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function reading(Reading $reading): array
+    {
+        $live = $this->resource->live[$reading->dish] ?? null;
+        $verdict = $reading->place === Reading::COOKER ? Verdict::Counts : ($live->verdicts[$reading->client_id] ?? Verdict::NotOnTheHeat);
+
+        return [
+            'id' => $reading->client_id,
+            'dish' => $reading->dish,
+            'at' => PlanResource::time($reading->at->setTimezone($this->resource->stored->time_zone)),
+            'place' => $reading->place,
+            'place_words' => Reading::PLACES[$reading->place],
+            'celsius' => $reading->celsius,
+            'counts' => $verdict === Verdict::Counts,
+            'verdict' => $verdict->inWords(),
+        ];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Something the cook did.
+ *
+ * @property string $client_id made by the device that logged it, so that it can be sent twice
+ * @property int|null $dish position
+ * @property CarbonImmutable $at
+ * @property string $kind
+ * @property int|null $stage
+ * @property string|null $entry
+ * @property float|null $minutes
+ * @property string|null $note
+ */
+final class Event extends Model
+{
+    /** kind => words */
+    public const KINDS = [
+        'on' => 'On the heat',
+        'stage' => 'Next stage',
+        'pulled' => 'Pulled',
+        'carved' => 'Carved',
+        'tick' => 'Done',
+        'basted' => 'Basted',
+        'turned' => 'Turned',
+        'fuel' => 'Fuel added',
+        'lid' => 'Lid lifted',
+        'note' => 'Note',
+    ];
+
+    public const UPDATED_AT = null;
+
+    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note'];
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['at' => 'immutable_datetime'];
+    }
+}

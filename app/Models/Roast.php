@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A stored roast: what the cook put in and logged. Everything that can be computed is computed from it.
+ *
+ * @property string $id
+ * @property int $user_id
+ * @property string $name
+ * @property CarbonImmutable $serve_at
+ * @property string $time_zone
+ * @property int $people
+ * @property float $air_c
+ * @property array<string, mixed>|null $plan_at_lighting
+ * @property string $debrief_note
+ * @property string|null $demo_key
+ * @property-read Collection<int, Dish> $dishes
+ * @property-read Collection<int, Reading> $readings
+ * @property-read Collection<int, Event> $events
+ */
+final class Roast extends Model
+{
+    use HasUlids;
+
+    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'plan_at_lighting', 'debrief_note', 'demo_key'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Dish, $this> */
+    public function dishes(): HasMany
+    {
+        return $this->hasMany(Dish::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Reading, $this> */
+    public function readings(): HasMany
+    {
+        return $this->hasMany(Reading::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<Event, $this> */
+    public function events(): HasMany
+    {
+        return $this->hasMany(Event::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['serve_at' => 'immutable_datetime', 'plan_at_lighting' => 'array', 'air_c' => 'float'];
+    }
+}

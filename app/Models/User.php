@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * A cook with a kitchen of their own.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property string $temperature_unit c or f
+ * @property string $mass_unit kg or lb
+ */
+final class User extends Authenticatable
+{
+    protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit'];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @return HasMany<Roast, $this> */
+    public function roasts(): HasMany
+    {
+        return $this->hasMany(Roast::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed'];
+    }
+}

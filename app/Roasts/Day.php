@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Roasts;
+
+use App\Models\Roast;
+use Carbon\CarbonImmutable;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Plan\Plan;
+use Diatherm\Plan\Progress;
+
+/** A stored roast, worked out at one moment: its plan, and for each dish that went on what its readings make of it. */
+final readonly class Day
+{
+    /** A dish is followed live for this long after it went on; later its debrief stands still. */
+    private const FOLLOWED_HOURS = 40;
+
+    /** @param  array<int, LiveForecast>  $live by number of the dish */
+    private function __construct(
+        public Roast $stored,
+        public Plan $plan,
+        public Diary $diary,
+        public array $live,
+    ) {
+    }
+
+    public static function of(Roast $stored, CarbonImmutable $now): self
+    {
+        $roast = Shelf::take($stored);
+        $lastAct = $stored->events->last()?->at;
+        if ($lastAct !== null && $lastAct->diffInHours($now) > self::FOLLOWED_HOURS) {
+            $now = $lastAct;
+        }
+        $diary = new Diary($stored, $roast, $now);
+        $plan = Plan::of($roast, $now);
+        $live = [];
+        $progress = [];
+        foreach ($roast->dishes as $i => $dish) {
+            $course = $diary->course($i);
+            if ($course !== null) {
+                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $plan->forecasts[$i]->pullC);
+            }
+            $progress[$i] = new Progress(
+                $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
+                isset($live[$i]) ? $live[$i]->cookMinutes : null,
+                isset($live[$i]) ? $live[$i]->pullC : null,
+                $diary->ticks(),
+            );
+        }
+
+        return new self($stored, $plan->with($progress, $now), $diary, $live);
+    }
+
+    /** planned, cooking, resting or done */
+    public function status(): string
+    {
+        return self::statusOf(array_map($this->dishStatus(...), array_keys($this->plan->roast->dishes)));
+    }
+
+    /** waiting, on, resting or carved */
+    public function dishStatus(int $dish): string
+    {
+        return match (true) {
+            $this->diary->carvedAt($dish) !== null => 'carved',
+            $this->diary->pulledAt($dish) !== null => 'resting',
+            $this->diary->onAt($dish) !== null => 'on',
+            default => 'waiting',
+        };
+    }
+
+    /** @param  list<string>  $dishes */
+    private static function statusOf(array $dishes): string
+    {
+        return match (true) {
+            array_unique($dishes) === ['waiting'] => 'planned',
+            array_unique($dishes) === ['carved'] => 'done',
+            array_diff($dishes, ['resting', 'carved']) === [] => 'resting',
+            default => 'cooking',
+        };
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Roasts;
+
+use App\Models\Reading;
+use App\Models\Roast;
+use Carbon\CarbonImmutable;
+use Diatherm\Measure\Fields;
+use Diatherm\Measure\InvalidInput;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Readings as CSV (RFC 4180): time with offset, dish from 1, place, °C, id. */
+final class ReadingsCsv
+{
+    private const HEADER = ['time', 'dish', 'place', 'celsius', 'id'];
+
+    private const MOST_BYTES = 1_048_576;
+
+    private const MOST_ROWS = 5000;
+
+    /** Ids for rows that have none are made from the row, so that the same file twice adds nothing. */
+    private const NAMESPACE = '6f1d3c52-6f0b-5a6e-9a53-2f6a3b7c9d10';
+
+    public static function write(Roast $roast): string
+    {
+        $rows = [implode(',', self::HEADER)];
+        foreach ($roast->readings as $reading) {
+            $rows[] = implode(',', [
+                $reading->at->setTimezone($roast->time_zone)->format('Y-m-d\TH:i:s.vP'),
+                $reading->dish + 1,
+                $reading->place,
+                json_encode($reading->celsius),
+                $reading->client_id,
+            ]);
+        }
+
+        return implode("\r\n", $rows)."\r\n";
+    }
+
+    /** @throws InvalidInput with a message for each row that cannot be used; then nothing is stored */
+    public static function read(string $csv, Roast $roast): int
+    {
+        if (strlen($csv) > self::MOST_BYTES) {
+            throw InvalidInput::at('file', 'The file is too large: readings take up to 1 MB.');
+        }
+        if (! mb_check_encoding($csv, 'UTF-8')) {
+            throw InvalidInput::at('file', 'The file is not text in UTF-8.');
+        }
+        $lines = preg_split('/\r\n|\n|\r/', trim((string) preg_replace('/^\xEF\xBB\xBF/', '', $csv)));
+        $header = array_map(fn (?string $name): string => trim((string) $name), str_getcsv((string) array_shift($lines), escape: ''));
+        if (array_diff(['time', 'place', 'celsius'], $header) !== []) {
+            throw InvalidInput::at('file', 'The first line must name the columns: '.implode(',', self::HEADER).'.');
+        }
+        if ($lines === [] || count($lines) > self::MOST_ROWS) {
+            throw InvalidInput::at('file', 'There must be 1 to '.self::MOST_ROWS.' rows of readings.');
+        }
+        $dishes = $roast->dishes()->count();
+        $rows = [];
+        foreach (array_values($lines) as $i => $line) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $cells = str_getcsv($line, escape: '');
+            $rows[] = count($cells) === count($header)
+                ? array_combine($header, $cells) + ['dish' => '1']
+                : throw InvalidInput::at('rows.'.$i, sprintf('Row %d has %d values where %d are needed.', $i + 1, count($cells), count($header)));
+        }
+        $fields = Fields::of(['rows' => $rows]);
+        $readings = array_map(fn (Fields $row): array => self::row($row, $dishes), $fields->list('rows', 'rows', 1, self::MOST_ROWS));
+        $fields->orThrow();
+
+        return DB::transaction(function () use ($readings, $roast): int {
+            $new = 0;
+            foreach ($readings as $reading) {
+                $stored = $roast->readings()->firstOrCreate(['client_id' => $reading['client_id']], $reading);
+                $new += $stored->wasRecentlyCreated ? 1 : 0;
+            }
+            $roast->update(['demo_key' => null]);
+
+            return $new;
+        });
+    }
+
+    /** @return array{client_id: string, dish: int, at: CarbonImmutable|null, place: string, celsius: float} */
+    private static function row(Fields $row, int $dishes): array
+    {
+        $at = $row->time('time', 'time');
+        $place = $row->text('place', 'place', 20);
+        if ($place !== '' && ! array_key_exists($place, Reading::PLACES)) {
+            $row->refuse('place', 'The place is one of: '.implode(', ', array_keys(Reading::PLACES)).'.');
+        }
+        $dish = $row->wholeNumber('dish', 'dish', 1, $dishes, 1) - 1;
+        $celsius = $row->number('celsius', 'temperature', -30.0, 400.0, '°C');
+        $id = $row->text('id', 'id', 36, '');
+        if ($id !== '' && ! Str::isUuid($id)) {
+            $row->refuse('id', 'The id must be a UUID, or empty.');
+        }
+
+        return [
+            'client_id' => $id !== '' ? $id : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at?->format('U.v'), $dish, $place, $celsius]))->toString(),
+            'dish' => $dish,
+            'at' => $at === null ? null : CarbonImmutable::instance($at)->utc(),
+            'place' => $place,
+            'celsius' => $celsius,
+        ];
+    }
+}

@@ -1,0 +1,133 @@
+# Shared by bin/start, bin/test and bin/bench: brings a fresh machine to where the application runs.
+# Everything that it makes lies under the project's storage/, vendor/ and node_modules/.
+
+export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
+cd "$ROOT"
+STARTED_GROUPS=()
+SOCKETS=()
+
+say() { printf '\033[2m%s\033[0m\n' "$*"; }
+fail() { printf 'diatherm: %s\n' "$*" >&2; exit 1; }
+
+# Debian packages for what is missing: command or PHP extension => package.
+missing_packages() {
+    local with_browser="$1" package
+    command -v php >/dev/null || echo php-cli
+    for extension in pdo_mysql:mysql intl:intl mbstring:mbstring dom:xml curl:curl zip:zip; do
+        php -m 2>/dev/null | grep -qix "${extension%%:*}" || echo "php8.2-${extension##*:}"
+    done
+    command -v composer >/dev/null || echo composer
+    command -v node >/dev/null || echo nodejs npm
+    command -v mariadbd >/dev/null || [ -x /usr/sbin/mariadbd ] || echo mariadb-server
+    if [ "$with_browser" = yes ]; then
+        command -v chromium >/dev/null || echo chromium
+        command -v chromedriver >/dev/null || echo chromium-driver
+    fi
+}
+
+install_packages() {
+    local packages
+    packages="$(missing_packages "$1" | tr '\n' ' ')"
+    [ -n "${packages// /}" ] || return 0
+    local as_root=()
+    if [ "$(id -u)" -ne 0 ]; then
+        if command -v sudo >/dev/null && sudo -n true 2>/dev/null; then as_root=(sudo -n)
+        else fail "please install first:  apt-get install --no-install-recommends $packages"; fi
+    fi
+    say "Installing $packages"
+    "${as_root[@]}" apt-get update -qq >/dev/null || fail "apt-get update failed."
+    # shellcheck disable=SC2086
+    "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $packages >"$ROOT/storage/apt.log" 2>&1 \
+        || fail "the packages could not be installed; see storage/apt.log."
+    hash -r
+}
+
+# fresh NAME FILES... : whether the stamp of NAME still fits the contents of FILES.
+checksum() { find "$@" -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1; }
+fresh() { local name="$1"; shift; [ -f "storage/stamps/$name" ] && [ "$(cat "storage/stamps/$name")" = "$(checksum "$@")" ]; }
+stamp() { local name="$1"; shift; mkdir -p storage/stamps; checksum "$@" >"storage/stamps/$name"; }
+
+prepare_code() {
+    mkdir -p storage/framework/views storage/framework/cache storage/logs storage/app bootstrap/cache
+    if ! { [ -d vendor ] && fresh composer composer.json; }; then
+        say "Installing Composer packages"
+        composer install --no-progress --quiet 2>storage/composer.log || { cat storage/composer.log >&2; fail "Composer could not install its packages."; }
+        stamp composer composer.json
+    fi
+    if ! { [ -d node_modules ] && fresh npm package.json package-lock.json; }; then
+        say "Installing npm packages"
+        npm ci --no-audit --no-fund --loglevel=error >storage/npm.log 2>&1 || { cat storage/npm.log >&2; fail "npm could not install its packages."; }
+        stamp npm package.json package-lock.json
+    fi
+    if [ ! -f .env ]; then
+        printf 'APP_KEY=base64:%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" >.env
+    fi
+}
+
+build_front() {
+    if ! { [ -f public/build/manifest.json ] && fresh front resources docs/openapi.yaml vite.config.ts tsconfig.json package.json; }; then
+        say "Building the front end"
+        npm run --silent types >storage/types.log 2>&1 || { cat storage/types.log >&2; fail "the types could not be made from docs/openapi.yaml."; }
+        npm run --silent build >storage/build.log 2>&1 || { cat storage/build.log >&2; fail "the front end could not be built."; }
+        stamp front resources docs/openapi.yaml vite.config.ts tsconfig.json package.json
+    fi
+}
+
+port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+free_port() { local port="$1"; while ! port_is_free "$port"; do port=$((port + 1)); done; echo "$port"; }
+
+# start_mariadb DATA_DIRECTORY FIRST_PORT : on loopback; sets DB_PORT.
+start_mariadb() {
+    local data="$ROOT/$1" port socket server
+    server="$(command -v mariadbd || echo /usr/sbin/mariadbd)"
+    port="$(free_port "$2")"
+    socket="$(mktemp -u "${TMPDIR:-/tmp}/diatherm-XXXXXX.sock")"
+    SOCKETS+=("$socket")
+    local flags=(--no-defaults --datadir="$data" --user="$(id -un)")
+    if [ ! -d "$data/mysql" ]; then
+        say "Making the database"
+        mkdir -p "$data"
+        mariadb-install-db "${flags[@]}" --auth-root-authentication-method=normal --skip-test-db >"$ROOT/storage/mariadb-install.log" 2>&1 \
+            || fail "the database could not be made; see storage/mariadb-install.log."
+    fi
+    setsid "$server" "${flags[@]}" --bind-address=127.0.0.1 --port="$port" --socket="$socket" --pid-file="$data/mariadbd.pid" \
+        --innodb-flush-log-at-trx-commit="${DB_FLUSH:-1}" --skip-log-bin --character-set-server=utf8mb4 >"$data.log" 2>&1 &
+    STARTED_GROUPS+=($!)
+    local tries=0
+    until mariadb --no-defaults --socket="$socket" -uroot -e 'select 1' >/dev/null 2>&1; do
+        tries=$((tries + 1))
+        [ "$tries" -lt 240 ] || fail "the database does not answer; see $1.log."
+        sleep 0.25
+    done
+    mariadb --no-defaults --socket="$socket" -uroot -e "
+        create database if not exists diatherm character set utf8mb4;
+        create user if not exists diatherm@'127.0.0.1'; create user if not exists diatherm@localhost;
+        grant all on diatherm.* to diatherm@'127.0.0.1'; grant all on diatherm.* to diatherm@localhost;"
+    export DB_PORT="$port" DB_HOST=127.0.0.1 DB_DATABASE=diatherm DB_USERNAME=diatherm DB_PASSWORD=''
+}
+
+# The JIT halves the time of the heat model's loops.
+PHP_FAST=(-d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M)
+
+# serve PORT WORKERS LOG
+serve() {
+    PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d upload_max_filesize=2M -d post_max_size=3M \
+        -S "127.0.0.1:$1" -t public vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php >"$3" 2>&1 &
+    STARTED_GROUPS+=($!)
+    local tries=0
+    until curl -fsS -o /dev/null "http://127.0.0.1:$1/up" 2>/dev/null || wget -q -O /dev/null "http://127.0.0.1:$1/up" 2>/dev/null \
+        || php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$1/up"; do
+        tries=$((tries + 1))
+        [ "$tries" -lt 80 ] || { tail -5 "$3" >&2; fail "the server does not answer."; }
+        sleep 0.25
+    done
+}
+
+# Ends only what was started here: each was given a process group of its own.
+stop_all() {
+    local group
+    for group in "${STARTED_GROUPS[@]}"; do kill -TERM -- "-$group" 2>/dev/null || true; done
+    for group in "${STARTED_GROUPS[@]}"; do wait "$group" 2>/dev/null || true; done
+    for group in "${SOCKETS[@]}"; do rm -f "$group" "$group.lock"; done
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Live;
+
+/** One line of a debrief: what was planned beside what happened, and what it means for the next time. */
+final readonly class Finding
+{
+    public function __construct(
+        public string $id,
+        public string $what,
+        public string $planned,
+        public string $fact,
+        public string $lesson,
+    ) {
+    }
+}

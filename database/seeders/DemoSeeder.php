@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Http\Resources\PlanResource;
+use App\Models\Roast;
+use App\Models\User;
+use App\Roasts\Shelf;
+use Carbon\CarbonImmutable;
+use Diatherm\Heat\Resolution;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Dish;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Diatherm\Plan\RoastFile;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Str;
+
+/**
+ * The demo kitchen: a rowing club's autumn at an old weir, invented. Its readings come from simulated cooks. Run again,
+ * it puts roasts that have gone stale back to now; what a cook has touched is theirs and stays.
+ */
+final class DemoSeeder extends Seeder
+{
+    public const EMAIL = 'demo@weir.example';
+
+    /** Off the probe by so much, reading after reading, °C. */
+    private const SCATTER_C = [0.3, -0.6, 0.5, -0.2, 0.7, -0.4, 0.1, -0.5];
+
+    private User $cook;
+
+    private CarbonImmutable $now;
+
+    public function run(): void
+    {
+        $this->now = CarbonImmutable::now()->startOfMinute();
+        $this->cook = User::firstOrCreate(['email' => self::EMAIL], ['name' => 'The boathouse kitchen', 'password' => Str::random(40)]);
+        $this->keep('supper', fn (): Roast => $this->supper(), fn (Roast $roast): bool => $roast->created_at < $this->now->subMinutes(25));
+        $this->keep('ducks', fn (): Roast => $this->ducks(), fn (Roast $roast): bool => $roast->serve_at < $this->now->addHours(8));
+        $this->keep('rib', fn (): Roast => $this->past('rib', self::RIB, 9, 0.9, 1.02), fn (): bool => false);
+        $this->keep('haunch', fn (): Roast => $this->past('haunch', self::HAUNCH, 23, 1.12, 0.98), fn (): bool => false);
+    }
+
+    private const RIB = [
+        'name' => 'Regatta committee dinner', 'people' => 9, 'air_c' => 11, 'dishes' => [[
+            'cut' => 'beef-rib', 'name' => 'Rib of beef', 'mass_kg' => 3.6, 'thickness_cm' => 12.5, 'start_c' => 8, 'taste' => 'medium_rare',
+            'stages' => [['cooker' => 'ceramic', 'cooker_c' => 135, 'pull' => true]],
+        ]], 'note' => 'Ceramic ran cool all evening with the wind off the water. Bottom slot wider next time, and light it half an hour sooner.',
+    ];
+
+    private const HAUNCH = [
+        'name' => 'End of season', 'people' => 8, 'air_c' => 7, 'dishes' => [[
+            'cut' => 'venison-haunch', 'name' => 'Venison haunch', 'mass_kg' => 2.4, 'start_c' => 6, 'taste' => 'medium',
+            'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true, 'chores' => [['do' => 'spray', 'every_minutes' => 30]]]],
+        ]], 'note' => 'Quicker than the plan. Juniper and bay on the coals were right; keep those.',
+    ];
+
+    /** @param \Closure(): Roast $make @param \Closure(Roast): bool $stale */
+    private function keep(string $key, \Closure $make, \Closure $stale): void
+    {
+        $untouched = $this->cook->roasts()->where('demo_key', $key)->first();
+        if ($untouched !== null && ! $stale($untouched)) {
+            return;
+        }
+        $untouched?->delete();
+        if ($untouched === null && $this->cook->roasts()->where('seeded_as', $key)->where(fn ($query) => $query->where('serve_at', '>', $this->now)->orWhereIn('seeded_as', ['rib', 'haunch']))->exists()) {
+            return;
+        }
+        $make()->forceFill(['demo_key' => $key, 'seeded_as' => $key])->save();
+    }
+
+    /** On the kettle for 75 minutes now; potatoes to follow. */
+    private function supper(): Roast
+    {
+        $on = $this->now->subMinutes(75);
+        $file = fn (CarbonImmutable $serve): array => [
+            'name' => 'Autumn supper at the old weir', 'serve_at' => $serve->toAtomString(), 'people' => 9, 'air_c' => 12,
+            'dishes' => [
+                ['cut' => 'pork-rack', 'name' => 'Rack of pork', 'mass_kg' => 3.0, 'thickness_cm' => 10, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [
+                    ['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'fuel', 'every_minutes' => 45], ['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 55]]],
+                ]],
+                ['cut' => 'potatoes', 'name' => 'Potatoes', 'pieces' => 12, 'mass_kg' => 0.19, 'start_c' => 14, 'taste' => 'soft', 'stages' => [
+                    ['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true, 'chores' => [['do' => 'stir', 'every_minutes' => 20]]],
+                ]],
+            ],
+        ];
+        $roast = RoastFile::read($file($this->now->addHours(3)));
+        $forecast = Forecast::of($roast->dishes[0], $roast->airC);
+        $serve = CarbonImmutable::createFromTimestampUTC((int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 32)) / 900) * 900));
+        $roast = RoastFile::read($file($serve));
+        $stored = Shelf::put($roast, $this->cook);
+        $cooker = [[0, 152], [22, 149], [46, 143], [63, 140]];
+        $this->log($stored, 0, $on, 0.95, 1.0, [24, 44, 58, 70], $cooker, [[46, 'fuel'], [55.5, 'turned']], $roast->dishes[0], $roast->airC);
+        $this->light($stored, $roast, $on);
+
+        return $stored;
+    }
+
+    private function ducks(): Roast
+    {
+        $sunday = $this->now->addDay()->next('Sunday')->setTime(12, 45);
+
+        return Shelf::put(RoastFile::read([
+            'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(), 'people' => 6, 'air_c' => 10,
+            'dishes' => [['cut' => 'duck', 'name' => 'Brace of ducks', 'pieces' => 2, 'mass_kg' => 2.2, 'start_c' => 5, 'taste' => 'done', 'stages' => [
+                ['cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]],
+            ]]],
+        ]), $this->cook);
+    }
+
+    /** @param array{name: string, people: int, air_c: int, dishes: list<array<string, mixed>>, note: string} $file */
+    private function past(string $key, array $file, int $daysAgo, float $transfer, float $thickness): Roast
+    {
+        $serve = $this->now->subDays($daysAgo)->setTime(18, 30);
+        $roast = RoastFile::read(['serve_at' => $serve->toAtomString()] + array_diff_key($file, ['note' => '']));
+        $dish = $roast->dishes[0];
+        $stored = Shelf::put($roast, $this->cook);
+        $planned = Forecast::of($dish, $roast->airC);
+        $on = $serve->subMinutes((int) round($planned->cookMinutes->high + $dish->restMinutes + 10));
+        $truth = Cook::of($dish, $roast->airC, Resolution::fine(), Course::asPlanned(), $transfer, $thickness);
+        $truth->toPull($planned->pullC);
+        $minutes = $truth->body->elapsedS() / 60.0;
+        $set = $dish->stages[0]->cookerC;
+        $cooker = $key === 'rib' ? [[0, $set + 1], [45, $set - 8], [100, $set - 11], [140, $set - 6]] : [[0, $set], [40, $set + 5], [90, $set + 3]];
+        $at = array_map(fn (float $share): int => (int) round($share * $minutes), [0.3, 0.5, 0.68, 0.8, 0.9, 0.97]);
+        $this->log($stored, 0, $on, $transfer, $thickness, $at, $cooker, [[round(0.4 * $minutes), 'fuel'], [round(0.6 * $minutes), 'basted']], $dish, $roast->airC);
+        $this->event($stored, 0, $on->addMinutes((int) round($minutes)), 'pulled');
+        $this->event($stored, 0, $on->addMinutes((int) round($minutes + $dish->restMinutes + 4)), 'carved');
+        $this->light($stored, $roast, $on);
+        $stored->forceFill(['debrief_note' => $file['note']])->save();
+
+        return $stored;
+    }
+
+    /**
+     * @param  list<int>  $readAt  minutes
+     * @param  list<array{int, float|int}>  $cooker  minutes and °C
+     * @param  list<array{int|float, string}>  $events  minutes and kind
+     */
+    private function log(Roast $stored, int $number, CarbonImmutable $on, float $transfer, float $thickness, array $readAt, array $cooker, array $events, Dish $dish, float $airC): void
+    {
+        $course = new Course(array_map(fn (array $pair): array => [60.0 * $pair[0], (float) $pair[1]], $cooker), [], [], null, 60.0 * max($readAt));
+        $truth = Cook::of($dish, $airC, Resolution::fine(), $course, $transfer, $thickness);
+        $trace = $truth->body->record(false);
+        $truth->toPull($dish->targetC);
+        $this->event($stored, $number, $on, 'on');
+        foreach ($readAt as $i => $minutes) {
+            $this->reading($stored, $number, $on->addMinutes($minutes), 'core', round($trace->coreAt(60.0 * $minutes) + self::SCATTER_C[$i], 1));
+        }
+        foreach ($cooker as [$minutes, $celsius]) {
+            $this->reading($stored, $number, $on->addMinutes($minutes), 'cooker', (float) $celsius);
+        }
+        foreach ($events as [$minutes, $kind]) {
+            $this->event($stored, $number, $on->addSeconds((int) (60 * $minutes)), $kind);
+        }
+    }
+
+    private function light(Roast $stored, \Diatherm\Plan\Roast $roast, CarbonImmutable $on): void
+    {
+        $stored->forceFill(['plan_at_lighting' => (new PlanResource(Plan::of($roast, $on)))->toArray()])->save();
+    }
+
+    private function reading(Roast $stored, int $dish, CarbonImmutable $at, string $place, float $celsius): void
+    {
+        $stored->readings()->create(['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'place' => $place, 'celsius' => $celsius]);
+    }
+
+    private function event(Roast $stored, int $dish, CarbonImmutable $at, string $kind): void
+    {
+        $stored->events()->create(['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'kind' => $kind]);
+    }
+}

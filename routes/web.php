@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\FileController;
+use App\Http\Controllers\LogController;
+use App\Http\Controllers\PreviewController;
+use App\Http\Controllers\ReferenceController;
+use App\Http\Controllers\RoastController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api')->middleware('no-store')->group(function (): void {
+    Route::get('me', [SessionController::class, 'me']);
+    Route::middleware('throttle:sign-in')->group(function (): void {
+        Route::post('register', [SessionController::class, 'register']);
+        Route::post('login', [SessionController::class, 'login']);
+        Route::post('demo', [SessionController::class, 'demo']);
+    });
+
+    Route::middleware('auth')->group(function (): void {
+        Route::post('logout', [SessionController::class, 'logout']);
+        Route::patch('me', [SessionController::class, 'update']);
+        Route::get('reference', ReferenceController::class)->withoutMiddleware('no-store');
+        Route::post('preview', PreviewController::class);
+        Route::get('roasts', [RoastController::class, 'index']);
+        Route::post('roasts', [RoastController::class, 'store']);
+        Route::post('roasts/import', [FileController::class, 'import']);
+
+        Route::prefix('roasts/{roast}')->middleware('can:use,roast')->group(function (): void {
+            Route::get('/', [RoastController::class, 'show']);
+            Route::put('/', [RoastController::class, 'update']);
+            Route::delete('/', [RoastController::class, 'destroy']);
+            Route::put('debrief', [RoastController::class, 'debrief']);
+            Route::get('file', [FileController::class, 'export']);
+            Route::get('readings.csv', [FileController::class, 'readings']);
+            Route::post('readings.csv', [FileController::class, 'importReadings']);
+            Route::post('readings', [LogController::class, 'storeReading']);
+            Route::delete('readings/{id}', [LogController::class, 'destroyReading'])->whereUuid('id');
+            Route::post('events', [LogController::class, 'storeEvent']);
+            Route::delete('events/{id}', [LogController::class, 'destroyEvent'])->whereUuid('id');
+        });
+    });
+
+    Route::any('{any}', fn () => abort(404))->where('any', '.*');
+});
+
+// Every other address is a screen, which the browser draws.
+Route::view('{screen?}', 'app')->where('screen', '.*');
