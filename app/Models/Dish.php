@@ -34,7 +34,10 @@ final class Dish extends Model
     /** @return HasMany<Stage, $this> */
     public function stages(): HasMany
     {
-        return $this->hasMany(Stage::class)->orderBy('position');
+        $many = $this->hasMany(Stage::class);
+        $many->orderBy('position');
+
+        return $many;
     }
 
     /** @return array<string, string> */

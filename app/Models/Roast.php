@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<string, mixed>|null $plan_at_lighting
  * @property string $debrief_note
  * @property string|null $demo_key
+ * @property CarbonImmutable $created_at
  * @property-read Collection<int, Dish> $dishes
  * @property-read Collection<int, Reading> $readings
  * @property-read Collection<int, Event> $events
@@ -43,19 +44,28 @@ final class Roast extends Model
     /** @return HasMany<Dish, $this> */
     public function dishes(): HasMany
     {
-        return $this->hasMany(Dish::class)->orderBy('position');
+        $many = $this->hasMany(Dish::class);
+        $many->orderBy('position');
+
+        return $many;
     }
 
     /** @return HasMany<Reading, $this> */
     public function readings(): HasMany
     {
-        return $this->hasMany(Reading::class)->orderBy('at')->orderBy('id');
+        $many = $this->hasMany(Reading::class);
+        $many->orderBy('at')->orderBy('id');
+
+        return $many;
     }
 
     /** @return HasMany<Event, $this> */
     public function events(): HasMany
     {
-        return $this->hasMany(Event::class)->orderBy('at')->orderBy('id');
+        $many = $this->hasMany(Event::class);
+        $many->orderBy('at')->orderBy('id');
+
+        return $many;
     }
 
     /** @return array<string, string> */

@@ -10,6 +10,10 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
 /**
  * A cook with a kitchen of their own.
  *
+ * @method static self create(array<string, mixed> $attributes)
+ * @method static self firstOrCreate(array<string, mixed> $attributes, array<string, mixed> $values = [])
+ * @method static \Illuminate\Database\Eloquent\Builder<self> where(string $column, mixed $value)
+ *
  * @property int $id
  * @property string $name
  * @property string $email

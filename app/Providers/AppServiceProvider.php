@@ -17,7 +17,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! $this->app->environment('production'));
         Date::useClass(\Carbon\CarbonImmutable::class);
         RateLimiter::for('sign-in', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
     }

@@ -25,7 +25,8 @@ final readonly class Day
     ) {
     }
 
-    public static function of(Roast $stored, CarbonImmutable $now): self
+    /** @param  bool  $finished whether dishes that are off the heat and carved are worked out again too */
+    public static function of(Roast $stored, CarbonImmutable $now, bool $finished = true): self
     {
         $roast = Shelf::take($stored);
         $lastAct = $stored->events->last()?->at;
@@ -38,7 +39,7 @@ final readonly class Day
         $progress = [];
         foreach ($roast->dishes as $i => $dish) {
             $course = $diary->course($i);
-            if ($course !== null) {
+            if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
                 $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $plan->forecasts[$i]->pullC);
             }
             $progress[$i] = new Progress(

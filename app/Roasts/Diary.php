@@ -79,7 +79,7 @@ final readonly class Diary
         if ($on === null) {
             return null;
         }
-        $since = fn (CarbonImmutable $at): float => (float) $on->diffInSeconds($at);
+        $since = fn (CarbonImmutable $at): float => $on->diffInSeconds($at);
         $pulled = $this->pulledAt($dish);
         $cookers = $this->cookersOf($this->roast->dishes[$dish]);
         $readings = [];
@@ -106,7 +106,7 @@ final readonly class Diary
         $readings = [];
         foreach ($this->stored->readings as $reading) {
             if ($on !== null && $reading->dish === $dish && $reading->place !== Reading::COOKER) {
-                $readings[] = CoreReading::of($reading->client_id, (float) $on->diffInSeconds($reading->at), $reading->place, $reading->celsius);
+                $readings[] = CoreReading::of($reading->client_id, $on->diffInSeconds($reading->at), $reading->place, $reading->celsius);
             }
         }
 

@@ -19,6 +19,8 @@ final class ReadingsCsv
 
     private const MOST_BYTES = 1_048_576;
 
+    private const BYTE_ORDER_MARK = "\xEF\xBB\xBF";
+
     private const MOST_ROWS = 5000;
 
     /** Ids for rows that have none are made from the row, so that the same file twice adds nothing. */
@@ -49,8 +51,8 @@ final class ReadingsCsv
         if (! mb_check_encoding($csv, 'UTF-8')) {
             throw InvalidInput::at('file', 'The file is not text in UTF-8.');
         }
-        $lines = preg_split('/\r\n|\n|\r/', trim((string) preg_replace('/^\xEF\xBB\xBF/', '', $csv)));
-        $header = array_map(fn (?string $name): string => trim((string) $name), str_getcsv((string) array_shift($lines), escape: ''));
+        $lines = explode("\n", strtr(trim(str_starts_with($csv, self::BYTE_ORDER_MARK) ? substr($csv, 3) : $csv), ["\r\n" => "\n", "\r" => "\n"]));
+        $header = array_map(fn (?string $name): string => trim((string) $name), str_getcsv(array_shift($lines), escape: ''));
         if (array_diff(['time', 'place', 'celsius'], $header) !== []) {
             throw InvalidInput::at('file', 'The first line must name the columns: '.implode(',', self::HEADER).'.');
         }
@@ -59,7 +61,7 @@ final class ReadingsCsv
         }
         $dishes = $roast->dishes()->count();
         $rows = [];
-        foreach (array_values($lines) as $i => $line) {
+        foreach ($lines as $i => $line) {
             if (trim($line) === '') {
                 continue;
             }

@@ -14,6 +14,8 @@ final class Review
     public static function of(Day $day): array
     {
         $findings = [];
+        /** @var list<array{cook_minutes: array{likely: float}, pull_c: float}> $lit */
+        $lit = $day->stored->plan_at_lighting['dishes'] ?? [];
         foreach ($day->plan->roast->dishes as $i => $dish) {
             $live = $day->live[$i] ?? null;
             $course = $day->diary->course($i);
@@ -22,13 +24,12 @@ final class Review
 
                 continue;
             }
-            /** @var array{cook_minutes: array{likely: float}, pull_c: float}|null $planned */
-            $planned = $day->stored->plan_at_lighting['dishes'][$i] ?? null;
+            $planned = $lit[$i] ?? null;
             $carved = $day->diary->carvedAt($i);
             $findings[] = Debrief::of(
                 $dish,
-                (float) ($planned['cook_minutes']['likely'] ?? $day->plan->forecasts[$i]->cookMinutes->likely),
-                (float) ($planned['pull_c'] ?? $day->plan->forecasts[$i]->pullC),
+                $planned['cook_minutes']['likely'] ?? $day->plan->forecasts[$i]->cookMinutes->likely,
+                $planned['pull_c'] ?? $day->plan->forecasts[$i]->pullC,
                 $live,
                 $course,
                 $carved === null ? null : $day->stored->serve_at->diffInSeconds($carved) / 60.0,

@@ -113,7 +113,7 @@ PHP_FAST=(-d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=tracing -d 
 # serve PORT WORKERS LOG
 serve() {
     PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d upload_max_filesize=2M -d post_max_size=3M \
-        -S "127.0.0.1:$1" -t public vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php >"$3" 2>&1 &
+        -S "127.0.0.1:$1" -t public bin/lib/router.php >"$3" 2>&1 &
     STARTED_GROUPS+=($!)
     local tries=0
     until curl -fsS -o /dev/null "http://127.0.0.1:$1/up" 2>/dev/null || wget -q -O /dev/null "http://127.0.0.1:$1/up" 2>/dev/null \

@@ -49,6 +49,12 @@ final readonly class Cut
         throw OutOfRange::unknown('taste', $id);
     }
 
+    /** Whether it has to be kept cold, and so must not stand out for long. */
+    public function isPerishable(): bool
+    {
+        return $this->kind !== 'roots';
+    }
+
     /** @return array{int, int} how many hungry and how many modest eaters a raw mass feeds */
     public function feeds(float $totalKg): array
     {

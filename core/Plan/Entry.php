@@ -11,6 +11,7 @@ final readonly class Entry
      * @param  string  $id  stays the same while the plan moves
      * @param  int|null  $dish  number of the dish, null for the whole roast
      * @param  \DateTimeImmutable|null  $earliest  with $latest, the 10–90 % window of an act that the food decides
+     * @param  \DateTimeImmutable|null  $until  when it is over, or when a chore comes round again
      * @param  bool  $late  its time has passed and it has not been done
      */
     public function __construct(

@@ -177,7 +177,7 @@ final readonly class Forecast
     /** Minutes on the board from refrigerator-cold until the joint's mean reaches the start temperature; INF when it does not. */
     private static function temperMinutes(Dish $dish, float $airC): float
     {
-        if ($dish->startC <= Clocks::COLD_C + 1.0) {
+        if (! $dish->cut->isPerishable() || $dish->startC <= Clocks::COLD_C + 1.0) {
             return 0.0;
         }
         $body = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), 1.0, 1.0, Clocks::COLD_C - $dish->startC)->body;

@@ -71,6 +71,7 @@ final readonly class RunSheet
 
             return $entry->judged($done, $late);
         }, $entries);
+        $entries = array_values(array_filter($entries, fn (Entry $entry): bool => ! self::isPassedOver($entry, $now, $progress[$entry->dish ?? 0] ?? new Progress)));
         usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
 
         return new self($entries, $ready ?? $now, self::upToFive($earliest));
@@ -100,10 +101,12 @@ final readonly class RunSheet
         $pullC = $made->pullC ?? $forecast->pullC;
         $entries = [];
         if ($made->onAt === null) {
-            $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
-                ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
-                : 'Pat dry, do not rinse; season; straight on');
-            $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), 'Rig '.$dish->name, self::rigging($dish));
+            if ($dish->cut->isPerishable()) {
+                $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
+                    ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
+                    : 'Pat dry, do not rinse; season; straight on');
+            }
+            $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
             if (! $hot && $first->cooker->lightMinutes > 0.0) {
                 $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), self::lighting($first), self::lightingCare($first));
             }
@@ -155,7 +158,7 @@ final readonly class RunSheet
             }
             foreach ($stage->chores as $j => $chore) {
                 for ($k = 0, $minutes = $chore->fromMinutes; $end - 1.0 > $starts[$i] + $minutes && $k < 60; $k++, $minutes += $chore->everyMinutes) {
-                    $entries[] = new Entry("d$number.chore.$i.$j.$k", $number, Act::Chore, self::after($on, $starts[$i] + $minutes), Chore::KINDS[$chore->kind].': '.$dish->name, $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '');
+                    $entries[] = new Entry("d$number.chore.$i.$j.$k", $number, Act::Chore, self::after($on, $starts[$i] + $minutes), Chore::KINDS[$chore->kind].': '.$dish->name, $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '', until: $chore->everyMinutes > 0.0 ? self::after($on, $starts[$i] + $minutes + $chore->everyMinutes) : null);
                     if ($chore->everyMinutes <= 0.0) {
                         break;
                     }
@@ -164,6 +167,12 @@ final readonly class RunSheet
         }
 
         return $entries;
+    }
+
+    /** A chore that was missed is forgotten once its next turn has come, or the dish is off. */
+    private static function isPassedOver(Entry $entry, \DateTimeImmutable $now, Progress $made): bool
+    {
+        return $entry->act === Act::Chore && $entry->late && ($made->pulledAt !== null || ($entry->until !== null && $entry->until <= $now));
     }
 
     private static function isDone(Entry $entry, Progress $made): bool

@@ -45,7 +45,7 @@ final readonly class Timing
         $light = $preheat - $cooker->lightMinutes;
         $takeOut = $forecast->temperMinutes > 0.0
             ? -min($forecast->temperMinutes, $allowedOutMinutes)
-            : -self::COLD_START_MINUTES;
+            : ($dish->cut->isPerishable() ? -self::COLD_START_MINUTES : 0.0);
         $carve = $cook->high + $dish->restMinutes;
         $carving = self::carveMinutes($dish);
 
@@ -54,7 +54,7 @@ final readonly class Timing
 
     public static function carveMinutes(Dish $dish): float
     {
-        return $dish->cut->kind === 'roots' ? 2.0 : min(self::CARVE_MOST, max(self::CARVE_LEAST, round(self::CARVE_PER_KG * $dish->massKg * $dish->pieces)));
+        return ! $dish->cut->isPerishable() ? 2.0 : min(self::CARVE_MOST, max(self::CARVE_LEAST, round(self::CARVE_PER_KG * $dish->massKg * $dish->pieces)));
     }
 
     /** The first thing to do. */

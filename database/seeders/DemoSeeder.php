@@ -58,7 +58,7 @@ final class DemoSeeder extends Seeder
         ]], 'note' => 'Quicker than the plan. Juniper and bay on the coals were right; keep those.',
     ];
 
-    /** @param \Closure(): Roast $make @param \Closure(Roast): bool $stale */
+    /** @param  \Closure(): Roast  $make @param  \Closure(Roast): bool  $stale */
     private function keep(string $key, \Closure $make, \Closure $stale): void
     {
         $untouched = $this->cook->roasts()->where('demo_key', $key)->first();
@@ -93,7 +93,7 @@ final class DemoSeeder extends Seeder
         $roast = RoastFile::read($file($serve));
         $stored = Shelf::put($roast, $this->cook);
         $cooker = [[0, 152], [22, 149], [46, 143], [63, 140]];
-        $this->log($stored, 0, $on, 0.95, 1.0, [24, 44, 58, 70], $cooker, [[46, 'fuel'], [55.5, 'turned']], $roast->dishes[0], $roast->airC);
+        $this->log($stored, 0, $on, 0.95, 1.0, [24, 44, 58, 70], $cooker, [[46, 'fuel', 'd0.chore.0.0.0'], [55.5, 'turned', 'd0.chore.0.1.0']], $roast->dishes[0], $roast->airC);
         $this->light($stored, $roast, $on);
 
         return $stored;
@@ -111,7 +111,7 @@ final class DemoSeeder extends Seeder
         ]), $this->cook);
     }
 
-    /** @param array{name: string, people: int, air_c: int, dishes: list<array<string, mixed>>, note: string} $file */
+    /** @param  array{name: string, people: int, air_c: int, dishes: list<array<string, mixed>>, note: string}  $file */
     private function past(string $key, array $file, int $daysAgo, float $transfer, float $thickness): Roast
     {
         $serve = $this->now->subDays($daysAgo)->setTime(18, 30);
@@ -126,7 +126,7 @@ final class DemoSeeder extends Seeder
         $set = $dish->stages[0]->cookerC;
         $cooker = $key === 'rib' ? [[0, $set + 1], [45, $set - 8], [100, $set - 11], [140, $set - 6]] : [[0, $set], [40, $set + 5], [90, $set + 3]];
         $at = array_map(fn (float $share): int => (int) round($share * $minutes), [0.3, 0.5, 0.68, 0.8, 0.9, 0.97]);
-        $this->log($stored, 0, $on, $transfer, $thickness, $at, $cooker, [[round(0.4 * $minutes), 'fuel'], [round(0.6 * $minutes), 'basted']], $dish, $roast->airC);
+        $this->log($stored, 0, $on, $transfer, $thickness, $at, $cooker, [[round(0.4 * $minutes), 'fuel', null], [round(0.6 * $minutes), 'basted', null]], $dish, $roast->airC);
         $this->event($stored, 0, $on->addMinutes((int) round($minutes)), 'pulled');
         $this->event($stored, 0, $on->addMinutes((int) round($minutes + $dish->restMinutes + 4)), 'carved');
         $this->light($stored, $roast, $on);
@@ -136,13 +136,13 @@ final class DemoSeeder extends Seeder
     }
 
     /**
-     * @param  list<int>  $readAt  minutes
+     * @param  non-empty-list<int>  $readAt  minutes
      * @param  list<array{int, float|int}>  $cooker  minutes and °C
-     * @param  list<array{int|float, string}>  $events  minutes and kind
+     * @param  list<array{int|float, string, string|null}>  $events  minutes, kind and the run sheet entry that it ticks
      */
     private function log(Roast $stored, int $number, CarbonImmutable $on, float $transfer, float $thickness, array $readAt, array $cooker, array $events, Dish $dish, float $airC): void
     {
-        $course = new Course(array_map(fn (array $pair): array => [60.0 * $pair[0], (float) $pair[1]], $cooker), [], [], null, 60.0 * max($readAt));
+        $course = new Course(array_map(fn (array $pair): array => [60.0 * $pair[0], (float) $pair[1]], $cooker), [], [], null, 60.0 * end($readAt));
         $truth = Cook::of($dish, $airC, Resolution::fine(), $course, $transfer, $thickness);
         $trace = $truth->body->record(false);
         $truth->toPull($dish->targetC);
@@ -153,8 +153,8 @@ final class DemoSeeder extends Seeder
         foreach ($cooker as [$minutes, $celsius]) {
             $this->reading($stored, $number, $on->addMinutes($minutes), 'cooker', (float) $celsius);
         }
-        foreach ($events as [$minutes, $kind]) {
-            $this->event($stored, $number, $on->addSeconds((int) (60 * $minutes)), $kind);
+        foreach ($events as [$minutes, $kind, $entry]) {
+            $this->event($stored, $number, $on->addSeconds((int) (60 * $minutes)), $kind, $entry);
         }
     }
 
@@ -168,8 +168,8 @@ final class DemoSeeder extends Seeder
         $stored->readings()->create(['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'place' => $place, 'celsius' => $celsius]);
     }
 
-    private function event(Roast $stored, int $dish, CarbonImmutable $at, string $kind): void
+    private function event(Roast $stored, int $dish, CarbonImmutable $at, string $kind, ?string $entry = null): void
     {
-        $stored->events()->create(['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'kind' => $kind]);
+        $stored->events()->create(['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'kind' => $kind, 'entry' => $entry]);
     }
 }

@@ -21,7 +21,8 @@ final class PlanCommand extends Command
 
     public function handle(): int
     {
-        $file = (string) $this->argument('file');
+        $file = $this->argument('file');
+        assert(is_string($file));
         $json = $file === '-' ? stream_get_contents(STDIN) : (is_file($file) ? file_get_contents($file) : false);
         if ($json === false) {
             $this->components->error("There is no file “{$file}” to read.");

@@ -21,8 +21,6 @@ final class ReferenceController
 {
     public function __invoke(): JsonResponse
     {
-        $words = fn (array $map): array => array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($map), $map);
-
         return (new JsonResponse([
             'cuts' => array_values(array_map(fn (Cut $cut): array => [
                 'id' => $cut->id,
@@ -52,9 +50,18 @@ final class ReferenceController
                 'lid' => $cooker->lid,
                 'rest' => $cooker->isRest(),
             ], CookerShed::kinds())),
-            'chores' => $words(Chore::KINDS),
-            'places' => $words(Reading::PLACES),
-            'events' => $words(Event::KINDS),
+            'chores' => self::words(Chore::KINDS),
+            'places' => self::words(Reading::PLACES),
+            'events' => self::words(Event::KINDS),
         ]))->setCache(['private' => true, 'max_age' => 300]);
+    }
+
+    /**
+     * @param  array<string, string>  $map  id => name
+     * @return list<array{id: string, name: string}>
+     */
+    private static function words(array $map): array
+    {
+        return array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($map), $map);
     }
 }

@@ -25,10 +25,14 @@ final class RoastController
     {
         /** @var User $cook */
         $cook = $request->user();
-        $roasts = $cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get();
         $now = CarbonImmutable::now();
+        $answer = [];
+        foreach ($cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get()->all() as $roast) {
+            assert($roast instanceof Roast);
+            $answer[] = (new RoastResource(Day::of($roast, $now, finished: false), whole: false))->toArray();
+        }
 
-        return new JsonResponse($roasts->map(fn (Roast $roast): array => (new RoastResource(Day::of($roast, $now), whole: false))->toArray())->all());
+        return new JsonResponse($answer);
     }
 
     public function store(RoastRequest $request): JsonResponse

@@ -18,6 +18,7 @@ final class SessionController
 {
     public function register(Request $request): JsonResponse
     {
+        /** @var array<string, string> $input */
         $input = $request->validate([
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'string', 'email', 'max:190', 'unique:users,email'],
@@ -48,7 +49,7 @@ final class SessionController
 
     public function logout(Request $request): Response
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
@@ -69,6 +70,7 @@ final class SessionController
 
     public function update(Request $request): JsonResponse
     {
+        /** @var array<string, string> $input */
         $input = $request->validate(['temperature_unit' => ['sometimes', Rule::in(['c', 'f'])], 'mass_unit' => ['sometimes', Rule::in(['kg', 'lb'])]]);
         /** @var User $cook */
         $cook = $request->user();
