@@ -7,7 +7,7 @@
     <meta name="description" content="Plans, runs and remembers an outdoor roast: the joint, the fire and the hour.">
     <title>Diatherm</title>
     <link rel="icon" type="image/svg+xml" href="/icon.svg">
-    @vite(['resources/css/app.css', 'resources/js/main.tsx'])
+    @vite('resources/js/main.tsx')
 </head>
 <body>
     <div id="app"></div>

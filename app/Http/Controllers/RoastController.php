@@ -27,8 +27,9 @@ final class RoastController
         $cook = $request->user();
         $now = CarbonImmutable::now();
         $answer = [];
-        foreach ($cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get()->all() as $roast) {
-            assert($roast instanceof Roast);
+        /** @var list<Roast> $roasts */
+        $roasts = $cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get()->all();
+        foreach ($roasts as $roast) {
             $answer[] = (new RoastResource(Day::of($roast, $now, finished: false), whole: false))->toArray();
         }
 

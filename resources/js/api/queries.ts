@@ -1,0 +1,50 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { call } from './client';
+import type { Me, Plan, Reference, Roast, RoastFile, RoastSummary } from './types';
+
+const LIVE_POLL_MS = 15_000;
+const HEARTH_POLL_MS = 30_000;
+
+export const keys = {
+  me: ['me'] as const,
+  reference: ['reference'] as const,
+  roasts: ['roasts'] as const,
+  roast: (id: string) => ['roast', id] as const,
+  preview: (file: RoastFile) => ['preview', file] as const,
+};
+
+export const useMe = () => useQuery({ queryKey: keys.me, queryFn: () => call<Me>('GET', '/api/me'), staleTime: Infinity });
+
+export const useReference = () => useQuery({ queryKey: keys.reference, queryFn: () => call<Reference>('GET', '/api/reference'), staleTime: Infinity });
+
+export const useRoasts = () => useQuery({ queryKey: keys.roasts, queryFn: () => call<RoastSummary[]>('GET', '/api/roasts'), refetchInterval: HEARTH_POLL_MS });
+
+/** A roast that is on the fire is asked for again and again, so that every device shows the same. */
+export const useRoast = (id: string) =>
+  useQuery({
+    queryKey: keys.roast(id),
+    queryFn: () => call<Roast>('GET', `/api/roasts/${id}`),
+    refetchInterval: (query) => (query.state.data?.status === 'done' ? false : LIVE_POLL_MS),
+  });
+
+export const usePreview = (file: RoastFile | null) =>
+  useQuery({
+    queryKey: ['preview', file],
+    queryFn: () => call<Plan>('POST', '/api/preview', file),
+    enabled: file !== null,
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    retry: false,
+  });
+
+/** A change to one roast whose answer is its new state. */
+export function useRoastChange<T>(change: (input: T) => Promise<Roast | null>) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (roast) => {
+      if (roast !== null) cache.setQueryData(keys.roast(roast.id), roast);
+      void cache.invalidateQueries({ queryKey: keys.roasts });
+    },
+  });
+}

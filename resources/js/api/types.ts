@@ -1,0 +1,26 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+export type Me = Schemas['Me'];
+export type Reference = Schemas['Reference'];
+export type Cut = Schemas['Cut'];
+export type Cooker = Schemas['Cooker'];
+export type RoastFile = Schemas['RoastFile'];
+export type FileDish = Schemas['FileDish'];
+export type FileStage = Schemas['FileStage'];
+export type Plan = Schemas['Plan'];
+export type PlannedDish = Schemas['PlannedDish'];
+export type FollowedDish = Schemas['FollowedDish'];
+export type Entry = Schemas['Entry'];
+export type Pictures = Schemas['Pictures'];
+export type Section = Pictures['section'];
+export type Working = Schemas['Working'];
+export type Spread = Schemas['Spread'];
+export type Roast = Schemas['Roast'];
+export type RoastSummary = Schemas['RoastSummary'];
+export type Reading = Schemas['Reading'];
+export type LoggedEvent = Schemas['Event'];
+export type NewReading = Schemas['NewReading'];
+export type NewEvent = Schemas['NewEvent'];
+export type EventKind = NewEvent['kind'];
+export type Finding = Schemas['Finding'];

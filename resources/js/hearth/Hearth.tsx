@@ -1,0 +1,141 @@
+import { Link } from 'react-router';
+import { useRoasts } from '../api/queries';
+import type { RoastSummary } from '../api/types';
+import { TimeSkewer } from '../charts/TimeSkewer';
+import { mainDish, titleOf, toDo } from '../roast/acts';
+import { Frame } from '../ui/Frame';
+import { Loading, Trouble } from '../ui/States';
+import { useNow } from '../ui/useNow';
+import { Prose } from '../units/Prose';
+import { at, clock, countdown, day, duration } from '../units/time';
+import { useUnits } from '../units/units';
+import { Past } from '../log/Past';
+
+const LAST = 3;
+
+/** What is on the fire and its next act; what is coming; what was learnt last. */
+export function Hearth() {
+  const roasts = useRoasts();
+  const now = useNow();
+  return (
+    <Frame>
+      {roasts.isPending && <Loading what="your roasts" />}
+      {roasts.isError && roasts.data === undefined && <Trouble error={roasts.error} retry={() => void roasts.refetch()} />}
+      {roasts.data !== undefined && <Fires roasts={roasts.data} now={now} />}
+    </Frame>
+  );
+}
+
+function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
+  const burning = roasts.filter((roast) => roast.status === 'cooking' || roast.status === 'resting');
+  const coming = roasts.filter((roast) => roast.status === 'planned' && at(roast.plan.serve_at) > now).reverse();
+  const past = roasts.filter((roast) => roast.status === 'done').slice(0, LAST);
+  return (
+    <>
+      {burning.length === 0 && (
+        <section className="py-4">
+          <h1 className="text-[2rem] leading-tight">{coming.length === 0 ? 'Nothing is on the fire.' : 'Nothing is on the fire yet.'}</h1>
+          <p className="mt-1 max-w-xl text-soft">Say what you roast and when your guests sit down; the rest is worked out from there.</p>
+          <Link to="/roasts/new" className="push push-ember mt-4 px-6">
+            Plan a roast
+          </Link>
+        </section>
+      )}
+      {burning.map((roast) => (
+        <Burning key={roast.id} roast={roast} now={now} />
+      ))}
+      <div className="mt-8 grid gap-x-9 gap-y-8 lg:grid-cols-2">
+        <section className="opens" aria-label="Coming">
+          <div className="flex items-baseline justify-between">
+            <h2 className="text-lg">Coming</h2>
+            <Link to="/roasts/new" className="text-push inline-flex items-center">
+              Plan a roast
+            </Link>
+          </div>
+          {coming.length === 0 ? <p className="text-soft">Nothing is planned.</p> : coming.map((roast) => <Coming key={roast.id} roast={roast} now={now} />)}
+        </section>
+        <section className="opens" aria-label="Last debriefs">
+          <div className="flex items-baseline justify-between">
+            <h2 className="text-lg">Last debriefs</h2>
+            <Link to="/log" className="text-push inline-flex items-center">
+              The whole log
+            </Link>
+          </div>
+          {past.length === 0 ? <p className="text-soft">The first one comes with the first roast.</p> : past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)}
+        </section>
+      </div>
+    </>
+  );
+}
+
+function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
+  const format = useUnits();
+  const next = toDo(roast.plan)[0];
+  const dish = roast.plan.dishes[mainDish(roast)];
+  return (
+    <section aria-label={titleOf(roast)}>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-[1.375rem] md:text-[1.625rem]">
+          <Link to={`/roasts/${roast.id}/live`} className="hover:text-ember">
+            {titleOf(roast)}
+          </Link>
+        </h1>
+        <p className="text-soft">
+          Table {day(roast.plan.serve_at, now)} at <strong className="text-ink">{clock(roast.plan.serve_at)}</strong> for {roast.plan.people}
+        </p>
+      </div>
+      <div className="mt-2">
+        <TimeSkewer plan={roast.plan} now={now} />
+      </div>
+      <div className="opens mt-3 grid items-end gap-x-10 gap-y-5 md:grid-cols-[minmax(0,1fr)_auto_auto]">
+        {next !== undefined && (
+          <div>
+            <div className="label">
+              {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
+            </div>
+            <div className="wide text-[2rem] leading-[1.05] md:text-[3rem]">{next.title}</div>
+            <p className="mt-1.5 text-soft">
+              <Prose>{next.detail}</Prose>
+            </p>
+          </div>
+        )}
+        {next !== undefined && (
+          <div>
+            <div className="label">{at(next.at) < now ? 'late by' : 'in'}</div>
+            <div className="wide text-[3rem] leading-none text-ember md:text-[4.25rem]">{countdown(at(next.at) - now)}</div>
+          </div>
+        )}
+        {dish?.live != null && (
+          <div>
+            <div className="label">{dish.name}, core</div>
+            <div className="wide text-[3rem] leading-none md:text-[4.25rem]">{format.degrees(dish.live.core_now_c.likely)}</div>
+          </div>
+        )}
+      </div>
+      <Link to={`/roasts/${roast.id}/${roast.status === 'resting' ? 'table' : 'live'}`} className="push push-main mt-4 min-h-14 w-full px-8 md:w-auto">
+        {roast.status === 'resting' ? 'To the table' : 'To the fire'}
+      </Link>
+    </section>
+  );
+}
+
+function Coming({ roast, now }: { roast: RoastSummary; now: number }) {
+  const first = roast.plan.run_sheet.find((entry) => !entry.done);
+  const late = roast.plan.too_late && at(roast.plan.earliest_serve_at) > at(roast.plan.serve_at);
+  return (
+    <Link to={`/roasts/${roast.id}/sheet`} className="flex items-center justify-between gap-4 border-t border-hair py-2.5 first-of-type:border-0 hover:text-ember">
+      <span className="min-w-0">
+        <span className="block text-[1.0625rem] font-bold">{titleOf(roast)}</span>
+        <span className="label block">
+          {roast.plan.dishes.map((dish) => dish.name).join(', ')} · table {day(roast.plan.serve_at, now)} {clock(roast.plan.serve_at)}
+        </span>
+      </span>
+      {first !== undefined && (
+        <span className="shrink-0 text-right">
+          <span className="wide block text-xl">{late ? <span className="text-ember">too near</span> : clock(first.at)}</span>
+          <span className="label block">{late ? 'move the table' : `starts ${day(first.at, now)}${at(first.at) - now < 12 * 3_600_000 && at(first.at) > now ? `, in ${duration((at(first.at) - now) / 60_000)}` : ''}`}</span>
+        </span>
+      )}
+    </Link>
+  );
+}

@@ -1,0 +1,33 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import '../css/app.css';
+import { Failed, Refused } from './api/client';
+import { flush } from './api/outbox';
+import { App } from './App';
+import { applyStoredTheme } from './ui/theme';
+
+applyStoredTheme();
+
+const cache = new QueryClient({
+  defaultOptions: { queries: { retry: (count, error) => !(error instanceof Failed) && !(error instanceof Refused) && count < 2, staleTime: 2_000 } },
+});
+
+const RETRY_MS = 15_000;
+const send = () => void flush().catch(() => undefined).then((roast) => (roast ? cache.setQueryData(['roast', roast.id], roast) : undefined));
+window.addEventListener('online', send);
+setInterval(send, RETRY_MS);
+
+const root = document.getElementById('app');
+if (root !== null) {
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={cache}>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}

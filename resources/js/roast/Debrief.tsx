@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { call } from '../api/client';
+import { useRoastChange } from '../api/queries';
+import type { FollowedDish, Roast } from '../api/types';
+import { CoreCurve } from '../charts/CoreCurve';
+import { Prose } from '../units/Prose';
+import { at, clock, offsetMinutes } from '../units/time';
+
+/** Plan against fact, what the readings taught, and what to change. */
+export function Debrief({ roast }: { roast: Roast }) {
+  return (
+    <div className="grid gap-x-9 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="min-w-0">
+        {roast.plan.dishes.map((dish, i) => (
+          <DishDebrief key={i} roast={roast} dish={dish} index={i} />
+        ))}
+      </div>
+      <div>
+        <Note key={roast.id} roast={roast} />
+        <div className="opens mt-8">
+          <h2 className="text-lg">Take it with you</h2>
+          <div className="mt-2 grid gap-2">
+            <a className="push" href={`/api/roasts/${roast.id}/file`} download>
+              The roast as a file
+            </a>
+            <a className="push" href={`/api/roasts/${roast.id}/readings.csv`} download>
+              Readings as a table (CSV)
+            </a>
+            <ReadingsImport roast={roast} />
+          </div>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish; index: number }) {
+  const findings = roast.debrief.dishes[index] ?? [];
+  if (findings.length === 0 || dish.on_at === null || dish.live === null) {
+    return (
+      <section className="opens mb-8">
+        <h2 className="text-lg">{dish.name}</h2>
+        <p className="mt-1 text-soft">{dish.status === 'waiting' ? 'Not on yet.' : 'Still on the heat.'} The debrief comes once it was pulled.</p>
+      </section>
+    );
+  }
+  const on = at(dish.on_at);
+  return (
+    <section className="opens mb-8" aria-label={`Debrief, ${dish.name}`}>
+      <h2 className="text-lg">{dish.name}</h2>
+      <table className="mt-2 w-full text-left">
+        <thead>
+          <tr className="label">
+            <th className="py-1 pr-3 font-medium">&nbsp;</th>
+            <th className="py-1 pr-3 font-medium">Planned</th>
+            <th className="py-1 pr-3 font-medium">It was</th>
+            <th className="hidden py-1 font-medium sm:table-cell">So</th>
+          </tr>
+        </thead>
+        <tbody>
+          {findings.map((finding) => (
+            <tr key={finding.id} className="border-t border-hair align-baseline">
+              <th scope="row" className="py-2 pr-3 font-medium text-soft">
+                {finding.what}
+              </th>
+              <td className="py-2 pr-3 whitespace-nowrap">
+                <Prose>{finding.planned}</Prose>
+              </td>
+              <td className="wide py-2 pr-3 text-lg whitespace-nowrap">
+                <Prose>{finding.fact}</Prose>
+              </td>
+              <td className="hidden py-2 sm:table-cell">
+                <Prose>{finding.lesson}</Prose>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ul className="mt-2 list-disc pl-5 sm:hidden">
+        {findings.map((finding) => (
+          <li key={finding.id}>
+            <Prose>{finding.lesson}</Prose>
+          </li>
+        ))}
+      </ul>
+      {dish.pictures !== undefined && (
+        <div className="mt-4 h-[300px]">
+          <CoreCurve
+            pictures={dish.pictures}
+            startAt={on}
+            offset={offsetMinutes(roast.plan.serve_at)}
+            now={dish.pictures.curve.minutes.at(-1) ?? 0}
+            pull={{ minutes: dish.live.cook_minutes.likely, celsius: dish.live.pull_c, done: true }}
+            target={dish.target_c}
+            safe={dish.safe_c}
+            readings={roast.readings.filter((reading) => reading.dish === index && reading.place !== 'cooker').map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
+            lifts={roast.events.filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind)).map((event) => (at(event.at) - on) / 60_000)}
+            minHeight={280}
+          />
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Note({ roast }: { roast: Roast }) {
+  const [note, setNote] = useState(roast.debrief.note);
+  const keep = useRoastChange<string>((words) => call<Roast>('PUT', `/api/roasts/${roast.id}/debrief`, { note: words }));
+  return (
+    <div className="opens">
+      <h2 className="text-lg">
+        <label htmlFor="debrief-note">What to change next time</label>
+      </h2>
+      <textarea id="debrief-note" className="field mt-2 py-2 font-normal" rows={6} maxLength={2000} value={note} onChange={(event) => setNote(event.target.value)} />
+      <div className="mt-2 flex items-center gap-3">
+        <button type="button" className="push push-main" disabled={keep.isPending || note === roast.debrief.note} onClick={() => keep.mutate(note)}>
+          Keep the note
+        </button>
+        {keep.isSuccess && note === roast.debrief.note && <span className="label">Kept at {clock(roast.now)}</span>}
+        {keep.isError && <span className="font-semibold text-ember">{keep.error.message}</span>}
+      </div>
+    </div>
+  );
+}
+
+function ReadingsImport({ roast }: { roast: Roast }) {
+  const add = useRoastChange<File>(async (file) => call<Roast>('POST', `/api/roasts/${roast.id}/readings.csv`, await file.text(), 'text/csv'));
+  return (
+    <>
+      <label className="push cursor-pointer focus-within:outline-3 focus-within:outline-water">
+        Add readings from a table
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file !== undefined) add.mutate(file);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {add.isError && (
+        <p role="alert" className="font-semibold text-ember">
+          {add.error.message}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,127 @@
+import clsx from 'clsx';
+import { useState } from 'react';
+import type { Plan, PlannedDish } from '../api/types';
+import { CoreCurve } from '../charts/CoreCurve';
+import { HeatSection } from '../charts/HeatSection';
+import { Answer } from '../ui/Answer';
+import { Segments } from '../ui/Segments';
+import { Why } from '../ui/Why';
+import { Prose } from '../units/Prose';
+import { at, clock, duration, offsetMinutes } from '../units/time';
+import { useUnits } from '../units/units';
+import { entryAt } from './acts';
+
+/** What the plan answers: when it goes on and comes off, how the heat gets in, and who is fed. */
+export function Food({ plan, stale }: { plan: Plan; stale: boolean }) {
+  const [chosen, setChosen] = useState(0);
+  const index = Math.min(chosen, plan.dishes.length - 1);
+  const dish = plan.dishes[index];
+  if (dish === undefined) return null;
+  return (
+    <section aria-live="polite" className={clsx('transition-opacity', stale && 'opacity-45')}>
+      {plan.dishes.length > 1 && (
+        <div className="mb-3">
+          <Segments label="Dish" value={String(index)} options={plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))} onChange={(id) => setChosen(Number(id))} />
+        </div>
+      )}
+      <DishAnswers plan={plan} dish={dish} index={index} />
+    </section>
+  );
+}
+
+function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish; index: number }) {
+  const format = useUnits();
+  const offset = offsetMinutes(plan.serve_at);
+  const on = entryAt(plan, index, 'on') ?? at(plan.serve_at);
+  const time = (minutes: number) => clock(on + minutes * 60_000, offset);
+  const { cook_minutes: cook } = dish;
+  const [least, most] = [dish.feeds.least, dish.feeds.most];
+  return (
+    <>
+      <div className="opens flex flex-wrap gap-x-10 gap-y-4">
+        <Answer label="On the heat" remark={`${dish.stages[0]?.cooker_name ?? ''} at ${format.degrees(dish.stages[0]?.cooker_c ?? 0)}`}>
+          {clock(on, offset)}
+        </Answer>
+        <Answer label="Takes" remark={`${duration(cook.low)} to ${duration(cook.high)}, eight in ten`}>
+          <Why of="cook_minutes" workings={dish.workings}>
+            {duration(cook.likely)}
+          </Why>
+        </Answer>
+        <Answer label="Pull at" tone="ember" remark={`${time(cook.low)} to ${time(cook.high)}`}>
+          <Why of="pull_c" workings={dish.workings}>
+            {format.degrees(dish.pull_c)}
+          </Why>
+        </Answer>
+        <Answer label="Coasts to" tone="water" remark={dish.doneness.toLowerCase()}>
+          {format.degrees(dish.peak_c)}
+        </Answer>
+        <Answer label="Feeds" remark={`${plan.people} at the table`}>
+          {least === most ? least : `${least}–${most}`}
+        </Answer>
+      </div>
+      {dish.warnings.map((warning) => (
+        <p key={warning.id} className="mt-4 max-w-3xl border-l-[3px] border-ember pl-3">
+          <Prose>{warning.words}</Prose> <span className="label">{warning.source}</span>
+        </p>
+      ))}
+      {dish.pictures !== undefined && (
+        <div className="mt-5 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17.5rem]">
+          <CoreCurve
+            pictures={dish.pictures}
+            startAt={on}
+            offset={offset}
+            now={null}
+            pull={{ minutes: cook.likely, celsius: dish.pull_c, done: false }}
+            target={dish.target_c}
+            safe={dish.safe_c}
+            stages={dish.stages.slice(1).map((stage) => ({ minutes: stage.from_minutes, name: stage.cooker_name }))}
+            minHeight={320}
+          />
+          <HeatSection section={dish.pictures.section} cut={dish.cut} kind={dish.kind} minutes={cook.likely} momentAt={time} />
+        </div>
+      )}
+      <dl className="mt-4 grid gap-x-8 border-t border-hair sm:grid-cols-2">
+        <Line label="First look, not sooner">
+          <Why of="first_look_minutes" workings={dish.workings}>
+            {time(dish.first_look_minutes)}
+          </Why>
+        </Line>
+        <Line label="By weight alone">
+          {dish.rule === null ? (
+            'no rule for this'
+          ) : (
+            <Why of="rule_minutes" workings={dish.workings}>
+              {dish.rule.least_minutes === dish.rule.most_minutes ? duration(dish.rule.least_minutes) : `${duration(dish.rule.least_minutes)} to ${duration(dish.rule.most_minutes)}`}
+            </Why>
+          )}
+        </Line>
+        <Line label="Each two-minute look costs">{dish.lid_lift_minutes < 0.5 ? 'next to nothing' : duration(dish.lid_lift_minutes)}</Line>
+        {dish.lethality_log10 !== null && (
+          <Line label="Time at temperature, log₁₀">
+            <Why of="lethality_log10" workings={dish.workings}>
+              {dish.lethality_log10 >= 12 ? 'over 12' : dish.lethality_log10.toFixed(1)}
+            </Why>
+          </Line>
+        )}
+        {dish.safe_c !== null && (
+          <Line label="Safe minimum">
+            <Why of="safe_c" workings={dish.workings}>
+              {format.temperature(dish.safe_c)}
+            </Why>
+          </Line>
+        )}
+        <Line label="Thickness the heat sees">{format.length(2 * dish.shape.half_thickness_cm)}</Line>
+        {dish.temper_minutes !== null && dish.temper_minutes > 0 && <Line label="Out of the cold before that">{duration(dish.temper_minutes)}</Line>}
+      </dl>
+    </>
+  );
+}
+
+function Line({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div className="flex min-h-11 items-center justify-between gap-4 border-b border-hair">
+      <dt className="text-soft">{label}</dt>
+      <dd className="text-right font-semibold">{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { call, Refused } from '../api/client';
+import { keys, useReference } from '../api/queries';
+import type { Roast } from '../api/types';
+import { TimeSkewer } from '../charts/TimeSkewer';
+import { Frame } from '../ui/Frame';
+import { Loading, Trouble } from '../ui/States';
+import { useNow } from '../ui/useNow';
+import { TooLate } from './TooLate';
+import { newDraft, toFile, type Draft } from './draft';
+import { Planner } from './Planner';
+
+/** A roast from nothing: sensible defaults, and an answer at once. */
+export function NewRoast() {
+  const reference = useReference();
+  return (
+    <Frame>
+      {reference.isPending && <Loading what="the cuts and cookers" />}
+      {reference.isError && <Trouble error={reference.error} retry={() => void reference.refetch()} />}
+      {reference.data !== undefined && <Writing start={newDraft(reference.data, new Date())} />}
+    </Frame>
+  );
+}
+
+function Writing({ start }: { start: Draft }) {
+  const [draft, setDraft] = useState(start);
+  const [errors, setErrors] = useState<Record<string, string[]>>({});
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const cache = useQueryClient();
+  const navigate = useNavigate();
+  const now = useNow(30_000);
+
+  const keep = async () => {
+    setBusy(true);
+    setTrouble('');
+    try {
+      const roast = await call<Roast>('POST', '/api/roasts', toFile(draft));
+      cache.setQueryData(keys.roast(roast.id), roast);
+      void cache.invalidateQueries({ queryKey: keys.roasts });
+      void navigate(`/roasts/${roast.id}/sheet`);
+    } catch (error) {
+      if (error instanceof Refused) setErrors(error.errors);
+      else setTrouble((error as Error).message);
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <h1 className="mb-3 text-2xl">Plan a roast</h1>
+      <Planner
+        draft={draft}
+        onChange={(next) => {
+          setDraft(next);
+          setErrors({});
+        }}
+        locked={false}
+        plan={null}
+        changed
+        saveErrors={errors}
+        actions={(plan, sound) => (
+          <div className="grid gap-3">
+            {plan !== null && <TimeSkewer plan={plan} now={now} />}
+            {plan !== null && sound && <TooLate plan={plan} now={now} onMove={(serve_at) => setDraft({ ...draft, serve_at })} />}
+            {trouble !== '' && (
+              <p role="alert" className="font-semibold text-ember">
+                {trouble}
+              </p>
+            )}
+            <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
+              <button type="button" className="push push-main w-full md:w-auto md:px-6" disabled={busy || !sound} onClick={() => void keep()}>
+                Keep this roast
+              </button>
+            </div>
+          </div>
+        )}
+      />
+    </>
+  );
+}

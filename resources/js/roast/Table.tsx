@@ -1,0 +1,134 @@
+import { useState } from 'react';
+import { useReference } from '../api/queries';
+import type { FollowedDish, Roast } from '../api/types';
+import { CoreCurve } from '../charts/CoreCurve';
+import { Answer } from '../ui/Answer';
+import { Segments } from '../ui/Segments';
+import { useNow } from '../ui/useNow';
+import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
+import { useUnits } from '../units/units';
+import { entryAt, mainDish } from './acts';
+import { useLogging } from './useLogging';
+
+/** After the pull: the rest, the carving, and how long it may be kept. */
+export function Table({ roast }: { roast: Roast }) {
+  const [chosen, setChosen] = useState<number | null>(null);
+  const index = chosen ?? mainDish(roast);
+  const dish = roast.plan.dishes[index];
+  if (dish === undefined) return null;
+  return (
+    <>
+      {roast.plan.dishes.length > 1 && (
+        <div className="mb-3">
+          <Segments label="Dish" value={String(index)} options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))} onChange={(id) => setChosen(Number(id))} />
+        </div>
+      )}
+      <Resting roast={roast} dish={dish} index={index} />
+    </>
+  );
+}
+
+const BEFORE_PULL_MINUTES = 15;
+
+function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; index: number }) {
+  const format = useUnits();
+  const reference = useReference();
+  const now = useNow();
+  const log = useLogging(roast);
+  const offset = offsetMinutes(roast.plan.serve_at);
+  const cut = reference.data?.cuts.find((candidate) => candidate.id === dish.cut);
+  const on = dish.on_at === null ? entryAt(roast.plan, index, 'on') : at(dish.on_at);
+  const carve = entryAt(roast.plan, index, 'carve');
+  const pull = entryAt(roast.plan, index, 'pull');
+  if (on === null || carve === null || pull === null) return null;
+  const pullMinutes = (pull - on) / 60_000;
+  const peak = dish.live === null ? on + dish.peak_minutes * 60_000 : at(dish.live.peak_at);
+  const rested = dish.pulled_at === null ? null : at(dish.pulled_at) + dish.rest_minutes * 60_000;
+  return (
+    <div className="grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <section className="opens min-w-0" aria-label="Rest">
+        <div className="flex flex-wrap items-end gap-x-10 gap-y-3">
+          {dish.status === 'resting' && rested !== null ? (
+            <div>
+              <div className="label">{rested > now ? 'Rests for' : 'Rested, ready to carve since'}</div>
+              <div className="wide text-[3.5rem] leading-none text-water">{rested > now ? countdown(rested - now) : countdown(now - rested)}</div>
+            </div>
+          ) : (
+            <div>
+              <div className="label">{dish.status === 'carved' ? 'Carved at' : 'Carve at'}</div>
+              <div className="wide text-[3.5rem] leading-none">{clock(dish.carved_at ?? carve, offset)}</div>
+            </div>
+          )}
+          <Answer label="Peaks at" tone="water" remark={clock(peak, offset)}>
+            {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
+          </Answer>
+          <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
+            {dish.under_60_minutes === null ? 'later' : clock(on + dish.under_60_minutes * 60_000, offset)}
+          </Answer>
+        </div>
+        {dish.pictures !== undefined && (
+          <div className="mt-4 h-[320px]">
+            <CoreCurve
+              pictures={dish.pictures}
+              startAt={on}
+              offset={offset}
+              now={dish.live === null ? null : (now - on) / 60_000}
+              pull={{ minutes: pullMinutes, celsius: dish.live?.pull_c ?? dish.pull_c, done: dish.pulled_at !== null }}
+              target={dish.target_c}
+              safe={dish.safe_c}
+              from={Math.max(0, pullMinutes - BEFORE_PULL_MINUTES)}
+              readings={roast.readings.filter((reading) => reading.dish === index && reading.place !== 'cooker').map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
+              minHeight={300}
+            />
+          </div>
+        )}
+        <div className="mt-4 flex flex-wrap gap-2">
+          {dish.status === 'on' && (
+            <button type="button" className="push push-ember min-h-14 px-6 text-lg" onClick={() => log.act.mutate({ kind: 'pulled', dish: index })}>
+              Pulled now
+            </button>
+          )}
+          {dish.status === 'resting' && (
+            <button type="button" className="push push-main min-h-14 px-6 text-lg" onClick={() => log.act.mutate({ kind: 'carved', dish: index })}>
+              Carved
+            </button>
+          )}
+          {log.act.error !== null && (
+            <p role="alert" className="font-semibold text-ember">
+              {log.act.error.message}
+            </p>
+          )}
+        </div>
+      </section>
+      <section aria-label="Carve and keep">
+        <div className="opens">
+          <h2 className="text-lg">Carve</h2>
+          <p className="mt-1">{cut?.carve ?? ''}</p>
+          <p className="mt-2 text-soft">
+            {duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. A fresh board and knife, not the ones the raw meat lay on.
+          </p>
+        </div>
+        <div className="opens mt-6">
+          <h2 className="text-lg">Keep</h2>
+          <dl className="mt-1">
+            <Rule when={`Hot, at ${format.temperature(57)} or more`} words="as long as it stays there" source="FDA Food Code 2017, 3-501.16" />
+            <Rule when={roast.plan.air_c > 32 ? 'Out, one hour' : 'Out, two hours'} words={`between ${format.degrees(4)} and ${format.degrees(60)}${roast.plan.air_c > 32 ? `, since the air is over ${format.degrees(32)}` : ''}; then it is thrown away`} source="USDA FSIS" />
+            <Rule when={`Cooled to ${format.temperature(21)} in two hours`} words={`and to ${format.degrees(5)} in four more: in flat portions, lid off`} source="FDA Food Code 2017, 3-501.14" />
+            <Rule when={`Warmed again to ${format.temperature(74)}`} words="all through" source="USDA FSIS" />
+          </dl>
+        </div>
+      </section>
+    </div>
+  );
+}
+
+function Rule({ when, words, source }: { when: string; words: string; source: string }) {
+  return (
+    <div className="border-t border-hair py-2">
+      <dt className="font-semibold">{when}</dt>
+      <dd>
+        {words}. <span className="label">{source}</span>
+      </dd>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import type { Entry, EventKind, FileDish, Plan, Roast, RoastSummary } from '../api/types';
+import { at } from '../units/time';
+
+/** When a dish's act is due, ms. */
+export function entryAt(plan: Plan, dish: number, act: Entry['act']): number | null {
+  const entry = plan.run_sheet.find((candidate) => candidate.dish === dish && candidate.act === act);
+  return entry === undefined ? null : at(entry.at);
+}
+
+/** What is left to do, next first. A rest does itself, and the table is an hour, not an act. */
+export function toDo(plan: Plan): Entry[] {
+  return plan.run_sheet.filter((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve');
+}
+
+const BY_CHORE: Record<string, EventKind> = { baste: 'basted', spray: 'basted', turn: 'turned', rotate: 'turned', fuel: 'fuel' };
+
+/** The event that logs an entry of the run sheet as done. */
+export function eventFor(entry: Entry, dishes: readonly FileDish[]): { kind: EventKind; stage?: number } {
+  const parts = entry.id.split('.');
+  switch (entry.act) {
+    case 'on':
+      return { kind: 'on' };
+    case 'pull':
+      return { kind: 'pulled' };
+    case 'carve':
+      return { kind: 'carved' };
+    case 'stage':
+      return { kind: 'stage', stage: Number(parts[2]) };
+    case 'chore': {
+      const chore = dishes[entry.dish ?? 0]?.stages[Number(parts[2])]?.chores?.[Number(parts[3])];
+      return { kind: BY_CHORE[chore?.do ?? ''] ?? 'tick' };
+    }
+    default:
+      return { kind: 'tick' };
+  }
+}
+
+/** A chore that is due or soon due and that an event of this kind would tick. */
+export function choreFor(kind: EventKind, dish: number, plan: Plan, dishes: readonly FileDish[], now: number): Entry | undefined {
+  return toDo(plan).find((entry) => entry.act === 'chore' && entry.dish === dish && eventFor(entry, dishes).kind === kind && at(entry.at) - now < SOON_MS);
+}
+
+const SOON_MS = 15 * 60_000;
+
+export function mainDish(roast: Roast | RoastSummary): number {
+  const on = roast.plan.dishes.findIndex((dish) => dish.status === 'on');
+  if (on >= 0) return on;
+  const waiting = roast.plan.dishes.findIndex((dish) => dish.status !== 'carved');
+  return Math.max(0, waiting);
+}
+
+export const titleOf = (roast: { name: string; file: { dishes: { name?: string; cut: string }[] } }): string => roast.name || (roast.file.dishes.map((dish) => dish.name ?? dish.cut).join(' and '));

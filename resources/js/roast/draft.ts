@@ -1,0 +1,64 @@
+import type { Cut, Reference, RoastFile } from '../api/types';
+import type { Typed } from '../ui/NumberField';
+import { withOffset } from '../units/time';
+
+/** A roast being written: as the roast file, but a number may still be what the cook is typing. */
+export type DraftChore = { do: string; every_minutes?: Typed; from_minutes?: Typed };
+export type DraftStage = { cooker: string; cooker_c?: Typed; until_core_c?: Typed; minutes?: Typed; pull?: boolean; chores?: DraftChore[] };
+export type DraftDish = {
+  name?: string;
+  cut: string;
+  form?: string;
+  pieces?: Typed;
+  mass_kg: Typed;
+  thickness_cm?: Typed;
+  girth_cm?: Typed;
+  start_c?: Typed;
+  taste?: string;
+  target_c?: Typed;
+  coast?: boolean;
+  rest_minutes?: Typed;
+  stages: DraftStage[];
+};
+export type Draft = { format?: string; version?: number; name?: string; serve_at: string; people?: Typed; air_c?: Typed; dishes: DraftDish[] };
+
+/** What goes to the server: fields left empty are left out, and answered with their default. */
+export const toFile = (draft: Draft): RoastFile => JSON.parse(JSON.stringify(draft)) as RoastFile;
+
+export const toDraft = (file: RoastFile): Draft => file;
+
+const HOURS_AHEAD = 5;
+const LATEST_HOUR = 22;
+const EARLIEST_HOUR = 9;
+
+/** Tonight when there is time for it, else tomorrow evening. */
+export function likelyHour(now: Date): string {
+  const time = new Date(Math.ceil((now.getTime() + HOURS_AHEAD * 3_600_000) / 900_000) * 900_000);
+  if (time.getHours() >= LATEST_HOUR || time.getHours() < EARLIEST_HOUR) {
+    time.setTime(now.getTime() + 86_400_000 * (now.getHours() < EARLIEST_HOUR - HOURS_AHEAD ? 0 : 1));
+    time.setHours(18, 30, 0, 0);
+  }
+  return withOffset(time);
+}
+
+export function newDish(cut: Cut): DraftDish {
+  return { cut: cut.id, name: cut.name, form: 'whole', pieces: 1, mass_kg: cut.typical_mass_kg, start_c: cut.kind === 'roots' ? 15 : 5, taste: cut.usual_taste, coast: true, rest_minutes: cut.rest_minutes, stages: [{ cooker: 'kettle', cooker_c: 150, pull: true }] };
+}
+
+export function newDraft(reference: Reference, now: Date): Draft {
+  const cut = reference.cuts.find((candidate) => candidate.id === 'chicken') ?? reference.cuts[0];
+  if (cut === undefined) throw new Error('There are no cuts.');
+  return { name: '', serve_at: likelyHour(now), people: 4, air_c: 15, dishes: [{ ...newDish(cut), pieces: 1, stages: [{ cooker: 'kettle', cooker_c: 180, pull: true }] }] };
+}
+
+/** Another cut on the same cooker: what belonged to the old one goes. */
+export function withCut(dish: DraftDish, cut: Cut): DraftDish {
+  return { ...newDish(cut), stages: dish.stages };
+}
+
+/** Raw mass of one piece that feeds so many, kg. */
+export function massFor(cut: Cut, people: number, pieces: number): [number, number] {
+  const [modest, hungry] = [cut.per_person_g[0] ?? 0, cut.per_person_g[1] ?? 0];
+  const one = (grams: number) => (grams * people) / 1000 / Math.max(1, pieces);
+  return [one(modest), one(hungry)];
+}

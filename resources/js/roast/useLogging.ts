@@ -1,0 +1,32 @@
+import { call } from '../api/client';
+import { post } from '../api/outbox';
+import { useRoastChange } from '../api/queries';
+import type { EventKind, Roast } from '../api/types';
+import { withOffset } from '../units/time';
+
+type NewAct = { kind: EventKind; dish: number | null; entry?: string; stage?: number; minutes?: number; note?: string };
+
+/** Logging and undoing: each act carries an id of its own, so that it is logged once however often it is sent. */
+export function useLogging(roast: Roast) {
+  const act = useRoastChange<NewAct>((input) => post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }));
+  const read = useRoastChange<{ dish: number; place: string; celsius: number }>((input) => post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }));
+  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(({ what, id }) => call<Roast>('DELETE', `/api/roasts/${roast.id}/${what}/${id}`));
+  return { act, read, undo };
+}
+
+/** The log in one line of time, latest first. */
+export type Logged = { what: 'readings' | 'events'; id: string; at: string; dish: number | null; words: string; celsius: number | null; counts: boolean; verdict: string };
+
+export function logged(roast: Roast): Logged[] {
+  return [
+    ...roast.readings.map((reading): Logged => ({ what: 'readings', id: reading.id, at: reading.at, dish: reading.dish, words: reading.place_words, celsius: reading.celsius, counts: reading.counts, verdict: reading.verdict })),
+    ...roast.events.map((event): Logged => ({ what: 'events', id: event.id, at: event.at, dish: event.dish, words: words(roast, event), celsius: null, counts: true, verdict: '' })),
+  ].sort((a, b) => b.at.localeCompare(a.at));
+}
+
+function words(roast: Roast, event: Roast['events'][number]): string {
+  if (event.kind === 'note') return event.note ?? '';
+  if (event.kind === 'tick') return roast.plan.run_sheet.find((entry) => entry.id === event.entry)?.title ?? event.words;
+  const dish = roast.plan.dishes.length > 1 && event.dish !== null ? `: ${roast.plan.dishes[event.dish]?.name ?? ''}` : '';
+  return `${event.words}${dish}`;
+}

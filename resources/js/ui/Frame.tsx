@@ -1,0 +1,143 @@
+import { useQueryClient } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useState, type ReactNode } from 'react';
+import { NavLink, useNavigate } from 'react-router';
+import { call, forgetToken } from '../api/client';
+import { usePending } from '../api/outbox';
+import { keys, useMe } from '../api/queries';
+import type { Me } from '../api/types';
+import { useUnits } from '../units/units';
+import { Sheet } from './Sheet';
+import { useKeys } from './useKeys';
+import { useTheme } from './theme';
+
+const PLACES = [
+  { to: '/', name: 'Hearth' },
+  { to: '/roasts/new', name: 'Plan' },
+  { to: '/log', name: 'Log' },
+] as const;
+
+const SHORTCUTS: readonly (readonly [string, string])[] = [
+  ['H', 'Hearth'],
+  ['P', 'Plan a roast'],
+  ['O', 'Log'],
+  ['1 – 5', 'Views of a roast, in the order of the work'],
+  ['R', 'Take a reading'],
+  ['D', 'Done: the next act'],
+  ['B  T  F', 'Basted, turned, fuel added'],
+  ['L  N', 'Lid lifted, note'],
+  ['U', 'Undo the last thing logged'],
+  ['C  K', 'Switch °C/°F, kg/lb'],
+  ['G', 'Day or night'],
+];
+
+/** The frame of every screen: where to go, and how things are shown. */
+export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode }) {
+  const cache = useQueryClient();
+  const navigate = useNavigate();
+  const me = useMe();
+  const units = useUnits();
+  const pending = usePending();
+  const [theme, toggleTheme] = useTheme();
+  const [sheet, setSheet] = useState(false);
+
+  const change = async (settings: { temperature_unit?: 'c' | 'f'; mass_unit?: 'kg' | 'lb' }) => {
+    cache.setQueryData<Me>(keys.me, (old) => (old?.user ? { ...old, user: { ...old.user, ...settings } } : old));
+    cache.setQueryData(keys.me, await call<Me>('PATCH', '/api/me', settings));
+  };
+  const toggleTemperature = () => void change({ temperature_unit: units.temperatureUnit === 'c' ? 'f' : 'c' });
+  const toggleMass = () => void change({ mass_unit: units.massUnit === 'kg' ? 'lb' : 'kg' });
+  const leave = async () => {
+    await call('POST', '/api/logout');
+    forgetToken();
+    cache.clear();
+    void navigate('/');
+  };
+  useKeys({ h: () => void navigate('/'), p: () => void navigate('/roasts/new'), o: () => void navigate('/log'), c: toggleTemperature, k: toggleMass, g: toggleTheme, '?': () => setSheet(true) });
+
+  const quiet = 'min-h-11 px-1 text-label font-semibold text-soft hover:text-ink';
+  return (
+    <div className="min-h-dvh md:pl-[84px]">
+      <nav aria-label="Main" className="no-print fixed inset-y-0 left-0 z-20 hidden w-[84px] flex-col items-center border-r border-hair bg-paper py-4 md:flex">
+        <span className="wide text-[15px]">Diatherm</span>
+        <ul className="mt-5 w-full">
+          {PLACES.map((place) => (
+            <li key={place.to}>
+              <NavLink to={place.to} end className={({ isActive }) => clsx('flex min-h-11 items-center justify-center border-l-[3px] text-label font-semibold', isActive ? 'border-ember text-ink' : 'border-transparent text-soft hover:text-ink')}>
+                {place.name}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+        <div className="mt-auto flex flex-col items-center">
+          <button type="button" className={quiet} onClick={toggleTemperature} aria-label={`Temperatures in ${units.degreeSign}: switch`}>
+            {units.degreeSign}
+          </button>
+          <button type="button" className={quiet} onClick={toggleMass} aria-label={`Weights in ${units.massUnit}: switch`}>
+            {units.massUnit} · {units.lengthUnit}
+          </button>
+          <button type="button" className={quiet} onClick={toggleTheme}>
+            {theme === 'day' ? 'Night' : 'Day'}
+          </button>
+          <button type="button" className={quiet} onClick={() => setSheet(true)}>
+            Keys ?
+          </button>
+          <button type="button" className={quiet} onClick={() => void leave()}>
+            Sign out
+          </button>
+        </div>
+      </nav>
+      <main className="mx-auto max-w-[1320px] px-4 pt-3 pb-28 md:px-6 md:pb-6">
+        {pending > 0 && (
+          <p role="status" className="mb-2 inline-block rounded-md bg-straw px-2 py-1 text-label font-semibold text-on-straw">
+            {pending} kept here, to be sent when the kitchen is reached
+          </p>
+        )}
+        {children}
+      </main>
+      <nav aria-label="Thumb" className="no-print fixed inset-x-0 bottom-0 z-20 border-t-[1.5px] border-ink bg-paper pb-[env(safe-area-inset-bottom)] md:hidden">
+        {bar ?? (
+          <ul className="flex">
+            {PLACES.map((place) => (
+              <li key={place.to} className="flex-1">
+                <NavLink to={place.to} end className={({ isActive }) => clsx('flex min-h-14 items-center justify-center border-t-[3px] font-semibold', isActive ? 'border-ember text-ink' : 'border-transparent text-soft')}>
+                  {place.name}
+                </NavLink>
+              </li>
+            ))}
+            <li className="flex-1">
+              <button type="button" className="flex min-h-14 w-full items-center justify-center border-t-[3px] border-transparent font-semibold text-soft" onClick={() => setSheet(true)}>
+                More
+              </button>
+            </li>
+          </ul>
+        )}
+      </nav>
+      <Sheet title={me.data?.user?.name ?? 'Diatherm'} open={sheet} onClose={() => setSheet(false)}>
+        <div className="grid grid-cols-2 gap-2 md:hidden">
+          <button type="button" className="push" onClick={toggleTemperature}>
+            {units.temperatureUnit === 'c' ? 'Show °F' : 'Show °C'}
+          </button>
+          <button type="button" className="push" onClick={toggleMass}>
+            {units.massUnit === 'kg' ? 'Show lb and in' : 'Show kg and cm'}
+          </button>
+          <button type="button" className="push" onClick={toggleTheme}>
+            {theme === 'day' ? 'Night' : 'Day'}
+          </button>
+          <button type="button" className="push" onClick={() => void leave()}>
+            Sign out
+          </button>
+        </div>
+        <h3 className="label mt-4 md:mt-0">Keys</h3>
+        <dl className="mt-1 border-t border-hair">
+          {SHORTCUTS.map(([key, words]) => (
+            <div key={key} className="flex gap-4 border-b border-hair py-1.5">
+              <dt className="w-20 shrink-0 font-bold">{key}</dt>
+              <dd>{words}</dd>
+            </div>
+          ))}
+        </dl>
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import type { ReactNode } from 'react';
+import type { Working } from '../api/types';
+import { Prose } from '../units/Prose';
+
+/** A figure that opens to its working: inputs, rule and source. */
+export function Why({ of, workings, children, className = '' }: { of: string; workings: readonly Working[]; children: ReactNode; className?: string }) {
+  const working = workings.find((candidate) => candidate.of === of);
+  if (working === undefined) return <span className={className}>{children}</span>;
+  return (
+    <Popover as="span" className="relative">
+      <PopoverButton className={`text-left underline decoration-hair decoration-dotted decoration-2 underline-offset-[6px] hover:decoration-ember ${className}`} title="Why this number?">
+        {children}
+      </PopoverButton>
+      <PopoverPanel anchor={{ to: 'bottom start', gap: 8, padding: 12 }} className="z-30 w-[min(23rem,calc(100vw-24px))] rounded-lg border-[1.5px] border-ink bg-raised p-4 shadow-[0_6px_24px_rgb(0_0_0/0.18)]">
+        <p>
+          <Prose>{working.rule}</Prose>
+        </p>
+        {working.inputs.length > 0 && (
+          <dl className="mt-3 border-t border-hair">
+            {working.inputs.map((input) => (
+              <div key={input.label} className="flex justify-between gap-4 border-b border-hair py-1">
+                <dt className="text-soft">{input.label}</dt>
+                <dd className="text-right font-semibold">
+                  <Prose>{input.value}</Prose>
+                </dd>
+              </div>
+            ))}
+          </dl>
+        )}
+        <p className="label mt-3">{working.source}</p>
+      </PopoverPanel>
+    </Popover>
+  );
+}

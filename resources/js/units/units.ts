@@ -1,0 +1,57 @@
+import { createContext, useContext } from 'react';
+
+/** The one place where °C and kg become what the cook reads, and back. */
+export type Units = {
+  temperatureUnit: 'c' | 'f';
+  massUnit: 'kg' | 'lb';
+};
+
+export const POUND_KG = 0.45359237; // NIST SP 811, appendix B
+export const INCH_CM = 2.54; // NIST SP 811, appendix B
+
+export const UnitsContext = createContext<Units>({ temperatureUnit: 'c', massUnit: 'kg' });
+export const useUnits = (): Formatter => formatter(useContext(UnitsContext));
+
+export type Formatter = ReturnType<typeof formatter>;
+
+export function formatter(units: Units) {
+  const fahrenheit = units.temperatureUnit === 'f';
+  const pounds = units.massUnit === 'lb';
+  const degrees = (celsius: number) => (fahrenheit ? celsius * 1.8 + 32 : celsius);
+  const round = (value: number, digits: number) => {
+    const factor = 10 ** digits;
+    return (Math.round(value * factor) / factor).toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits, useGrouping: false });
+  };
+  return {
+    ...units,
+    degreeSign: fahrenheit ? '°F' : '°C',
+    lengthUnit: pounds ? 'in' : 'cm',
+    /** 63° */
+    degrees: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)}°`,
+    /** 63 °C */
+    temperature: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)} ${fahrenheit ? '°F' : '°C'}`,
+    /** A difference: 6 °C */
+    difference: (kelvin: number, digits = 0) => `${round(fahrenheit ? kelvin * 1.8 : kelvin, digits)} ${fahrenheit ? '°F' : '°C'}`,
+    mass: (kg: number) => (pounds ? (kg < POUND_KG ? `${round((kg / POUND_KG) * 16, 1)} oz` : `${round(kg / POUND_KG, 1)} lb`) : kg < 1 ? `${round(kg * 1000, 0)} g` : `${round(kg, 1)} kg`),
+    length: (cm: number, digits = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
+    toDegrees: degrees,
+    fromDegrees: (shown: number) => (fahrenheit ? (shown - 32) / 1.8 : shown),
+    toMass: (kg: number) => (pounds ? kg / POUND_KG : kg),
+    fromMass: (shown: number) => (pounds ? shown * POUND_KG : shown),
+    toLength: (cm: number) => (pounds ? cm / INCH_CM : cm),
+    fromLength: (shown: number) => (pounds ? shown * INCH_CM : shown),
+  };
+}
+
+const QUANTITY = /([−-]?\d+(?:\.\d+)?) (°C|K|kg|cm)(?![A-Za-z²])/g;
+
+/** Prose from the server is written in °C, K (differences), kg and cm; this puts it into the cook's units. */
+export function inUnits(prose: string, format: Formatter): string {
+  return prose.replace(QUANTITY, (_, figure: string, unit: string) => {
+    const value = Number(figure.replace('−', '-'));
+    const digits = figure.includes('.') ? 1 : 0;
+    if (unit === '°C') return format.temperature(value, digits);
+    if (unit === 'K') return format.difference(value, digits);
+    return unit === 'kg' ? format.mass(value) : format.length(value, 1);
+  });
+}

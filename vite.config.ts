@@ -1,0 +1,21 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+// The manifest is where Laravel's own @vite directive looks for it.
+export default defineConfig({
+  base: '/build/',
+  publicDir: false,
+  plugins: [react(), tailwindcss()],
+  build: {
+    manifest: 'manifest.json',
+    outDir: 'public/build',
+    emptyOutDir: true,
+    rollupOptions: { input: 'resources/js/main.tsx' },
+  },
+  test: {
+    environment: 'jsdom',
+    include: ['resources/js/**/*.test.{ts,tsx}'],
+    setupFiles: ['resources/js/test-setup.ts'],
+  },
+});
