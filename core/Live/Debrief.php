@@ -72,7 +72,7 @@ final class Debrief
             $findings[] = new Finding('cooker', 'Cooker, mean of its readings', sprintf('%.0f °C', $set), sprintf('%.0f °C', $mean), abs($mean - $set) < 6.0 ? 'Held well.' : sprintf('Ran %.0f K %s.', abs($mean - $set), $mean > $set ? 'hot' : 'cool'));
         }
         if ($course->lifts !== []) {
-            $findings[] = new Finding('lifts', 'Lid off', '', sprintf('%d times, %.0f min', count($course->lifts), array_sum(array_column($course->lifts, 1)) / 60.0), 'Counted in the course above.');
+            $findings[] = new Finding('lifts', 'Lid off', '', sprintf('%s, %.0f min', count($course->lifts) === 1 ? 'once' : count($course->lifts).' times', array_sum(array_column($course->lifts, 1)) / 60.0), 'Counted in the course above.');
         }
 
         return $findings;

@@ -53,15 +53,14 @@ final readonly class LiveForecast
         $begin = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $guess->transfer, $guess->thickness, $guess->warmerK);
 
         $pullC = min($plannedPullC + self::PAST_PULL_K, $course->pulledS === null ? Coast::pullC($dish, fn (): Cook => $begin(Resolution::fine())) : $plannedPullC);
-        $cookMinutes = $course->pulledS === null
-            ? self::minutesTo($pullC, $ensemble, $dish, $course)
-            : Spread::exactly($course->pulledS / 60.0);
-
         $likely = $begin(Resolution::fine());
         $trace = $likely->body->record();
         $likely->toPull($pullC);
         $offS = $likely->body->elapsedS();
         $offC = $likely->body->coreC();
+        $cookMinutes = $course->pulledS === null
+            ? self::around($offS, self::minutesTo($pullC, $ensemble, $dish, $course), $course)
+            : Spread::exactly($course->pulledS / 60.0);
         $likely->rest(max(60.0 * $dish->restMinutes, $course->nowS - $offS) + Coast::FOLLOWED_REST_S);
         [$peakC, $peakS] = Coast::peak($trace, $offS);
 
@@ -76,6 +75,15 @@ final readonly class LiveForecast
             $guess,
             $trace,
         );
+    }
+
+    /** The ensemble's band, laid about the fine run that is drawn: coarse runs are a little quick or slow, all alike. */
+    private static function around(float $offS, Spread $coarse, Course $course): Spread
+    {
+        $likely = max($offS, $course->nowS) / 60.0;
+        $band = $coarse->plus($likely - $coarse->likely);
+
+        return Spread::of(min($likely, max($band->low, $course->nowS / 60.0)), $likely, $band->high);
     }
 
     private static function minutesTo(float $pullC, Ensemble $ensemble, Dish $dish, Course $course): Spread

@@ -104,7 +104,7 @@ final readonly class RunSheet
             if ($dish->cut->isPerishable()) {
                 $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
                     ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
-                    : 'Pat dry, do not rinse; season; straight on');
+                    : 'Pat dry, do not rinse; season');
             }
             $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
             if (! $hot && $first->cooker->lightMinutes > 0.0) {

@@ -17,7 +17,7 @@ final readonly class Timing
     /** Rigging one joint: tying, spitting, probing. Common practice. */
     public const RIG_MINUTES = 15.0;
 
-    /** Out of the refrigerator, pat dry, season, when it goes on cold. Common practice. */
+    /** Pat dry and season, before the rigging. Common practice. */
     public const COLD_START_MINUTES = 10.0;
 
     private const CARVE_LEAST = 5.0;
@@ -43,13 +43,16 @@ final readonly class Timing
         $cooker = $dish->stages[0]->cooker;
         $preheat = -$cooker->preheatMinutes;
         $light = $preheat - $cooker->lightMinutes;
-        $takeOut = $forecast->temperMinutes > 0.0
-            ? -min($forecast->temperMinutes, $allowedOutMinutes)
-            : ($dish->cut->isPerishable() ? -self::COLD_START_MINUTES : 0.0);
+        $rig = -self::RIG_MINUTES;
+        // It stays cold until it is worked on, or comes out as early as its start temperature asks for.
+        $takeOut = $dish->cut->isPerishable() ? $rig - self::COLD_START_MINUTES : $rig;
+        if ($forecast->temperMinutes > 0.0) {
+            $takeOut = min($takeOut, -min($forecast->temperMinutes, $allowedOutMinutes));
+        }
         $carve = $cook->high + $dish->restMinutes;
         $carving = self::carveMinutes($dish);
 
-        return new self($takeOut, min($light, $takeOut) - self::RIG_MINUTES, $light, $preheat, $cook, $carve, $carve + $carving);
+        return new self($takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);
     }
 
     public static function carveMinutes(Dish $dish): float

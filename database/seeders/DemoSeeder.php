@@ -89,11 +89,14 @@ final class DemoSeeder extends Seeder
         ];
         $roast = RoastFile::read($file($this->now->addHours(3)));
         $forecast = Forecast::of($roast->dishes[0], $roast->airC);
-        $serve = CarbonImmutable::createFromTimestampUTC((int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 32)) / 900) * 900));
+        $serve = CarbonImmutable::createFromTimestampUTC((int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 32)) / 300) * 300));
         $roast = RoastFile::read($file($serve));
         $stored = Shelf::put($roast, $this->cook);
         $cooker = [[0, 152], [22, 149], [46, 143], [63, 140]];
         $this->log($stored, 0, $on, 0.95, 1.0, [24, 44, 58, 70], $cooker, [[46, 'fuel', 'd0.chore.0.0.0'], [55.5, 'turned', 'd0.chore.0.1.0']], $roast->dishes[0], $roast->airC);
+        foreach (['d1.light' => 8, 'd1.preheat' => 7, 'd1.rig' => 3] as $entry => $minutesAgo) {
+            $this->event($stored, 1, $this->now->subMinutes($minutesAgo), 'tick', $entry);
+        }
         $this->light($stored, $roast, $on);
 
         return $stored;
@@ -160,7 +163,7 @@ final class DemoSeeder extends Seeder
 
     private function light(Roast $stored, \Diatherm\Plan\Roast $roast, CarbonImmutable $on): void
     {
-        $stored->forceFill(['plan_at_lighting' => (new PlanResource(Plan::of($roast, $on)))->toArray()])->save();
+        $stored->forceFill(['plan_at_lighting' => PlanResource::atLighting(Plan::of($roast, $on))])->save();
     }
 
     private function reading(Roast $stored, int $dish, CarbonImmutable $at, string $place, float $celsius): void

@@ -10,8 +10,18 @@ import { UnitsContext } from './units/units';
 
 export function App() {
   const me = useMe();
-  if (me.isPending) return <div className="px-6"><Loading what="your kitchen" /></div>;
-  if (me.isError) return <div className="px-6"><Trouble error={me.error} retry={() => void me.refetch()} /></div>;
+  if (me.isPending)
+    return (
+      <div className="px-6">
+        <Loading what="your kitchen" />
+      </div>
+    );
+  if (me.isError)
+    return (
+      <div className="px-6">
+        <Trouble error={me.error} retry={() => void me.refetch()} />
+      </div>
+    );
   if (me.data.user === null) return <SignIn demo={me.data.demo} />;
   return (
     <UnitsContext value={{ temperatureUnit: me.data.user.temperature_unit, massUnit: me.data.user.mass_unit }}>

@@ -11,11 +11,16 @@ import { applyStoredTheme } from './ui/theme';
 applyStoredTheme();
 
 const cache = new QueryClient({
-  defaultOptions: { queries: { retry: (count, error) => !(error instanceof Failed) && !(error instanceof Refused) && count < 2, staleTime: 2_000 } },
+  defaultOptions: {
+    queries: { retry: (count, error) => !(error instanceof Failed) && !(error instanceof Refused) && count < 2, staleTime: 2_000 },
+  },
 });
 
 const RETRY_MS = 15_000;
-const send = () => void flush().catch(() => undefined).then((roast) => (roast ? cache.setQueryData(['roast', roast.id], roast) : undefined));
+const send = () =>
+  void flush()
+    .catch(() => undefined)
+    .then((roast) => (roast ? cache.setQueryData(['roast', roast.id], roast) : undefined));
 window.addEventListener('online', send);
 setInterval(send, RETRY_MS);
 

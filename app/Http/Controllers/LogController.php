@@ -41,7 +41,7 @@ final class LogController
         DB::transaction(function () use ($request, $roast): void {
             if ($request->input('kind') === 'on' && $roast->plan_at_lighting === null) {
                 $roast->load(['dishes.stages', 'readings', 'events']);
-                $roast->plan_at_lighting = (new PlanResource(Day::of($roast, CarbonImmutable::now())->plan))->toArray();
+                $roast->plan_at_lighting = PlanResource::atLighting(Day::of($roast, CarbonImmutable::now())->plan);
             }
             $this->touched($roast);
             $roast->events()->firstOrCreate(['client_id' => $request->string('id')->toString()], $request->row());

@@ -51,6 +51,12 @@ final class PlanResource extends JsonResource
         ];
     }
 
+    /** @return array<string, mixed> what is kept when the fire is lit, for the debrief: the plan and its core curves */
+    public static function atLighting(Plan $plan): array
+    {
+        return (new self($plan))->toArray() + ['curves' => array_map(fn (Forecast $forecast): array => self::curve($forecast->trace), $plan->forecasts)];
+    }
+
     /** @return array<string, mixed> what is drawn of one dish: its core curve with band, and its section through time */
     public static function pictures(Forecast $forecast): array
     {

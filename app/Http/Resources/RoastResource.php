@@ -108,6 +108,7 @@ final class RoastResource extends JsonResource
             ])->all()),
             'debrief' => [
                 'note' => $stored->debrief_note,
+                'planned_curves' => $stored->plan_at_lighting['curves'] ?? [],
                 'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
                     'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'lesson' => $finding->lesson,
                 ], $findings), Review::of($this->resource)),

@@ -57,7 +57,12 @@ async function send<T>(method: string, path: string, body?: unknown, type = 'app
 }
 
 /** As `send`, but once more with a fresh token when the session's has lapsed. */
-export async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string, body?: unknown, type?: string): Promise<T> {
+export async function call<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+  type?: string,
+): Promise<T> {
   try {
     return await send<T>(method, path, body, type);
   } catch (error) {

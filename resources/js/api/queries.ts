@@ -15,9 +15,11 @@ export const keys = {
 
 export const useMe = () => useQuery({ queryKey: keys.me, queryFn: () => call<Me>('GET', '/api/me'), staleTime: Infinity });
 
-export const useReference = () => useQuery({ queryKey: keys.reference, queryFn: () => call<Reference>('GET', '/api/reference'), staleTime: Infinity });
+export const useReference = () =>
+  useQuery({ queryKey: keys.reference, queryFn: () => call<Reference>('GET', '/api/reference'), staleTime: Infinity });
 
-export const useRoasts = () => useQuery({ queryKey: keys.roasts, queryFn: () => call<RoastSummary[]>('GET', '/api/roasts'), refetchInterval: HEARTH_POLL_MS });
+export const useRoasts = () =>
+  useQuery({ queryKey: keys.roasts, queryFn: () => call<RoastSummary[]>('GET', '/api/roasts'), refetchInterval: HEARTH_POLL_MS });
 
 /** A roast that is on the fire is asked for again and again, so that every device shows the same. */
 export const useRoast = (id: string) =>

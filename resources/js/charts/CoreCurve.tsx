@@ -12,7 +12,7 @@ type Props = {
   /** when the dish went on or is to go on, ms; and the offset of the clock shown */
   startAt: number;
   offset: number;
-  /** minutes from on; null while it is only planned */
+  /** minutes from on; null while it is only planned, Infinity when all is past */
   now: number | null;
   pull: { minutes: number; celsius: number; done: boolean };
   target: number;
@@ -33,34 +33,75 @@ const TOP = 14;
 const BOTTOM = 26;
 
 /** The core through time: what was is solid, what will be is dotted inside its band, the pull is the one ember line. */
-export function CoreCurve({ pictures, startAt, offset, now, pull, target, safe, stages = [], readings = [], lifts = [], planned = null, from = 0, minHeight = 280 }: Props) {
+export function CoreCurve({
+  pictures,
+  startAt,
+  offset,
+  now,
+  pull,
+  target,
+  safe,
+  stages = [],
+  readings = [],
+  lifts = [],
+  planned = null,
+  from = 0,
+  minHeight = 280,
+}: Props) {
   const format = useUnits();
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(280, room.width);
   const height = Math.max(minHeight, room.height);
   const { curve, band } = pictures;
-  const last = Math.max(pull.minutes + 45, (now ?? 0) + 20);
+  const last = Math.max(pull.minutes + 45, now !== null && Number.isFinite(now) ? now + 20 : 0);
   const end = Math.min(curve.minutes[curve.minutes.length - 1] ?? 1, last);
-  const points = curve.minutes.map((minutes, i) => [minutes, curve.core_c[i] ?? 0] as const).filter(([minutes]) => minutes >= from && minutes <= end);
+  const points = curve.minutes
+    .map((minutes, i) => [minutes, curve.core_c[i] ?? 0] as const)
+    .filter(([minutes]) => minutes >= from && minutes <= end);
   const before = now ?? 0;
   const was = points.filter(([minutes]) => minutes <= before);
   const next = points.filter(([minutes]) => minutes >= before - 1);
-  const hottest = Math.max(target, safe ?? 0, ...points.map(([, c]) => c), ...readings.filter((mark) => mark.counts).map((mark) => mark.celsius));
+  const hottest = Math.max(
+    target,
+    safe ?? 0,
+    ...points.map(([, c]) => c),
+    ...readings.filter((mark) => mark.counts).map((mark) => mark.celsius),
+  );
   const coldest = Math.min(...points.map(([, c]) => c));
   const x = scaleLinear([from, end], [LEFT, width - RIGHT]);
-  const low = from > 0 ? Math.floor(format.toDegrees(coldest - 4) / 10) * 10 : Math.min(format.toDegrees(0), Math.floor(format.toDegrees(coldest) / 10) * 10);
+  const low =
+    from > 0
+      ? Math.floor(format.toDegrees(coldest - 4) / 10) * 10
+      : Math.min(format.toDegrees(0), Math.floor(format.toDegrees(coldest) / 10) * 10);
   const y = scaleLinear([low, format.toDegrees(hottest + 7)], [height - BOTTOM, TOP]);
   const yOf = (celsius: number) => y(format.toDegrees(celsius));
-  const path = line<readonly [number, number]>((d) => x(d[0]), (d) => yOf(d[1])).curve(curveMonotoneX);
-  const bandPath = area<Pictures['band'][number]>((d) => x(d.minutes), (d) => yOf(d.low_c), (d) => yOf(d.high_c));
+  const path = line<readonly [number, number]>(
+    (d) => x(d[0]),
+    (d) => yOf(d[1]),
+  ).curve(curveMonotoneX);
+  const bandPath = area<Pictures['band'][number]>(
+    (d) => x(d.minutes),
+    (d) => yOf(d.low_c),
+    (d) => yOf(d.high_c),
+  );
   const future = band.filter((point) => point.minutes >= Math.max(from, before) && point.minutes <= end);
   const time = (minutes: number) => clock(startAt + minutes * 60_000, offset);
   const showTarget = safe === null || Math.abs(safe - target) >= 0.5;
-  const pullRight = x(pull.minutes) < width * 0.62;
+  // Under the rest's curve there is room; where there is not, near the foot.
+  const pullRight = width - x(pull.minutes) > 112;
+  const pullLabelY = pullRight ? Math.min(height - BOTTOM - 30, yOf(pull.celsius) + 40) : height - BOTTOM - 30;
+  const safeAbove = safe === null || safe >= target;
 
   return (
     <div ref={ref} className="h-full w-full" style={{ minHeight }}>
-      <svg width={width} height={height} role="img" aria-label={`Core temperature: pull at ${format.temperature(pull.celsius)}, ${time(pull.minutes)}; target ${format.temperature(target)}`} className="block" fontSize="12">
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={`Core temperature: pull at ${format.temperature(pull.celsius)}, ${time(pull.minutes)}; target ${format.temperature(target)}`}
+        className="block"
+        fontSize="12"
+      >
         {y.ticks(5).map((tick) => (
           <g key={tick}>
             <line x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />
@@ -84,23 +125,77 @@ export function CoreCurve({ pictures, startAt, offset, now, pull, target, safe, 
         {safe !== null && (
           <g>
             <line x1={LEFT} x2={width - RIGHT} y1={yOf(safe)} y2={yOf(safe)} stroke="var(--herb)" strokeWidth="1.5" />
-            <text x={LEFT + 6} y={yOf(safe) - 6} fill="var(--herb)" fontWeight="650">{`${format.degrees(safe)} safe minimum${showTarget ? '' : ', and the target'}`}</text>
+            <text
+              x={LEFT + 6}
+              y={yOf(safe) + (safeAbove ? -6 : 15)}
+              fill="var(--herb)"
+              fontWeight="650"
+            >{`${format.degrees(safe)} safe minimum${showTarget ? '' : ', and the target'}`}</text>
           </g>
         )}
         {showTarget && (
           <g>
-            <line x1={LEFT} x2={width - RIGHT} y1={yOf(target)} y2={yOf(target)} stroke="var(--ink)" strokeWidth="1.5" strokeDasharray="6 4" />
-            <text x={LEFT + 6} y={yOf(target) + (safe !== null && safe > target && safe - target < 5 ? 15 : -6)} fill="var(--ink)" fontWeight="650">{`${format.degrees(target)} to eat`}</text>
+            <line
+              x1={LEFT}
+              x2={width - RIGHT}
+              y1={yOf(target)}
+              y2={yOf(target)}
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+              strokeDasharray="6 4"
+            />
+            <text
+              x={LEFT + 6}
+              y={yOf(target) + (safeAbove && safe !== null ? 15 : -6)}
+              fill="var(--ink)"
+              fontWeight="650"
+            >{`${format.degrees(target)} to eat`}</text>
           </g>
         )}
-        {planned !== null && <path d={path(planned.minutes.map((minutes, i) => [minutes, planned.core_c[i] ?? 0] as const).filter(([minutes]) => minutes <= end)) ?? ''} fill="none" stroke="var(--soft)" strokeWidth="1.5" strokeDasharray="3 4" />}
-        <path d={path(next.filter(([minutes]) => minutes <= pull.minutes + 0.6)) ?? ''} fill="none" stroke="var(--ember)" strokeWidth="2.5" strokeDasharray="1 5" strokeLinecap="round" />
-        <path d={path(next.filter(([minutes]) => minutes >= pull.minutes - 0.6)) ?? ''} fill="none" stroke="var(--water)" strokeWidth="2.5" strokeDasharray="1 5" strokeLinecap="round" />
+        {planned !== null && (
+          <path
+            d={
+              path(planned.minutes.map((minutes, i) => [minutes, planned.core_c[i] ?? 0] as const).filter(([minutes]) => minutes <= end)) ??
+              ''
+            }
+            fill="none"
+            stroke="var(--soft)"
+            strokeWidth="1.5"
+            strokeDasharray="3 4"
+          />
+        )}
+        <path
+          d={path(next.filter(([minutes]) => minutes <= pull.minutes + 0.6)) ?? ''}
+          fill="none"
+          stroke="var(--ember)"
+          strokeWidth="2.5"
+          strokeDasharray="1 5"
+          strokeLinecap="round"
+        />
+        <path
+          d={path(next.filter(([minutes]) => minutes >= pull.minutes - 0.6)) ?? ''}
+          fill="none"
+          stroke="var(--water)"
+          strokeWidth="2.5"
+          strokeDasharray="1 5"
+          strokeLinecap="round"
+        />
         <path d={path(was) ?? ''} fill="none" stroke="var(--ink)" strokeWidth="3" />
-        <line x1={x(pull.minutes)} x2={x(pull.minutes)} y1={yOf(pull.celsius) - 14} y2={height - BOTTOM} stroke="var(--ember)" strokeWidth="2" />
+        <line
+          x1={x(pull.minutes)}
+          x2={x(pull.minutes)}
+          y1={yOf(pull.celsius) - 14}
+          y2={height - BOTTOM}
+          stroke="var(--ember)"
+          strokeWidth="2"
+        />
         <circle cx={x(pull.minutes)} cy={yOf(pull.celsius)} r="4.5" fill="var(--ember)" />
-        <g textAnchor={pullRight ? 'start' : 'end'} transform={`translate(${x(pull.minutes) + (pullRight ? 9 : -9)} ${Math.min(height - BOTTOM - 34, yOf(pull.celsius) + 34)})`}>
-          <text fill="var(--ember)" fontWeight="700" fontSize="15">{`${pull.done ? 'pulled' : 'pull'} at ${format.degrees(pull.celsius)}`}</text>
+        <g textAnchor={pullRight ? 'start' : 'end'} transform={`translate(${x(pull.minutes) + (pullRight ? 9 : -9)} ${pullLabelY})`}>
+          <text
+            fill="var(--ember)"
+            fontWeight="700"
+            fontSize="15"
+          >{`${pull.done ? 'pulled' : 'pull'} at ${format.degrees(pull.celsius)}`}</text>
           <text y="17" fill="var(--soft)" fontWeight="600">
             {time(pull.minutes)}
           </text>
@@ -119,12 +214,27 @@ export function CoreCurve({ pictures, startAt, offset, now, pull, target, safe, 
           </g>
         )}
         {readings.map((mark) =>
-          mark.minutes < from || mark.minutes > end || (!mark.counts && (mark.celsius > hottest + 7 || format.toDegrees(mark.celsius) < low)) ? null : mark.counts ? (
-            <circle key={`${mark.minutes}:${mark.celsius}`} cx={x(mark.minutes)} cy={yOf(mark.celsius)} r="5.5" fill="var(--paper)" stroke="var(--water)" strokeWidth="2.5">
+          mark.minutes < from ||
+          mark.minutes > end ||
+          (!mark.counts && (mark.celsius > hottest + 7 || format.toDegrees(mark.celsius) < low)) ? null : mark.counts ? (
+            <circle
+              key={`${mark.minutes}:${mark.celsius}`}
+              cx={x(mark.minutes)}
+              cy={yOf(mark.celsius)}
+              r="5.5"
+              fill="var(--paper)"
+              stroke="var(--water)"
+              strokeWidth="2.5"
+            >
               <title>{`${time(mark.minutes)}: ${format.temperature(mark.celsius, 1)}`}</title>
             </circle>
           ) : (
-            <path key={`${mark.minutes}:${mark.celsius}`} d={`M ${x(mark.minutes) - 5} ${yOf(mark.celsius) - 5} l 10 10 m 0 -10 l -10 10`} stroke="var(--water)" strokeWidth="2">
+            <path
+              key={`${mark.minutes}:${mark.celsius}`}
+              d={`M ${x(mark.minutes) - 5} ${yOf(mark.celsius) - 5} l 10 10 m 0 -10 l -10 10`}
+              stroke="var(--water)"
+              strokeWidth="2"
+            >
               <title>{`${time(mark.minutes)}: ${format.temperature(mark.celsius, 1)}, left out`}</title>
             </path>
           ),

@@ -31,32 +31,61 @@ export function HeatSection({ section, cut, kind, minutes, momentAt }: Props) {
   const field = useMemo(() => depthField(outline), [outline]);
   const profile = useMemo(() => profileAt(section, moment), [section, moment]);
   const canvas = useRef<HTMLCanvasElement>(null);
-  const lines = useMemo(() => isotherms(section, profile, field.deepest, format), [section, profile, field, format]);
+  const lines = useMemo(() => isotherms(section, profile, field, format), [section, profile, field, format]);
   const core = profile[0] ?? 0;
   const surface = profile[profile.length - 1] ?? 0;
 
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
-    if (context) paint(context, field, section.positions, profile, lines.map((line) => line.depth));
+    if (context)
+      paint(
+        context,
+        field,
+        section.positions,
+        profile,
+        lines.map((line) => line.depth),
+      );
   }, [field, section.positions, profile, lines]);
 
   return (
     <figure className="w-full max-w-[380px]">
       <div className="relative">
         <canvas ref={canvas} width={WIDTH * 2} height={HEIGHT * 2} className="block w-full" aria-hidden="true" />
-        <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="absolute inset-0 w-full" role="img" aria-label={`Section at ${momentAt(moment)}: core ${format.temperature(core)}, surface ${format.temperature(surface)}`}>
+        <svg
+          viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+          className="absolute inset-0 w-full"
+          role="img"
+          aria-label={`Section at ${momentAt(moment)}: core ${format.temperature(core)}, surface ${format.temperature(surface)}`}
+        >
           <g transform={`translate(${field.centreX} ${field.centreY}) scale(${field.scale})`} fill="none" vectorEffect="non-scaling-stroke">
-            <path d={outline.bones} stroke="#fbf6ea" strokeOpacity="0.85" strokeWidth={2.2 / field.scale} strokeLinecap="round" />
+            <path d={outline.bones} stroke="var(--ink)" strokeWidth={4 / field.scale} strokeLinecap="round" />
+            <path d={outline.bones} stroke="#fbf6ea" strokeWidth={2 / field.scale} strokeLinecap="round" />
             <path d={outline.string} stroke="var(--ink)" strokeWidth={1.6 / field.scale} strokeLinecap="round" />
           </g>
           {lines
             .filter((line) => line.labelled)
             .map((line) => (
-              <text key={line.text} x={field.deepX} y={field.deepY - (field.deepest - line.depth) + 4} textAnchor="middle" fontSize="11" fontWeight="650" fill={line.dark ? '#1f1710' : '#fff8ec'}>
+              <text
+                key={line.text}
+                x={line.x}
+                y={line.y + 4}
+                textAnchor="middle"
+                fontSize="11"
+                fontWeight="650"
+                fill={line.dark ? '#1f1710' : '#fff8ec'}
+              >
                 {line.text}
               </text>
             ))}
-          <text x={field.deepX} y={field.deepY + 12} textAnchor="middle" fontSize="34" fontWeight="750" className="wide" fill={lightness(core) > 0.72 ? '#1f1710' : '#fff8ec'}>
+          <text
+            x={field.deepX}
+            y={field.deepY + 12}
+            textAnchor="middle"
+            fontSize="34"
+            fontWeight="750"
+            className="wide"
+            fill={lightness(core) > 0.72 ? '#1f1710' : '#fff8ec'}
+          >
             {format.degrees(core)}
           </text>
         </svg>
@@ -69,7 +98,17 @@ export function HeatSection({ section, cut, kind, minutes, momentAt }: Props) {
           surface <strong className="text-ink">{format.degrees(surface)}</strong>
         </span>
       </div>
-      <input id={id} type="range" min={0} max={Math.round(end)} step={1} value={Math.round(moment)} onChange={(event) => setChosen(Number(event.target.value))} aria-valuetext={`${momentAt(moment)}, core ${format.temperature(core)}`} className="slider h-11 w-full" />
+      <input
+        id={id}
+        type="range"
+        min={0}
+        max={Math.round(end)}
+        step={1}
+        value={Math.round(moment)}
+        onChange={(event) => setChosen(Number(event.target.value))}
+        aria-valuetext={`${momentAt(moment)}, core ${format.temperature(core)}`}
+        className="slider h-11 w-full"
+      />
       {chosen !== null && (
         <button type="button" className="text-push -mt-2 text-label" onClick={() => setChosen(null)}>
           Back to {momentAt(minutes)}
@@ -128,7 +167,10 @@ function depthField(outline: Outline): Field {
         const [ax, ay] = points[j] ?? [0, 0];
         const [bx, by] = points[i] ?? [0, 0];
         if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
-        const along = Math.max(0, Math.min(1, ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / Math.max(1e-9, (bx - ax) ** 2 + (by - ay) ** 2)));
+        const along = Math.max(
+          0,
+          Math.min(1, ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / Math.max(1e-9, (bx - ax) ** 2 + (by - ay) ** 2)),
+        );
         nearest = Math.min(nearest, Math.hypot(x - ax - along * (bx - ax), y - ay - along * (by - ay)));
       }
       depths[row * WIDTH + column] = inside ? nearest : -nearest;
@@ -138,7 +180,13 @@ function depthField(outline: Outline): Field {
   return { depths, deepest, deepX, deepY, centreX, centreY, scale };
 }
 
-function paint(context: CanvasRenderingContext2D, field: Field, positions: readonly number[], profile: readonly number[], lines: readonly number[]): void {
+function paint(
+  context: CanvasRenderingContext2D,
+  field: Field,
+  positions: readonly number[],
+  profile: readonly number[],
+  lines: readonly number[],
+): void {
   const shades = Array.from({ length: 257 }, (_, i) => temperatureRgb(temperatureAt(positions, profile, i / 256)));
   const image = context.createImageData(WIDTH * 2, HEIGHT * 2);
   for (let row = 0; row < HEIGHT * 2; row++) {
@@ -163,28 +211,47 @@ function sample(depths: Float32Array, x: number, y: number): number {
   const row = Math.max(0, Math.min(HEIGHT - 2, Math.floor(y)));
   const [u, v] = [Math.max(0, Math.min(1, x - column)), Math.max(0, Math.min(1, y - row))];
   const at = (r: number, c: number) => depths[r * WIDTH + c] ?? -1;
-  return (at(row, column) * (1 - u) + at(row, column + 1) * u) * (1 - v) + (at(row + 1, column) * (1 - u) + at(row + 1, column + 1) * u) * v;
+  return (
+    (at(row, column) * (1 - u) + at(row, column + 1) * u) * (1 - v) + (at(row + 1, column) * (1 - u) + at(row + 1, column + 1) * u) * v
+  );
 }
 
-type Isotherm = { text: string; depth: number; labelled: boolean; dark: boolean };
+type Isotherm = { text: string; depth: number; x: number; y: number; labelled: boolean; dark: boolean };
+
+/** Labels stand along this way from the deepest point outwards: up and to the left, clear of bones. */
+const LABEL_WAY = [-0.82, -0.57] as const;
 
 /** Round temperatures between surface and core, with the depth at which each lies; labels only where there is room. */
-function isotherms(section: Section, profile: readonly number[], deepest: number, format: Formatter): Isotherm[] {
+function isotherms(section: Section, profile: readonly number[], field: Field, format: Formatter): Isotherm[] {
   const core = profile[0] ?? 0;
   const surface = profile[profile.length - 1] ?? 0;
   const step = format.temperatureUnit === 'f' ? 20 : 10;
   const [low, high] = [format.toDegrees(Math.min(core, surface)), format.toDegrees(Math.max(core, surface))];
   const found: Isotherm[] = [];
-  let lastDepth = 2;
+  let last = { x: Infinity, y: Infinity };
   for (let level = Math.floor(high / step) * step; level > low + 0.15 * step; level -= step) {
     const celsius = format.fromDegrees(level);
-    const depth = depthOf(section.positions, profile, celsius) * deepest;
+    const depth = depthOf(section.positions, profile, celsius) * field.deepest;
     if (depth <= 1) continue;
-    const labelled = depth - lastDepth > LABEL_GAP * 0.72 && depth < deepest - 26;
-    if (labelled) lastDepth = depth;
-    found.push({ text: String(level), depth, labelled, dark: lightness(celsius) > 0.72 });
+    const place = along(field, depth);
+    const labelled =
+      depth > 5 &&
+      Math.hypot(place.x - last.x, place.y - last.y) > LABEL_GAP &&
+      Math.hypot(place.x - field.deepX, place.y - field.deepY) > 44;
+    if (labelled) last = place;
+    found.push({ text: String(level), depth, ...place, labelled, dark: lightness(celsius) > 0.72 });
   }
   return found;
+}
+
+/** Where the way of the labels leaves the given depth. */
+function along(field: Field, depth: number): { x: number; y: number } {
+  let [x, y] = [field.deepX, field.deepY];
+  while (sample(field.depths, x, y) > depth && x > 0 && y > 0) {
+    x += LABEL_WAY[0];
+    y += LABEL_WAY[1];
+  }
+  return { x, y };
 }
 
 /** Share of the way to the deepest point at which the profile first passes a temperature, coming from the surface. */

@@ -33,7 +33,11 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
   const left = 8;
   const x = scaleLinear([start, end], [left, width - 14]);
   const height = 12 + threads.length * (THREAD + GAP) + FOOT;
-  const marks = readable([start, ...all.filter((segment) => segment.tone === 'heat').flatMap((segment) => [segment.from, segment.to]), serve], x, narrow ? 46 : 56);
+  const marks = readable(
+    [start, ...all.filter((segment) => segment.tone === 'heat').flatMap((segment) => [segment.from, segment.to]), serve],
+    x,
+    narrow ? 46 : 56,
+  );
 
   return (
     <div ref={ref} className="w-full">
@@ -42,16 +46,38 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
           const y = 12 + dish * (THREAD + GAP);
           return (
             <g key={dish}>
-              <line x1={x(Math.min(...segments.map((s) => s.from)))} x2={width - 4} y1={y + THREAD / 2} y2={y + THREAD / 2} stroke="var(--ink)" strokeWidth="1.5" />
+              <line
+                x1={x(Math.min(...segments.map((s) => s.from)))}
+                x2={width - 4}
+                y1={y + THREAD / 2}
+                y2={y + THREAD / 2}
+                stroke="var(--ink)"
+                strokeWidth="1.5"
+              />
               {dish === 0 && <path d={`M ${width - 12} ${y + THREAD / 2 - 4} l 11 4 l -11 4 z`} fill="var(--ink)" />}
               {segments.map((segment) => {
                 const room = x(segment.to) - x(segment.from) - 2;
                 const words = fitting(segment, plan.dishes[dish]?.name ?? '', room);
                 return (
                   <g key={`${segment.tone}${segment.from}`}>
-                    <rect x={x(segment.from) + 1} y={y} width={Math.max(2, room)} height={THREAD} rx="5" fill={TONES[segment.tone].fill} stroke={TONES[segment.tone].line} strokeWidth="1.25" />
+                    <rect
+                      x={x(segment.from) + 1}
+                      y={y}
+                      width={Math.max(2, room)}
+                      height={THREAD}
+                      rx="5"
+                      fill={TONES[segment.tone].fill}
+                      stroke={TONES[segment.tone].line}
+                      strokeWidth="1.25"
+                    />
                     {words !== '' && (
-                      <text x={x(segment.from) + 1 + room / 2} y={y + THREAD / 2 + 4.5} textAnchor="middle" fontWeight="650" fill={TONES[segment.tone].text}>
+                      <text
+                        x={x(segment.from) + 1 + room / 2}
+                        y={y + THREAD / 2 + 4.5}
+                        textAnchor="middle"
+                        fontWeight="650"
+                        fill={TONES[segment.tone].text}
+                      >
                         {words}
                       </text>
                     )}
@@ -63,7 +89,14 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
           );
         })}
         {marks.map((mark) => (
-          <text key={mark} x={Math.min(width - 18, Math.max(18, x(mark)))} y={height - 5} textAnchor="middle" fill="var(--soft)" fontWeight={mark === serve ? 700 : 500}>
+          <text
+            key={mark}
+            x={Math.min(width - 18, Math.max(18, x(mark)))}
+            y={height - 5}
+            textAnchor="middle"
+            fill="var(--soft)"
+            fontWeight={mark === serve ? 700 : 500}
+          >
             {clock(mark, offset)}
           </text>
         ))}
@@ -126,5 +159,12 @@ function readable(times: number[], x: (time: number) => number, gap: number): nu
 
 function spoken(plan: Plan, threads: Segment[][]): string {
   const offset = offsetMinutes(plan.serve_at);
-  return plan.dishes.map((dish, i) => `${dish.name}: ${(threads[i] ?? []).map((segment) => `${segment.words} from ${clock(segment.from, offset)}`).join(', ')}`).join('. ') + `. Table at ${clock(plan.serve_at)}.`;
+  return (
+    plan.dishes
+      .map(
+        (dish, i) =>
+          `${dish.name}: ${(threads[i] ?? []).map((segment) => `${segment.words} from ${clock(segment.from, offset)}`).join(', ')}`,
+      )
+      .join('. ') + `. Table at ${clock(plan.serve_at)}.`
+  );
 }

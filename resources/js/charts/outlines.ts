@@ -19,13 +19,18 @@ function turned(radius: (angle: number) => Point | number): readonly Point[] {
   });
 }
 
-const bump = (angle: number, where: number, width: number) => Math.exp(-((Math.atan2(Math.sin(angle - where), Math.cos(angle - where)) / width) ** 2));
+const bump = (angle: number, where: number, width: number) =>
+  Math.exp(-((Math.atan2(Math.sin(angle - where), Math.cos(angle - where)) / width) ** 2));
 
 const OUTLINES = {
   /** Eye of the meat with its fat cap, the rib running out below. */
   rack: {
-    points: turned((a) => [1.34 * Math.cos(a) * (1 + 0.1 * bump(a, Math.PI, 0.7)), Math.sin(a) * (1 - 0.16 * bump(a, 0.9, 0.45)) - 0.06 * Math.cos(2 * a)]),
-    bones: 'M 1.05 0.62 C 1.3 0.35 1.62 0.05 1.72 -0.72 M 1.2 0.7 C 1.5 0.42 1.8 0.1 1.9 -0.68 M 1.05 0.62 C 1.0 0.72 1.12 0.8 1.2 0.7 M 1.72 -0.72 C 1.74 -0.82 1.92 -0.8 1.9 -0.68',
+    points: turned((a) => [
+      1.34 * Math.cos(a) * (1 + 0.1 * bump(a, Math.PI, 0.7)),
+      Math.sin(a) * (1 - 0.16 * bump(a, 0.9, 0.45)) - 0.06 * Math.cos(2 * a),
+    ]),
+    bones:
+      'M 1.05 0.62 C 1.3 0.35 1.62 0.05 1.72 -0.72 M 1.2 0.7 C 1.5 0.42 1.8 0.1 1.9 -0.68 M 1.05 0.62 C 1.0 0.72 1.12 0.8 1.2 0.7 M 1.72 -0.72 C 1.74 -0.82 1.92 -0.8 1.9 -0.68',
     string: '',
   },
   /** Across the breast: keel in the middle, the wings' sides falling away. */
@@ -48,17 +53,25 @@ const OUTLINES = {
     points: turned((a) => {
       const c = Math.cos(a);
       const s = Math.sin(a);
-      return [2.1 * Math.sign(c) * Math.abs(c) ** 0.75, Math.sign(s) * Math.abs(s) ** 0.85 * (1 - 0.16 * (c + 1) * 0.5 - 0.05 * Math.sin(3 * a))];
+      return [
+        2.1 * Math.sign(c) * Math.abs(c) ** 0.75,
+        Math.sign(s) * Math.abs(s) ** 0.85 * (1 - 0.16 * (c + 1) * 0.5 - 0.05 * Math.sin(3 * a)),
+      ];
     }),
     bones: '',
     string: '',
   },
   fish: {
     points: turned((a) => [0.92 * Math.cos(a) * (0.86 + 0.2 * Math.sin(a)), 1.35 * Math.sin(a) * (1 - 0.08 * bump(a, -Math.PI / 2, 0.35))]),
-    bones: 'M 0 -0.02 L 0 -1.05 M -0.09 0.06 a 0.09 0.09 0 1 0 0.18 0 a 0.09 0.09 0 1 0 -0.18 0 M -0.1 0.14 C -0.3 0.3 -0.42 0.6 -0.4 0.95 M 0.1 0.14 C 0.3 0.3 0.42 0.6 0.4 0.95',
+    bones:
+      'M 0 -0.02 L 0 -1.05 M -0.09 0.06 a 0.09 0.09 0 1 0 0.18 0 a 0.09 0.09 0 1 0 -0.18 0 M -0.1 0.14 C -0.3 0.3 -0.42 0.6 -0.4 0.95 M 0.1 0.14 C 0.3 0.3 0.42 0.6 0.4 0.95',
     string: '',
   },
-  root: { points: turned((a) => [1.14 * Math.cos(a) * (1 + 0.03 * Math.sin(3 * a)), Math.sin(a) * (1 + 0.03 * Math.cos(2 * a))]), bones: '', string: '' },
+  root: {
+    points: turned((a) => [1.14 * Math.cos(a) * (1 + 0.03 * Math.sin(3 * a)), Math.sin(a) * (1 + 0.03 * Math.cos(2 * a))]),
+    bones: '',
+    string: '',
+  },
 } satisfies Record<string, Outline>;
 
 const BY_CUT: readonly [RegExp, keyof typeof OUTLINES][] = [

@@ -11,7 +11,8 @@ import { at, clock, countdown, day, duration } from '../units/time';
 import { useUnits } from '../units/units';
 import { Past } from '../log/Past';
 
-const LAST = 3;
+const LAST = 5;
+const THEN = 5;
 
 /** What is on the fire and its next act; what is coming; what was learnt last. */
 export function Hearth() {
@@ -52,7 +53,11 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
               Plan a roast
             </Link>
           </div>
-          {coming.length === 0 ? <p className="text-soft">Nothing is planned.</p> : coming.map((roast) => <Coming key={roast.id} roast={roast} now={now} />)}
+          {coming.length === 0 ? (
+            <p className="text-soft">Nothing is planned.</p>
+          ) : (
+            coming.map((roast) => <Coming key={roast.id} roast={roast} now={now} />)
+          )}
         </section>
         <section className="opens" aria-label="Last debriefs">
           <div className="flex items-baseline justify-between">
@@ -61,7 +66,11 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
               The whole log
             </Link>
           </div>
-          {past.length === 0 ? <p className="text-soft">The first one comes with the first roast.</p> : past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)}
+          {past.length === 0 ? (
+            <p className="text-soft">The first one comes with the first roast.</p>
+          ) : (
+            past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)
+          )}
         </section>
       </div>
     </>
@@ -70,7 +79,7 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
 
 function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
   const format = useUnits();
-  const next = toDo(roast.plan)[0];
+  const [next, ...then] = toDo(roast.plan);
   const dish = roast.plan.dishes[mainDish(roast)];
   return (
     <section aria-label={titleOf(roast)}>
@@ -81,40 +90,60 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
           </Link>
         </h1>
         <p className="text-soft">
-          Table {day(roast.plan.serve_at, now)} at <strong className="text-ink">{clock(roast.plan.serve_at)}</strong> for {roast.plan.people}
+          Table {day(roast.plan.serve_at, now)} at <strong className="text-ink">{clock(roast.plan.serve_at)}</strong> for{' '}
+          {roast.plan.people}
         </p>
       </div>
       <div className="mt-2">
         <TimeSkewer plan={roast.plan} now={now} />
       </div>
-      <div className="opens mt-3 grid items-end gap-x-10 gap-y-5 md:grid-cols-[minmax(0,1fr)_auto_auto]">
-        {next !== undefined && (
-          <div>
-            <div className="label">
-              {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
+      <div className="opens mt-3 grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+        <div className="flex flex-wrap items-end gap-x-12 gap-y-4">
+          {next !== undefined && (
+            <div className="w-full">
+              <div className="label">
+                {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
+              </div>
+              <div className="wide text-[2rem] leading-[1.05] md:text-[3rem]">{next.title}</div>
+              <p className="mt-1.5 text-soft">
+                <Prose>{next.detail}</Prose>
+              </p>
             </div>
-            <div className="wide text-[2rem] leading-[1.05] md:text-[3rem]">{next.title}</div>
-            <p className="mt-1.5 text-soft">
-              <Prose>{next.detail}</Prose>
-            </p>
-          </div>
-        )}
-        {next !== undefined && (
-          <div>
-            <div className="label">{at(next.at) < now ? 'late by' : 'in'}</div>
-            <div className="wide text-[3rem] leading-none text-ember md:text-[4.25rem]">{countdown(at(next.at) - now)}</div>
-          </div>
-        )}
-        {dish?.live != null && (
-          <div>
-            <div className="label">{dish.name}, core</div>
-            <div className="wide text-[3rem] leading-none md:text-[4.25rem]">{format.degrees(dish.live.core_now_c.likely)}</div>
-          </div>
-        )}
+          )}
+          {next !== undefined && (
+            <div>
+              <div className="label">{at(next.at) < now ? 'late by' : 'in'}</div>
+              <div className="wide text-[3rem] leading-none text-ember md:text-[4.25rem]">{countdown(at(next.at) - now)}</div>
+            </div>
+          )}
+          {dish?.live != null && (
+            <div>
+              <div className="label">{dish.name}, core</div>
+              <div className="wide text-[3rem] leading-none md:text-[4.25rem]">{format.degrees(dish.live.core_now_c.likely)}</div>
+            </div>
+          )}
+          <Link
+            to={`/roasts/${roast.id}/${roast.status === 'resting' ? 'table' : 'live'}`}
+            className="push push-main min-h-14 w-full px-8 sm:ml-auto sm:w-auto"
+          >
+            {roast.status === 'resting' ? 'To the table' : 'To the fire'}
+          </Link>
+        </div>
+        <div>
+          <div className="label">Then</div>
+          <ol>
+            {then.slice(0, THEN).map((entry) => (
+              <li key={entry.id} className="flex min-h-10 items-center gap-4 border-b border-hair">
+                <span className="w-12 font-bold">{clock(entry.at)}</span>
+                <span className="min-w-0 truncate">{entry.title}</span>
+              </li>
+            ))}
+            <li className="flex min-h-10 items-center gap-4">
+              <span className="w-12 font-bold">{clock(roast.plan.serve_at)}</span> Table
+            </li>
+          </ol>
+        </div>
       </div>
-      <Link to={`/roasts/${roast.id}/${roast.status === 'resting' ? 'table' : 'live'}`} className="push push-main mt-4 min-h-14 w-full px-8 md:w-auto">
-        {roast.status === 'resting' ? 'To the table' : 'To the fire'}
-      </Link>
     </section>
   );
 }
@@ -123,7 +152,10 @@ function Coming({ roast, now }: { roast: RoastSummary; now: number }) {
   const first = roast.plan.run_sheet.find((entry) => !entry.done);
   const late = roast.plan.too_late && at(roast.plan.earliest_serve_at) > at(roast.plan.serve_at);
   return (
-    <Link to={`/roasts/${roast.id}/sheet`} className="flex items-center justify-between gap-4 border-t border-hair py-2.5 first-of-type:border-0 hover:text-ember">
+    <Link
+      to={`/roasts/${roast.id}/sheet`}
+      className="flex items-center justify-between gap-4 border-t border-hair py-2.5 first-of-type:border-0 hover:text-ember"
+    >
       <span className="min-w-0">
         <span className="block text-[1.0625rem] font-bold">{titleOf(roast)}</span>
         <span className="label block">
@@ -133,7 +165,11 @@ function Coming({ roast, now }: { roast: RoastSummary; now: number }) {
       {first !== undefined && (
         <span className="shrink-0 text-right">
           <span className="wide block text-xl">{late ? <span className="text-ember">too near</span> : clock(first.at)}</span>
-          <span className="label block">{late ? 'move the table' : `starts ${day(first.at, now)}${at(first.at) - now < 12 * 3_600_000 && at(first.at) > now ? `, in ${duration((at(first.at) - now) / 60_000)}` : ''}`}</span>
+          <span className="label block">
+            {late
+              ? 'move the table'
+              : `starts ${day(first.at, now)}${at(first.at) - now < 12 * 3_600_000 && at(first.at) > now ? `, in ${duration((at(first.at) - now) / 60_000)}` : ''}`}
+          </span>
         </span>
       )}
     </Link>

@@ -14,7 +14,8 @@ import { Past } from './Past';
 export function Log() {
   const roasts = useRoasts();
   const now = useNow(60_000);
-  const past = roasts.data?.filter((roast) => roast.status === 'done' || (roast.status === 'planned' && at(roast.plan.serve_at) <= now)) ?? [];
+  const past =
+    roasts.data?.filter((roast) => roast.status === 'done' || (roast.status === 'planned' && at(roast.plan.serve_at) <= now)) ?? [];
   return (
     <Frame>
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -25,7 +26,11 @@ export function Log() {
       {roasts.isError && roasts.data === undefined && <Trouble error={roasts.error} retry={() => void roasts.refetch()} />}
       {roasts.data !== undefined && (
         <section className="opens mt-3" aria-label="Past roasts">
-          {past.length === 0 ? <p className="py-3 text-soft">No roast has been finished yet. It comes here when it has been carved.</p> : past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)}
+          {past.length === 0 ? (
+            <p className="py-3 text-soft">No roast has been finished yet. It comes here when it has been carved.</p>
+          ) : (
+            past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)
+          )}
         </section>
       )}
     </Frame>
@@ -44,7 +49,11 @@ function Import() {
       void cache.invalidateQueries({ queryKey: keys.roasts });
       void navigate(`/roasts/${roast.id}/food`);
     } catch (error) {
-      setWrong(error instanceof Refused ? Object.entries(error.errors).map(([path, messages]) => `${path}: ${messages.join(' ')}`) : [(error as Error).message]);
+      setWrong(
+        error instanceof Refused
+          ? Object.entries(error.errors).map(([path, messages]) => `${path}: ${messages.join(' ')}`)
+          : [(error as Error).message],
+      );
     }
   };
   return (

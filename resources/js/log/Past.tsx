@@ -9,7 +9,10 @@ export function Past({ roast, now }: { roast: RoastSummary; now: number }) {
   const took = main?.on_at != null && main.pulled_at !== null ? (at(main.pulled_at) - at(main.on_at)) / 60_000 : null;
   const off = took === null || main === undefined ? null : took - main.cook_minutes.likely;
   return (
-    <Link to={`/roasts/${roast.id}/${roast.status === 'done' ? 'debrief' : 'sheet'}`} className="flex items-center justify-between gap-4 border-t border-hair py-2.5 first-of-type:border-0 hover:text-ember">
+    <Link
+      to={`/roasts/${roast.id}/${roast.status === 'done' ? 'debrief' : 'sheet'}`}
+      className="flex items-center justify-between gap-4 border-t border-hair py-2.5 first-of-type:border-0 hover:text-ember"
+    >
       <span className="min-w-0">
         <span className="block text-[1.0625rem] font-bold">{titleOf(roast)}</span>
         <span className="label block">
@@ -18,7 +21,9 @@ export function Past({ roast, now }: { roast: RoastSummary; now: number }) {
       </span>
       <span className="shrink-0 text-right">
         <span className="wide block text-xl">{took === null ? '–' : duration(took)}</span>
-        <span className="label block">{off === null ? 'not cooked' : Math.abs(off) < 8 ? 'as planned' : `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`}</span>
+        <span className="label block">
+          {off === null ? 'not cooked' : Math.abs(off) < 8 ? 'as planned' : `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`}
+        </span>
       </span>
     </Link>
   );

@@ -40,7 +40,9 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
     return (
       <section className="opens mb-8">
         <h2 className="text-lg">{dish.name}</h2>
-        <p className="mt-1 text-soft">{dish.status === 'waiting' ? 'Not on yet.' : 'Still on the heat.'} The debrief comes once it was pulled.</p>
+        <p className="mt-1 text-soft">
+          {dish.status === 'waiting' ? 'Not on yet.' : 'Still on the heat.'} The debrief comes once it was pulled.
+        </p>
       </section>
     );
   }
@@ -89,12 +91,17 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
             pictures={dish.pictures}
             startAt={on}
             offset={offsetMinutes(roast.plan.serve_at)}
-            now={dish.pictures.curve.minutes.at(-1) ?? 0}
+            now={Infinity}
+            planned={roast.debrief.planned_curves[index] ?? null}
             pull={{ minutes: dish.live.cook_minutes.likely, celsius: dish.live.pull_c, done: true }}
             target={dish.target_c}
             safe={dish.safe_c}
-            readings={roast.readings.filter((reading) => reading.dish === index && reading.place !== 'cooker').map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
-            lifts={roast.events.filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind)).map((event) => (at(event.at) - on) / 60_000)}
+            readings={roast.readings
+              .filter((reading) => reading.dish === index && reading.place !== 'cooker')
+              .map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
+            lifts={roast.events
+              .filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind))
+              .map((event) => (at(event.at) - on) / 60_000)}
             minHeight={280}
           />
         </div>
@@ -111,9 +118,21 @@ function Note({ roast }: { roast: Roast }) {
       <h2 className="text-lg">
         <label htmlFor="debrief-note">What to change next time</label>
       </h2>
-      <textarea id="debrief-note" className="field mt-2 py-2 font-normal" rows={6} maxLength={2000} value={note} onChange={(event) => setNote(event.target.value)} />
+      <textarea
+        id="debrief-note"
+        className="field mt-2 py-2 font-normal"
+        rows={6}
+        maxLength={2000}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
       <div className="mt-2 flex items-center gap-3">
-        <button type="button" className="push push-main" disabled={keep.isPending || note === roast.debrief.note} onClick={() => keep.mutate(note)}>
+        <button
+          type="button"
+          className="push push-main"
+          disabled={keep.isPending || note === roast.debrief.note}
+          onClick={() => keep.mutate(note)}
+        >
           Keep the note
         </button>
         {keep.isSuccess && note === roast.debrief.note && <span className="label">Kept at {clock(roast.now)}</span>}
@@ -124,7 +143,9 @@ function Note({ roast }: { roast: Roast }) {
 }
 
 function ReadingsImport({ roast }: { roast: Roast }) {
-  const add = useRoastChange<File>(async (file) => call<Roast>('POST', `/api/roasts/${roast.id}/readings.csv`, await file.text(), 'text/csv'));
+  const add = useRoastChange<File>(async (file) =>
+    call<Roast>('POST', `/api/roasts/${roast.id}/readings.csv`, await file.text(), 'text/csv'),
+  );
   return (
     <>
       <label className="push cursor-pointer focus-within:outline-3 focus-within:outline-water">

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useState } from 'react';
-import type { Plan, PlannedDish } from '../api/types';
+import type { FollowedDish, Plan, PlannedDish } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { HeatSection } from '../charts/HeatSection';
 import { Answer } from '../ui/Answer';
@@ -21,7 +21,12 @@ export function Food({ plan, stale }: { plan: Plan; stale: boolean }) {
     <section aria-live="polite" className={clsx('transition-opacity', stale && 'opacity-45')}>
       {plan.dishes.length > 1 && (
         <div className="mb-3">
-          <Segments label="Dish" value={String(index)} options={plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))} onChange={(id) => setChosen(Number(id))} />
+          <Segments
+            label="Dish"
+            value={String(index)}
+            options={plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))}
+            onChange={(id) => setChosen(Number(id))}
+          />
         </div>
       )}
       <DishAnswers plan={plan} dish={dish} index={index} />
@@ -29,12 +34,15 @@ export function Food({ plan, stale }: { plan: Plan; stale: boolean }) {
   );
 }
 
-function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish; index: number }) {
+function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | FollowedDish; index: number }) {
   const format = useUnits();
   const offset = offsetMinutes(plan.serve_at);
   const on = entryAt(plan, index, 'on') ?? at(plan.serve_at);
   const time = (minutes: number) => clock(on + minutes * 60_000, offset);
-  const { cook_minutes: cook } = dish;
+  // Once it is on, the readings know better than the plan.
+  const live = 'live' in dish ? dish.live : null;
+  const cook = live?.cook_minutes ?? dish.cook_minutes;
+  const pullC = live?.pull_c ?? dish.pull_c;
   const [least, most] = [dish.feeds.least, dish.feeds.most];
   return (
     <>
@@ -49,11 +57,11 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish; ind
         </Answer>
         <Answer label="Pull at" tone="ember" remark={`${time(cook.low)} to ${time(cook.high)}`}>
           <Why of="pull_c" workings={dish.workings}>
-            {format.degrees(dish.pull_c)}
+            {format.degrees(pullC)}
           </Why>
         </Answer>
         <Answer label="Coasts to" tone="water" remark={dish.doneness.toLowerCase()}>
-          {format.degrees(dish.peak_c)}
+          {format.degrees(live?.peak_c ?? dish.peak_c)}
         </Answer>
         <Answer label="Feeds" remark={`${plan.people} at the table`}>
           {least === most ? least : `${least}–${most}`}
@@ -71,7 +79,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish; ind
             startAt={on}
             offset={offset}
             now={null}
-            pull={{ minutes: cook.likely, celsius: dish.pull_c, done: false }}
+            pull={{ minutes: cook.likely, celsius: pullC, done: live !== null && cook.low === cook.high }}
             target={dish.target_c}
             safe={dish.safe_c}
             stages={dish.stages.slice(1).map((stage) => ({ minutes: stage.from_minutes, name: stage.cooker_name }))}
@@ -91,7 +99,9 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish; ind
             'no rule for this'
           ) : (
             <Why of="rule_minutes" workings={dish.workings}>
-              {dish.rule.least_minutes === dish.rule.most_minutes ? duration(dish.rule.least_minutes) : `${duration(dish.rule.least_minutes)} to ${duration(dish.rule.most_minutes)}`}
+              {dish.rule.least_minutes === dish.rule.most_minutes
+                ? duration(dish.rule.least_minutes)
+                : `${duration(dish.rule.least_minutes)} to ${duration(dish.rule.most_minutes)}`}
             </Why>
           )}
         </Line>
@@ -111,7 +121,9 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish; ind
           </Line>
         )}
         <Line label="Thickness the heat sees">{format.length(2 * dish.shape.half_thickness_cm)}</Line>
-        {dish.temper_minutes !== null && dish.temper_minutes > 0 && <Line label="Out of the cold before that">{duration(dish.temper_minutes)}</Line>}
+        {dish.temper_minutes !== null && dish.temper_minutes > 0 && (
+          <Line label="Out of the cold before that">{duration(dish.temper_minutes)}</Line>
+        )}
       </dl>
     </>
   );

@@ -7,7 +7,17 @@ const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as c
 const LONGEST = 5;
 
 type Place = { id: string; name: string };
-type Props = { open: boolean; onClose: () => void; dish: string; places: readonly Place[]; place: string; onPlace: (id: string) => void; onSave: (celsius: number) => void; error: string; busy: boolean };
+type Props = {
+  open: boolean;
+  onClose: () => void;
+  dish: string;
+  places: readonly Place[];
+  place: string;
+  onPlace: (id: string) => void;
+  onSave: (celsius: number) => void;
+  error: string;
+  busy: boolean;
+};
 
 /** A keypad that fits a thumb: temperature and place, one tap to log it. */
 export function Keypad({ open, onClose, dish, places, place, onPlace, onSave, error, busy }: Props) {
@@ -23,7 +33,8 @@ function Pad({ places, place, onPlace, onSave, error, busy }: Omit<Props, 'open'
   const [typed, setTyped] = useState('');
   const value = Number(typed);
   const sound = typed !== '' && Number.isFinite(value);
-  const press = (key: string) => setTyped((old) => (key === '⌫' ? old.slice(0, -1) : key === '.' && old.includes('.') ? old : old.length >= LONGEST ? old : old + key));
+  const press = (key: string) =>
+    setTyped((old) => (key === '⌫' ? old.slice(0, -1) : key === '.' && old.includes('.') ? old : old.length >= LONGEST ? old : old + key));
   const save = () => {
     if (sound && !busy) onSave(format.fromDegrees(value));
   };
@@ -50,7 +61,13 @@ function Pad({ places, place, onPlace, onSave, error, busy }: Omit<Props, 'open'
       <Segments label="Place" value={place} options={places} onChange={onPlace} />
       <div className="grid grid-cols-3 gap-2">
         {KEYS.map((key) => (
-          <button key={key} type="button" className="push min-h-14 text-2xl" aria-label={key === '⌫' ? 'Delete the last digit' : key === '.' ? 'Point' : undefined} onClick={() => press(key)}>
+          <button
+            key={key}
+            type="button"
+            className="push min-h-14 text-2xl"
+            aria-label={key === '⌫' ? 'Delete the last digit' : key === '.' ? 'Point' : undefined}
+            onClick={() => press(key)}
+          >
             {key}
           </button>
         ))}

@@ -35,7 +35,10 @@ export function Live({ roast }: { roast: Roast }) {
   const history = logged(roast);
   const offset = offsetMinutes(roast.plan.serve_at);
   const birds = dish?.kind === 'poultry' && !/breast|legs/.test(dish.cut);
-  const places = (birds ? BIRD_PLACES : JOINT_PLACES).map((id) => ({ id, name: reference.data?.places.find((one) => one.id === id)?.name ?? id }));
+  const places = (birds ? BIRD_PLACES : JOINT_PLACES).map((id) => ({
+    id,
+    name: reference.data?.places.find((one) => one.id === id)?.name ?? id,
+  }));
   const usualPlace = places[0]?.id ?? 'core';
 
   const did = (kind: EventKind) => {
@@ -49,7 +52,16 @@ export function Live({ roast }: { roast: Roast }) {
     const last = history[0];
     if (last !== undefined) log.undo.mutate({ what: last.what, id: last.id });
   };
-  useKeys({ r: () => setSheet('reading'), b: () => did('basted'), t: () => did('turned'), f: () => did('fuel'), l: () => did('lid'), n: () => setSheet('note'), u: undoLast, d: doNext });
+  useKeys({
+    r: () => setSheet('reading'),
+    b: () => did('basted'),
+    t: () => did('turned'),
+    f: () => did('fuel'),
+    l: () => did('lid'),
+    n: () => setSheet('note'),
+    u: undoLast,
+    d: doNext,
+  });
   if (dish === undefined) return null;
   const trouble = log.act.error ?? log.undo.error;
 
@@ -57,25 +69,34 @@ export function Live({ roast }: { roast: Roast }) {
     <>
       {roast.plan.dishes.length > 1 && (
         <div className="mb-3">
-          <Segments label="Dish" value={String(index)} options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name, note: <DishNote dish={one} roast={roast} index={i} /> }))} onChange={(id) => setChosen(Number(id))} />
+          <Segments
+            label="Dish"
+            value={String(index)}
+            options={roast.plan.dishes.map((one, i) => ({
+              id: String(i),
+              name: one.name,
+              note: <DishNote dish={one} roast={roast} index={i} />,
+            }))}
+            inline
+            onChange={(id) => setChosen(Number(id))}
+          />
         </div>
       )}
-      <div className="grid gap-x-7 gap-y-6 lg:grid-cols-[19rem_minmax(0,1fr)] xl:grid-cols-[19rem_minmax(0,1fr)_17rem]">
-        <section className="opens order-2 lg:order-1" aria-label="What to do">
+      <div className="live-grid grid gap-x-7 gap-y-5">
+        <section className="opens [grid-area:next]" aria-label="What to do">
           {next === undefined ? (
             <p className="wide text-2xl">Nothing left to do.</p>
           ) : (
             <>
               <div className="flex items-baseline justify-between">
-                <span className="label">{at(next.at) < now ? 'Due' : 'Next'}</span>
-                <span className="label">{clock(next.at)}</span>
+                <span className="label">
+                  {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
+                </span>
+                <span className="label">{at(next.at) < now ? 'late by' : 'in'}</span>
               </div>
               <div className="flex items-baseline justify-between gap-3">
                 <h2 className="text-[1.625rem] leading-8">{next.title}</h2>
-                <span className="wide text-[1.625rem] text-ember">
-                  {at(next.at) < now && <span className="text-label">late </span>}
-                  {countdown(at(next.at) - now)}
-                </span>
+                <span className="wide text-[1.625rem] text-ember">{countdown(at(next.at) - now)}</span>
               </div>
               <p className="mt-1 text-soft">
                 <Prose>{next.detail}</Prose>
@@ -88,7 +109,9 @@ export function Live({ roast }: { roast: Roast }) {
                   <li key={entry.id} className="flex min-h-9 items-center gap-3 border-t border-hair">
                     <span className="w-12 font-bold">{clock(entry.at)}</span>
                     <span className="min-w-0 flex-1 truncate">{entry.title}</span>
-                    {entry.earliest !== null && entry.latest !== null && <span className="label">{`±${Math.round((at(entry.latest) - at(entry.earliest)) / 120_000)} min`}</span>}
+                    {entry.earliest !== null && entry.latest !== null && (
+                      <span className="label">{`±${Math.round((at(entry.latest) - at(entry.earliest)) / 120_000)} min`}</span>
+                    )}
                   </li>
                 ))}
                 <li className="flex min-h-9 items-center gap-3 border-t border-hair">
@@ -101,12 +124,14 @@ export function Live({ roast }: { roast: Roast }) {
           )}
         </section>
 
-        <section className="opens order-1 min-w-0 lg:order-2" aria-label={`${dish.name}, now`}>
+        <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
-          <Curve roast={roast} dish={dish} index={index} now={now} />
         </section>
+        <div className="min-w-0 [grid-area:curve]">
+          <Curve roast={roast} dish={dish} index={index} now={now} />
+        </div>
 
-        <section className="order-3 grid content-start gap-4 sm:grid-cols-2 lg:col-span-2 xl:col-span-1 xl:grid-cols-1" aria-label="Log">
+        <section className="grid content-start gap-4 [grid-area:log] sm:grid-cols-2 xl:grid-cols-1" aria-label="Log">
           <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 sm:static sm:border-0 sm:p-0">
             <button type="button" className="push push-main min-h-16 w-full justify-between text-lg" onClick={() => setSheet('reading')}>
               Take a reading <Key>R</Key>
@@ -128,7 +153,13 @@ export function Live({ roast }: { roast: Roast }) {
           <History roast={roast} onUndo={(what, id) => log.undo.mutate({ what, id })} />
           {dish.live !== null && dish.on_at !== null && dish.pictures !== undefined && (
             <div className="sm:col-span-2 xl:col-span-1">
-              <HeatSection section={dish.pictures.section} cut={dish.cut} kind={dish.kind} minutes={(now - at(dish.on_at)) / 60_000} momentAt={(minutes) => clock(at(dish.on_at ?? '') + minutes * 60_000, offset)} />
+              <HeatSection
+                section={dish.pictures.section}
+                cut={dish.cut}
+                kind={dish.kind}
+                minutes={(now - at(dish.on_at)) / 60_000}
+                momentAt={(minutes) => clock(at(dish.on_at ?? '') + minutes * 60_000, offset)}
+              />
             </div>
           )}
         </section>
@@ -144,7 +175,11 @@ export function Live({ roast }: { roast: Roast }) {
         error={log.read.error instanceof Refused ? Object.values(log.read.error.errors).flat().join(' ') : ''}
         onSave={(celsius) => log.read.mutate({ dish: index, place: place ?? usualPlace, celsius }, { onSuccess: () => setSheet(null) })}
       />
-      <NoteSheet open={sheet === 'note'} onClose={() => setSheet(null)} onSave={(note) => log.act.mutate({ kind: 'note', dish: index, note }, { onSuccess: () => setSheet(null) })} />
+      <NoteSheet
+        open={sheet === 'note'}
+        onClose={() => setSheet(null)}
+        onSave={(note) => log.act.mutate({ kind: 'note', dish: index, note }, { onSuccess: () => setSheet(null) })}
+      />
     </>
   );
 }
@@ -181,7 +216,7 @@ function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish
   }
   const pulled = dish.pulled_at !== null;
   return (
-    <div className="flex flex-wrap items-end gap-x-9 gap-y-3">
+    <div className="flex flex-wrap items-end gap-x-7 gap-y-3">
       <div>
         <div className="label">Core, coldest point</div>
         <div className="wide text-[4.25rem] leading-[0.95] sm:text-yard">{format.degrees(live.core_now_c.likely, 0)}</div>
@@ -189,7 +224,11 @@ function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish
           {latestWords(roast.readings, index, now)}, {format.degrees(live.core_now_c.low)} to {format.degrees(live.core_now_c.high)}
         </div>
       </div>
-      <Answer label={pulled ? 'Came off' : 'Off the heat'} tone={pulled ? 'ink' : 'ember'} remark={pulled ? `at ${format.degrees(live.pull_c)}` : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}, eight in ten`}>
+      <Answer
+        label={pulled ? 'Came off' : 'Off the heat'}
+        tone={pulled ? 'ink' : 'ember'}
+        remark={pulled ? `at ${format.degrees(live.pull_c)}` : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`}
+      >
         {clock(live.pull_at.likely)}
       </Answer>
       {!pulled && (
@@ -209,7 +248,7 @@ function drift(factor: number, counted: number): ReactNode {
   if (counted < 2) return 'as planned so far';
   const off = Math.round(100 * (factor - 1));
   if (Math.abs(off) < 6) return 'heat as planned';
-  return `${Math.abs(off)} % ${off < 0 ? 'less' : 'more'} heat than planned`;
+  return `${Math.abs(off)} % ${off < 0 ? 'less' : 'more'} heat`;
 }
 
 function latestWords(readings: readonly Reading[], dish: number, now: number): string {
@@ -226,18 +265,28 @@ function Curve({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; 
   const since = (iso: string) => (at(iso) - on) / 60_000;
   const live = dish.live;
   return (
-    <div className="mt-4 h-[300px] lg:h-[clamp(300px,calc(100dvh-345px),620px)]">
+    <div className="h-[300px] lg:h-[clamp(300px,calc(100dvh-410px),620px)]">
       <CoreCurve
         pictures={dish.pictures}
         startAt={on}
         offset={offsetMinutes(roast.plan.serve_at)}
         now={live === null ? null : (now - on) / 60_000}
-        pull={{ minutes: live?.cook_minutes.likely ?? dish.cook_minutes.likely, celsius: live?.pull_c ?? dish.pull_c, done: dish.pulled_at !== null }}
+        pull={{
+          minutes: live?.cook_minutes.likely ?? dish.cook_minutes.likely,
+          celsius: live?.pull_c ?? dish.pull_c,
+          done: dish.pulled_at !== null,
+        }}
         target={dish.target_c}
         safe={dish.safe_c}
-        stages={dish.stages.slice(1).map((stage, i) => ({ minutes: ((entryById(roast, `d${index}.stage.${i + 1}`) ?? on) - on) / 60_000, name: stage.cooker_name }))}
-        readings={roast.readings.filter((reading) => reading.dish === index && reading.place !== 'cooker').map((reading) => ({ minutes: since(reading.at), celsius: reading.celsius, counts: reading.counts }))}
-        lifts={roast.events.filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind)).map((event) => since(event.at))}
+        stages={dish.stages
+          .slice(1)
+          .map((stage, i) => ({ minutes: ((entryById(roast, `d${index}.stage.${i + 1}`) ?? on) - on) / 60_000, name: stage.cooker_name }))}
+        readings={roast.readings
+          .filter((reading) => reading.dish === index && reading.place !== 'cooker')
+          .map((reading) => ({ minutes: since(reading.at), celsius: reading.celsius, counts: reading.counts }))}
+        lifts={roast.events
+          .filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind))
+          .map((event) => since(event.at))}
         minHeight={300}
       />
     </div>
@@ -271,7 +320,7 @@ function Key({ children }: { children: string }) {
   );
 }
 
-const SHOWN = 5;
+const SHOWN = 2;
 
 function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readings' | 'events', id: string) => void }) {
   const format = useUnits();
@@ -288,8 +337,15 @@ function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readings' | 
               {line.words}
               {!line.counts && <span className="text-ember"> · left out</span>}
             </span>
-            {line.celsius !== null && <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>{format.degrees(line.celsius, 1)}</span>}
-            <button type="button" className="-mr-2 min-h-9 min-w-9 text-soft hover:text-ember" aria-label={`Undo ${line.words} at ${clock(line.at)}`} onClick={() => onUndo(line.what, line.id)}>
+            {line.celsius !== null && (
+              <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>{format.degrees(line.celsius, 1)}</span>
+            )}
+            <button
+              type="button"
+              className="-mr-2 min-h-9 min-w-9 text-soft hover:text-ember"
+              aria-label={`Undo ${line.words} at ${clock(line.at)}`}
+              onClick={() => onUndo(line.what, line.id)}
+            >
               ✕
             </button>
           </li>
@@ -319,7 +375,14 @@ function NoteSheet({ open, onClose, onSave }: { open: boolean; onClose: () => vo
         <label htmlFor="note" className="label">
           What happened
         </label>
-        <textarea id="note" className="field mt-1 py-2" rows={3} maxLength={500} value={note} onChange={(event) => setNote(event.target.value)} />
+        <textarea
+          id="note"
+          className="field mt-1 py-2"
+          rows={3}
+          maxLength={500}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+        />
         <button type="submit" className="push push-main mt-3 w-full" disabled={note.trim() === ''}>
           Log it
         </button>

@@ -8,6 +8,9 @@ import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
+import { clock, offsetMinutes } from '../units/time';
+import { useUnits } from '../units/units';
+import { entryAt } from './acts';
 import { TooLate } from './TooLate';
 import { newDraft, toFile, type Draft } from './draft';
 import { Planner } from './Planner';
@@ -32,6 +35,7 @@ function Writing({ start }: { start: Draft }) {
   const cache = useQueryClient();
   const navigate = useNavigate();
   const now = useNow(30_000);
+  const format = useUnits();
 
   const keep = async () => {
     setBusy(true);
@@ -70,7 +74,12 @@ function Writing({ start }: { start: Draft }) {
               </p>
             )}
             <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
-              <button type="button" className="push push-main w-full md:w-auto md:px-6" disabled={busy || !sound} onClick={() => void keep()}>
+              <button
+                type="button"
+                className="push push-main w-full md:w-auto md:px-6"
+                disabled={busy || !sound}
+                onClick={() => void keep()}
+              >
                 Keep this roast
               </button>
             </div>
@@ -79,4 +88,8 @@ function Writing({ start }: { start: Draft }) {
       />
     </>
   );
+}
+
+function Figure({ children }: { children: string }) {
+  return <span className="wide text-lg text-ember">{children}</span>;
 }

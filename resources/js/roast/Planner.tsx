@@ -40,7 +40,9 @@ export function Planner({ draft, onChange, locked, plan, changed, saveErrors, ac
       <div className="min-w-0 lg:sticky lg:top-3 lg:self-start">
         <div className="mb-4">{actions(answer, sound)}</div>
         {errors.file !== undefined && <p className="mb-3 font-semibold text-ember">{errors.file.join(' ')}</p>}
-        {preview.error !== null && !(preview.error instanceof Refused) && <Trouble error={preview.error} retry={() => void preview.refetch()} />}
+        {preview.error !== null && !(preview.error instanceof Refused) && (
+          <Trouble error={preview.error} retry={() => void preview.refetch()} />
+        )}
         {answer === null ? <Loading what="the answer" /> : <Food plan={answer} stale={!sound} />}
       </div>
     </div>

@@ -39,7 +39,13 @@ export function RoastPage() {
     <ul className="flex">
       {VIEWS.map((one) => (
         <li key={one.id} className="flex-1">
-          <NavLink to={`/roasts/${id}/${one.id}`} className={clsx('flex min-h-14 items-center justify-center border-t-[3px] text-[0.875rem] font-semibold', shown === one.id ? 'border-ember text-ink' : 'border-transparent text-soft')}>
+          <NavLink
+            to={`/roasts/${id}/${one.id}`}
+            className={clsx(
+              'flex min-h-14 items-center justify-center border-t-[3px] text-[0.875rem] font-semibold',
+              shown === one.id ? 'border-ember text-ink' : 'border-transparent text-soft',
+            )}
+          >
             {'short' in one ? one.short : one.name}
           </NavLink>
         </li>
@@ -50,7 +56,10 @@ export function RoastPage() {
     <Frame bar={bar}>
       {roast.isPending && <Loading what="the roast" />}
       {roast.data === undefined && roast.isError && (
-        <Trouble error={roast.error} retry={roast.error instanceof Failed && roast.error.status === 404 ? undefined : () => void roast.refetch()}>
+        <Trouble
+          error={roast.error}
+          retry={roast.error instanceof Failed && roast.error.status === 404 ? undefined : () => void roast.refetch()}
+        >
           <Link to="/" className="push">
             To the hearth
           </Link>
@@ -77,13 +86,20 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
         </Link>
         <h1 className="w-full text-[1.375rem] leading-tight md:w-auto md:text-[1.625rem]">{titleOf(roast)}</h1>
         <p className="text-soft">
-          Table {day(roast.plan.serve_at, now)} at <strong className="text-ink">{clock(roast.plan.serve_at)}</strong> for {roast.plan.people}
+          Table {day(roast.plan.serve_at, now)} at <strong className="text-ink">{clock(roast.plan.serve_at)}</strong> for{' '}
+          {roast.plan.people}
         </p>
         <nav aria-label="Views" className="no-print ml-auto hidden md:block">
           <ul className="flex gap-5">
             {VIEWS.map((one) => (
               <li key={one.id}>
-                <NavLink to={`/roasts/${roast.id}/${one.id}`} className={clsx('block min-h-11 border-b-[3px] pt-2.5 font-semibold', shown === one.id ? 'border-ember text-ink' : 'border-transparent text-soft hover:text-ink')}>
+                <NavLink
+                  to={`/roasts/${roast.id}/${one.id}`}
+                  className={clsx(
+                    'block min-h-11 border-b-[3px] pt-2.5 font-semibold',
+                    shown === one.id ? 'border-ember text-ink' : 'border-transparent text-soft hover:text-ink',
+                  )}
+                >
                   {one.name}
                 </NavLink>
               </li>
@@ -154,8 +170,12 @@ function Editing({ roast, now }: { roast: Roast; now: number }) {
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}
-            {plan !== null && sound && roast.status === 'planned' && <TooLate plan={plan} now={now} onMove={(serve_at) => setDraft({ ...(draft ?? toDraft(roast.file)), serve_at })} />}
-            {draft !== null && Object.keys(errors).length > 0 && <p className="font-semibold text-ember">{Object.values(errors).flat().join(' ')}</p>}
+            {plan !== null && sound && roast.status === 'planned' && (
+              <TooLate plan={plan} now={now} onMove={(serve_at) => setDraft({ ...(draft ?? toDraft(roast.file)), serve_at })} />
+            )}
+            {draft !== null && Object.keys(errors).length > 0 && (
+              <p className="font-semibold text-ember">{Object.values(errors).flat().join(' ')}</p>
+            )}
             {trouble !== '' && (
               <p role="alert" className="font-semibold text-ember">
                 {trouble}

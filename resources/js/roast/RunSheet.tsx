@@ -7,7 +7,16 @@ import { eventFor } from './acts';
 import { TooLate } from './TooLate';
 import { useLogging } from './useLogging';
 
-const RULES: Partial<Record<Entry['act'], string>> = { light: 'bg-straw', preheat: 'bg-straw', on: 'bg-ember', stage: 'bg-ember', pull: 'bg-ember', rest: 'bg-water', carve: 'bg-herb', serve: 'bg-ink' };
+const RULES: Partial<Record<Entry['act'], string>> = {
+  light: 'bg-straw',
+  preheat: 'bg-straw',
+  on: 'bg-ember',
+  stage: 'bg-ember',
+  pull: 'bg-ember',
+  rest: 'bg-water',
+  carve: 'bg-herb',
+  serve: 'bg-ink',
+};
 
 /** The day for one pair of hands: every act with its hour, ticked off as it is done. */
 export function RunSheet({ roast }: { roast: Roast }) {
@@ -16,7 +25,9 @@ export function RunSheet({ roast }: { roast: Roast }) {
   const sheet = roast.plan.run_sheet;
   const nextId = sheet.find((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve')?.id;
   const tick = (entry: Entry) => {
-    const event = roast.events.find((one) => one.entry === entry.id) ?? roast.events.find((one) => one.dish === entry.dish && one.kind === eventFor(entry, roast.file.dishes).kind && entry.act !== 'chore');
+    const event =
+      roast.events.find((one) => one.entry === entry.id) ??
+      roast.events.find((one) => one.dish === entry.dish && one.kind === eventFor(entry, roast.file.dishes).kind && entry.act !== 'chore');
     if (entry.done && event !== undefined) log.undo.mutate({ what: 'events', id: event.id });
     else log.act.mutate({ ...eventFor(entry, roast.file.dishes), dish: entry.dish, entry: entry.id });
   };
@@ -36,7 +47,12 @@ export function RunSheet({ roast }: { roast: Roast }) {
           return (
             <li key={entry.id}>
               {newDay && <h2 className="label pt-3 pb-1 first-letter:uppercase">{day(entry.at, now)}</h2>}
-              <div className={clsx('grid grid-cols-[3.6rem_4px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-hair py-1 md:grid-cols-[4.5rem_4px_minmax(0,17rem)_minmax(0,1fr)_6rem_auto]', entry.done && 'text-soft')}>
+              <div
+                className={clsx(
+                  'grid grid-cols-[3.6rem_4px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-hair py-1 md:grid-cols-[4.5rem_4px_minmax(0,17rem)_minmax(0,1fr)_6rem_auto]',
+                  entry.done && 'text-soft',
+                )}
+              >
                 <span className={clsx('wide text-[1.25rem]', entry.id === nextId && 'text-ember')}>{clock(entry.at)}</span>
                 <span className={clsx('h-full min-h-9 w-1 rounded-full', RULES[entry.act] ?? 'bg-hair')} />
                 <span className="min-w-0 py-1">
@@ -49,10 +65,28 @@ export function RunSheet({ roast }: { roast: Roast }) {
                   <Prose>{entry.detail}</Prose>
                 </span>
                 <span className="label hidden md:block">
-                  {entry.late ? <strong className="text-ember">late</strong> : entry.earliest !== null && entry.latest !== null ? `${clock(entry.earliest)}–${clock(entry.latest)}` : entry.until !== null && entry.act === 'rest' ? `to ${clock(entry.until)}` : ''}
+                  {entry.late ? (
+                    <strong className="text-ember">late</strong>
+                  ) : entry.earliest !== null && entry.latest !== null ? (
+                    `${clock(entry.earliest)}–${clock(entry.latest)}`
+                  ) : entry.until !== null && entry.act === 'rest' ? (
+                    `to ${clock(entry.until)}`
+                  ) : (
+                    ''
+                  )}
                 </span>
                 {tickable ? (
-                  <button type="button" className={clsx('no-print flex size-11 items-center justify-center rounded-lg border-[1.5px] text-xl font-bold', entry.done ? 'border-herb text-herb' : entry.late ? 'border-ember' : 'border-soft')} aria-pressed={entry.done} aria-label={`${entry.title}: ${entry.done ? 'done, undo' : 'done'}`} onClick={() => tick(entry)} disabled={log.act.isPending || log.undo.isPending}>
+                  <button
+                    type="button"
+                    className={clsx(
+                      'no-print flex size-11 items-center justify-center rounded-lg border-[1.5px] text-xl font-bold',
+                      entry.done ? 'border-herb text-herb' : entry.late ? 'border-ember' : 'border-soft',
+                    )}
+                    aria-pressed={entry.done}
+                    aria-label={`${entry.title}: ${entry.done ? 'done, undo' : 'done'}`}
+                    onClick={() => tick(entry)}
+                    disabled={log.act.isPending || log.undo.isPending}
+                  >
                     {entry.done ? '✓' : ''}
                   </button>
                 ) : (

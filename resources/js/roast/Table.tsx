@@ -20,7 +20,12 @@ export function Table({ roast }: { roast: Roast }) {
     <>
       {roast.plan.dishes.length > 1 && (
         <div className="mb-3">
-          <Segments label="Dish" value={String(index)} options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))} onChange={(id) => setChosen(Number(id))} />
+          <Segments
+            label="Dish"
+            value={String(index)}
+            options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))}
+            onChange={(id) => setChosen(Number(id))}
+          />
         </div>
       )}
       <Resting roast={roast} dish={dish} index={index} />
@@ -51,7 +56,9 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           {dish.status === 'resting' && rested !== null ? (
             <div>
               <div className="label">{rested > now ? 'Rests for' : 'Rested, ready to carve since'}</div>
-              <div className="wide text-[3.5rem] leading-none text-water">{rested > now ? countdown(rested - now) : countdown(now - rested)}</div>
+              <div className="wide text-[3.5rem] leading-none text-water">
+                {rested > now ? countdown(rested - now) : countdown(now - rested)}
+              </div>
             </div>
           ) : (
             <div>
@@ -77,19 +84,29 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               target={dish.target_c}
               safe={dish.safe_c}
               from={Math.max(0, pullMinutes - BEFORE_PULL_MINUTES)}
-              readings={roast.readings.filter((reading) => reading.dish === index && reading.place !== 'cooker').map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
+              readings={roast.readings
+                .filter((reading) => reading.dish === index && reading.place !== 'cooker')
+                .map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
               minHeight={300}
             />
           </div>
         )}
         <div className="mt-4 flex flex-wrap gap-2">
           {dish.status === 'on' && (
-            <button type="button" className="push push-ember min-h-14 px-6 text-lg" onClick={() => log.act.mutate({ kind: 'pulled', dish: index })}>
+            <button
+              type="button"
+              className="push push-ember min-h-14 px-6 text-lg"
+              onClick={() => log.act.mutate({ kind: 'pulled', dish: index })}
+            >
               Pulled now
             </button>
           )}
           {dish.status === 'resting' && (
-            <button type="button" className="push push-main min-h-14 px-6 text-lg" onClick={() => log.act.mutate({ kind: 'carved', dish: index })}>
+            <button
+              type="button"
+              className="push push-main min-h-14 px-6 text-lg"
+              onClick={() => log.act.mutate({ kind: 'carved', dish: index })}
+            >
               Carved
             </button>
           )}
@@ -105,15 +122,28 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           <h2 className="text-lg">Carve</h2>
           <p className="mt-1">{cut?.carve ?? ''}</p>
           <p className="mt-2 text-soft">
-            {duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. A fresh board and knife, not the ones the raw meat lay on.
+            {duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. A fresh board and knife, not the ones the raw
+            meat lay on.
           </p>
         </div>
         <div className="opens mt-6">
           <h2 className="text-lg">Keep</h2>
           <dl className="mt-1">
-            <Rule when={`Hot, at ${format.temperature(57)} or more`} words="as long as it stays there" source="FDA Food Code 2017, 3-501.16" />
-            <Rule when={roast.plan.air_c > 32 ? 'Out, one hour' : 'Out, two hours'} words={`between ${format.degrees(4)} and ${format.degrees(60)}${roast.plan.air_c > 32 ? `, since the air is over ${format.degrees(32)}` : ''}; then it is thrown away`} source="USDA FSIS" />
-            <Rule when={`Cooled to ${format.temperature(21)} in two hours`} words={`and to ${format.degrees(5)} in four more: in flat portions, lid off`} source="FDA Food Code 2017, 3-501.14" />
+            <Rule
+              when={`Hot, at ${format.temperature(57)} or more`}
+              words="as long as it stays there"
+              source="FDA Food Code 2017, 3-501.16"
+            />
+            <Rule
+              when={roast.plan.air_c > 32 ? 'Out, one hour' : 'Out, two hours'}
+              words={`between ${format.degrees(4)} and ${format.degrees(60)}${roast.plan.air_c > 32 ? `, since the air is over ${format.degrees(32)}` : ''}; then it is thrown away`}
+              source="USDA FSIS"
+            />
+            <Rule
+              when={`Cooled to ${format.temperature(21)} in two hours`}
+              words={`and to ${format.degrees(5)} in four more: in flat portions, lid off`}
+              source="FDA Food Code 2017, 3-501.14"
+            />
             <Rule when={`Warmed again to ${format.temperature(74)}`} words="all through" source="USDA FSIS" />
           </dl>
         </div>

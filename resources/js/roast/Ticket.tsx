@@ -15,20 +15,59 @@ type Props = { draft: Draft; onChange: (draft: Draft) => void; errors: Errors; r
 /** Everything that the cook puts in, as one slip of paper at the side. */
 export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
   const format = useUnits();
-  const setDish = (index: number, dish: DraftDish) => onChange({ ...draft, dishes: draft.dishes.map((old, i) => (i === index ? dish : old)) });
+  const setDish = (index: number, dish: DraftDish) =>
+    onChange({ ...draft, dishes: draft.dishes.map((old, i) => (i === index ? dish : old)) });
   const first = reference.cuts[0];
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="What you roast">
       <div className="opens grid gap-3">
         <Field label="Table at" errors={errors.serve_at}>
-          {(control) => <input {...control} type="datetime-local" className="field" value={draft.serve_at === '' ? '' : localInput(draft.serve_at)} onChange={(event) => onChange({ ...draft, serve_at: fromLocalInput(event.target.value, draft.format === undefined ? undefined : offsetMinutes(draft.serve_at)) })} />}
+          {(control) => (
+            <input
+              {...control}
+              type="datetime-local"
+              className="field"
+              value={draft.serve_at === '' ? '' : localInput(draft.serve_at)}
+              onChange={(event) =>
+                onChange({
+                  ...draft,
+                  serve_at: fromLocalInput(event.target.value, draft.format === undefined ? undefined : offsetMinutes(draft.serve_at)),
+                })
+              }
+            />
+          )}
         </Field>
         <div className="grid grid-cols-2 gap-3">
-          <NumberField label="To feed" unit="people" digits={0} value={draft.people} errors={errors.people} onChange={(people) => onChange({ ...draft, people })} />
-          <NumberField label="Air outside" unit={format.degreeSign} digits={0} value={draft.air_c} errors={errors.air_c} toShown={format.toDegrees} fromShown={format.fromDegrees} onChange={(air_c) => onChange({ ...draft, air_c })} />
+          <NumberField
+            label="To feed"
+            unit="people"
+            digits={0}
+            value={draft.people}
+            errors={errors.people}
+            onChange={(people) => onChange({ ...draft, people })}
+          />
+          <NumberField
+            label="Air outside"
+            unit={format.degreeSign}
+            digits={0}
+            value={draft.air_c}
+            errors={errors.air_c}
+            toShown={format.toDegrees}
+            fromShown={format.fromDegrees}
+            onChange={(air_c) => onChange({ ...draft, air_c })}
+          />
         </div>
         <Field label="Occasion" errors={errors.name}>
-          {(control) => <input {...control} className="field" maxLength={80} placeholder="Supper in the garden" value={draft.name ?? ''} onChange={(event) => onChange({ ...draft, name: event.target.value })} />}
+          {(control) => (
+            <input
+              {...control}
+              className="field"
+              maxLength={80}
+              placeholder="Supper in the garden"
+              value={draft.name ?? ''}
+              onChange={(event) => onChange({ ...draft, name: event.target.value })}
+            />
+          )}
         </Field>
       </div>
       {draft.dishes.map((dish, i) => (
@@ -37,7 +76,11 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           dish={dish}
           people={typeof draft.people === 'number' ? draft.people : 4}
           onChange={(next) => setDish(i, next)}
-          onRemove={draft.dishes.length > 1 && !locked ? () => onChange({ ...draft, dishes: draft.dishes.filter((_, other) => other !== i) }) : undefined}
+          onRemove={
+            draft.dishes.length > 1 && !locked
+              ? () => onChange({ ...draft, dishes: draft.dishes.filter((_, other) => other !== i) })
+              : undefined
+          }
           errors={within(errors, `dishes.${i}`)}
           reference={reference}
           locked={locked}
@@ -45,7 +88,13 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
       ))}
       {errors.dishes !== undefined && <p className="font-semibold text-ember">{errors.dishes.join(' ')}</p>}
       {!locked && first !== undefined && (
-        <button type="button" className="push" onClick={() => onChange({ ...draft, dishes: [...draft.dishes, newDish(reference.cuts.find((cut) => cut.id === 'potatoes') ?? first)] })}>
+        <button
+          type="button"
+          className="push"
+          onClick={() =>
+            onChange({ ...draft, dishes: [...draft.dishes, newDish(reference.cuts.find((cut) => cut.id === 'potatoes') ?? first)] })
+          }
+        >
           Add a dish
         </button>
       )}
@@ -53,7 +102,15 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
   );
 }
 
-type DishProps = { dish: DraftDish; people: number; onChange: (dish: DraftDish) => void; onRemove: (() => void) | undefined; errors: Errors; reference: Reference; locked: boolean };
+type DishProps = {
+  dish: DraftDish;
+  people: number;
+  onChange: (dish: DraftDish) => void;
+  onRemove: (() => void) | undefined;
+  errors: Errors;
+  reference: Reference;
+  locked: boolean;
+};
 
 function DishFields({ dish, people, onChange, onRemove, errors, reference, locked }: DishProps) {
   const format = useUnits();
@@ -63,28 +120,73 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
   const pieces = typeof dish.pieces === 'number' ? dish.pieces : 1;
   const [least, most] = massFor(cut, people, pieces);
   const own = dish.target_c !== undefined || dish.taste === undefined;
-  const setStage = (index: number, stage: DraftStage) => onChange({ ...dish, stages: dish.stages.map((old, i) => (i === index ? stage : old)) });
+  const setStage = (index: number, stage: DraftStage) =>
+    onChange({ ...dish, stages: dish.stages.map((old, i) => (i === index ? stage : old)) });
   return (
     <fieldset className="opens grid min-w-0 gap-3">
       <legend className="sr-only">{dish.name ?? cut.name}</legend>
       <CutChoice cuts={reference.cuts} value={cut} locked={locked} errors={errors.cut} onChange={(next) => onChange(withCut(dish, next))} />
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label={pieces > 1 ? 'Mass, each' : 'Mass'} unit={format.massUnit} digits={2} value={dish.mass_kg} errors={errors.mass_kg} toShown={format.toMass} fromShown={format.fromMass} hint={`${people} eat ${format.mass(least)} to ${format.mass(most)}${pieces > 1 ? ' each' : ''}`} onChange={(mass_kg) => onChange({ ...dish, mass_kg })} />
-        <NumberField label="Pieces" unit="×" digits={0} value={dish.pieces} errors={errors.pieces} onChange={(count) => onChange({ ...dish, pieces: count })} />
+        <NumberField
+          label={pieces > 1 ? 'Mass, each' : 'Mass'}
+          unit={format.massUnit}
+          digits={2}
+          value={dish.mass_kg}
+          errors={errors.mass_kg}
+          toShown={format.toMass}
+          fromShown={format.fromMass}
+          hint={`${people} eat ${format.mass(least)} to ${format.mass(most)}${pieces > 1 ? ' each' : ''}`}
+          onChange={(mass_kg) => onChange({ ...dish, mass_kg })}
+        />
+        <NumberField
+          label="Pieces"
+          unit="×"
+          digits={0}
+          value={dish.pieces}
+          errors={errors.pieces}
+          onChange={(count) => onChange({ ...dish, pieces: count })}
+        />
       </div>
-      <NumberField label={`Thickness, ${cut.measure}`} unit={format.lengthUnit} value={dish.thickness_cm} placeholder="by mass" errors={errors.thickness_cm} toShown={format.toLength} fromShown={format.fromLength} onChange={(thickness_cm) => onChange({ ...dish, thickness_cm })} />
+      <NumberField
+        label={`Thickness, ${cut.measure}`}
+        unit={format.lengthUnit}
+        value={dish.thickness_cm}
+        placeholder="by mass"
+        errors={errors.thickness_cm}
+        toShown={format.toLength}
+        fromShown={format.fromLength}
+        onChange={(thickness_cm) => onChange({ ...dish, thickness_cm })}
+      />
       <div>
         <p className="label mb-1">To eat, at the core</p>
         <Segments
           label="Doneness"
           value={own ? 'own' : (dish.taste ?? '')}
-          options={[...cut.tastes.map((taste) => ({ id: taste.id, name: taste.name, note: format.degrees(taste.core_c) })), { id: 'own', name: 'Own', note: 'number' }]}
-          onChange={(id) => onChange(id === 'own' ? { ...dish, taste: undefined, target_c: cut.tastes.find((taste) => taste.id === dish.taste)?.core_c ?? 60 } : { ...dish, taste: id, target_c: undefined })}
+          options={[
+            ...cut.tastes.map((taste) => ({ id: taste.id, name: taste.name, note: format.degrees(taste.core_c) })),
+            { id: 'own', name: 'Own', note: 'number' },
+          ]}
+          onChange={(id) =>
+            onChange(
+              id === 'own'
+                ? { ...dish, taste: undefined, target_c: cut.tastes.find((taste) => taste.id === dish.taste)?.core_c ?? 60 }
+                : { ...dish, taste: id, target_c: undefined },
+            )
+          }
         />
         {errors.taste !== undefined && <p className="mt-1 font-semibold text-ember">{errors.taste.join(' ')}</p>}
         {own && (
           <div className="mt-3">
-            <NumberField label="Core when eaten" unit={format.degreeSign} digits={0} value={dish.target_c} errors={errors.target_c} toShown={format.toDegrees} fromShown={format.fromDegrees} onChange={(target_c) => onChange({ ...dish, target_c })} />
+            <NumberField
+              label="Core when eaten"
+              unit={format.degreeSign}
+              digits={0}
+              value={dish.target_c}
+              errors={errors.target_c}
+              toShown={format.toDegrees}
+              fromShown={format.fromDegrees}
+              onChange={(target_c) => onChange({ ...dish, target_c })}
+            />
           </div>
         )}
       </div>
@@ -98,7 +200,9 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
           reference={reference}
           errors={within(errors, `stages.${i}`)}
           onChange={(next) => setStage(i, next)}
-          onRemove={dish.stages.length > 1 ? () => onChange({ ...dish, stages: ending(dish.stages.filter((_, other) => other !== i)) }) : undefined}
+          onRemove={
+            dish.stages.length > 1 ? () => onChange({ ...dish, stages: ending(dish.stages.filter((_, other) => other !== i)) }) : undefined
+          }
         />
       ))}
       {errors.stages !== undefined && <p className="font-semibold text-ember">{errors.stages.join(' ')}</p>}
@@ -108,14 +212,56 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
         </DisclosureButton>
         <DisclosurePanel className="grid gap-3">
           <Field label="Name" errors={errors.name}>
-            {(control) => <input {...control} className="field" maxLength={80} value={dish.name ?? ''} onChange={(event) => onChange({ ...dish, name: event.target.value })} />}
+            {(control) => (
+              <input
+                {...control}
+                className="field"
+                maxLength={80}
+                value={dish.name ?? ''}
+                onChange={(event) => onChange({ ...dish, name: event.target.value })}
+              />
+            )}
           </Field>
           <div className="grid grid-cols-2 gap-3">
-            <NumberField label="Starts at" unit={format.degreeSign} digits={0} value={dish.start_c} errors={errors.start_c} toShown={format.toDegrees} fromShown={format.fromDegrees} hint="all through" onChange={(start_c) => onChange({ ...dish, start_c })} />
-            <NumberField label="Rest" unit="min" digits={0} value={dish.rest_minutes} errors={errors.rest_minutes} onChange={(rest_minutes) => onChange({ ...dish, rest_minutes })} />
+            <NumberField
+              label="Starts at"
+              unit={format.degreeSign}
+              digits={0}
+              value={dish.start_c}
+              errors={errors.start_c}
+              toShown={format.toDegrees}
+              fromShown={format.fromDegrees}
+              hint="all through"
+              onChange={(start_c) => onChange({ ...dish, start_c })}
+            />
+            <NumberField
+              label="Rest"
+              unit="min"
+              digits={0}
+              value={dish.rest_minutes}
+              errors={errors.rest_minutes}
+              onChange={(rest_minutes) => onChange({ ...dish, rest_minutes })}
+            />
           </div>
-          <NumberField label="Girth there" unit={format.lengthUnit} value={dish.girth_cm} placeholder="not measured" errors={errors.girth_cm} toShown={format.toLength} fromShown={format.fromLength} onChange={(girth_cm) => onChange({ ...dish, girth_cm })} />
-          {forms.length > 1 && <Choice label="Shape" value={dish.form ?? 'whole'} options={forms} errors={errors.form} onChange={(form) => onChange({ ...dish, form })} />}
+          <NumberField
+            label="Girth there"
+            unit={format.lengthUnit}
+            value={dish.girth_cm}
+            placeholder="not measured"
+            errors={errors.girth_cm}
+            toShown={format.toLength}
+            fromShown={format.fromLength}
+            onChange={(girth_cm) => onChange({ ...dish, girth_cm })}
+          />
+          {forms.length > 1 && (
+            <Choice
+              label="Shape"
+              value={dish.form ?? 'whole'}
+              options={forms}
+              errors={errors.form}
+              onChange={(form) => onChange({ ...dish, form })}
+            />
+          )}
           <div>
             <p className="label mb-1">When to pull</p>
             <Segments
@@ -144,12 +290,26 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
   );
 }
 
-type StageProps = { number: number; only: boolean; last: boolean; stage: DraftStage; reference: Reference; errors: Errors; onChange: (stage: DraftStage) => void; onRemove: (() => void) | undefined };
+type StageProps = {
+  number: number;
+  only: boolean;
+  last: boolean;
+  stage: DraftStage;
+  reference: Reference;
+  errors: Errors;
+  onChange: (stage: DraftStage) => void;
+  onRemove: (() => void) | undefined;
+};
 
 function StageFields({ number, only, last, stage, reference, errors, onChange, onRemove }: StageProps) {
   const format = useUnits();
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
-  const end = stage.minutes !== undefined || 'minutes' in stage ? 'minutes' : stage.until_core_c !== undefined || 'until_core_c' in stage ? 'until_core_c' : 'pull';
+  const end =
+    stage.minutes !== undefined || 'minutes' in stage
+      ? 'minutes'
+      : stage.until_core_c !== undefined || 'until_core_c' in stage
+        ? 'until_core_c'
+        : 'pull';
   const setEnd = (to: string) => {
     const rest: DraftStage = { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores };
     onChange(to === 'minutes' ? { ...rest, minutes: 30 } : to === 'until_core_c' ? { ...rest, until_core_c: 45 } : { ...rest, pull: true });
@@ -162,15 +322,55 @@ function StageFields({ number, only, last, stage, reference, errors, onChange, o
           value={stage.cooker}
           options={cookers.map((cooker) => ({ id: cooker.id, name: cooker.name }))}
           errors={errors.cooker}
-          onChange={(id) => onChange({ ...stage, cooker: id, cooker_c: reference.cookers.find((cooker) => cooker.id === id)?.default_c ?? 150 })}
+          onChange={(id) =>
+            onChange({ ...stage, cooker: id, cooker_c: reference.cookers.find((cooker) => cooker.id === id)?.default_c ?? 150 })
+          }
         />
-        <NumberField label="At" unit={format.degreeSign} digits={0} value={stage.cooker_c} errors={errors.cooker_c} toShown={format.toDegrees} fromShown={format.fromDegrees} onChange={(cooker_c) => onChange({ ...stage, cooker_c })} />
+        <NumberField
+          label="At"
+          unit={format.degreeSign}
+          digits={0}
+          value={stage.cooker_c}
+          errors={errors.cooker_c}
+          toShown={format.toDegrees}
+          fromShown={format.fromDegrees}
+          onChange={(cooker_c) => onChange({ ...stage, cooker_c })}
+        />
       </div>
       {!(only && end === 'pull') && (
         <div className="grid grid-cols-[1fr_7.25rem] gap-3">
-          <Choice label="Until" value={end} options={[...(last ? [{ id: 'pull', name: 'it is done' }] : []), { id: 'until_core_c', name: 'the core is at' }, { id: 'minutes', name: 'time is up' }]} onChange={setEnd} />
-          {end === 'minutes' && <NumberField label="After" unit="min" digits={0} value={stage.minutes} errors={errors.minutes} onChange={(minutes) => onChange({ ...stage, minutes })} />}
-          {end === 'until_core_c' && <NumberField label="Core" unit={format.degreeSign} digits={0} value={stage.until_core_c} errors={errors.until_core_c} toShown={format.toDegrees} fromShown={format.fromDegrees} onChange={(until_core_c) => onChange({ ...stage, until_core_c })} />}
+          <Choice
+            label="Until"
+            value={end}
+            options={[
+              ...(last ? [{ id: 'pull', name: 'it is done' }] : []),
+              { id: 'until_core_c', name: 'the core is at' },
+              { id: 'minutes', name: 'time is up' },
+            ]}
+            onChange={setEnd}
+          />
+          {end === 'minutes' && (
+            <NumberField
+              label="After"
+              unit="min"
+              digits={0}
+              value={stage.minutes}
+              errors={errors.minutes}
+              onChange={(minutes) => onChange({ ...stage, minutes })}
+            />
+          )}
+          {end === 'until_core_c' && (
+            <NumberField
+              label="Core"
+              unit={format.degreeSign}
+              digits={0}
+              value={stage.until_core_c}
+              errors={errors.until_core_c}
+              toShown={format.toDegrees}
+              fromShown={format.fromDegrees}
+              onChange={(until_core_c) => onChange({ ...stage, until_core_c })}
+            />
+          )}
         </div>
       )}
       <Chores chores={stage.chores ?? []} reference={reference} errors={errors} onChange={(chores) => onChange({ ...stage, chores })} />
@@ -183,20 +383,53 @@ function StageFields({ number, only, last, stage, reference, errors, onChange, o
   );
 }
 
-function Chores({ chores, reference, errors, onChange }: { chores: DraftChore[]; reference: Reference; errors: Errors; onChange: (chores: DraftChore[]) => void }) {
+function Chores({
+  chores,
+  reference,
+  errors,
+  onChange,
+}: {
+  chores: DraftChore[];
+  reference: Reference;
+  errors: Errors;
+  onChange: (chores: DraftChore[]) => void;
+}) {
   return (
     <div className="grid gap-2">
       {chores.map((chore, i) => (
         <div key={i} className="grid grid-cols-[1fr_7.25rem_auto] items-end gap-2">
-          <Choice label="Meanwhile" value={chore.do} options={reference.chores} errors={errors[`chores.${i}.do`]} onChange={(id) => onChange(chores.map((old, j) => (j === i ? { ...old, do: id } : old)))} />
-          <NumberField label="Every" unit="min" digits={0} value={chore.every_minutes} placeholder="once" errors={errors[`chores.${i}.every_minutes`]} onChange={(every_minutes) => onChange(chores.map((old, j) => (j === i ? { do: old.do, every_minutes } : old)))} />
-          <button type="button" className="text-push px-1" aria-label="Take this chore out" onClick={() => onChange(chores.filter((_, j) => j !== i))}>
+          <Choice
+            label="Meanwhile"
+            value={chore.do}
+            options={reference.chores}
+            errors={errors[`chores.${i}.do`]}
+            onChange={(id) => onChange(chores.map((old, j) => (j === i ? { ...old, do: id } : old)))}
+          />
+          <NumberField
+            label="Every"
+            unit="min"
+            digits={0}
+            value={chore.every_minutes}
+            placeholder="once"
+            errors={errors[`chores.${i}.every_minutes`]}
+            onChange={(every_minutes) => onChange(chores.map((old, j) => (j === i ? { do: old.do, every_minutes } : old)))}
+          />
+          <button
+            type="button"
+            className="text-push px-1"
+            aria-label="Take this chore out"
+            onClick={() => onChange(chores.filter((_, j) => j !== i))}
+          >
             ✕
           </button>
         </div>
       ))}
       {chores.length < 8 && (
-        <button type="button" className="text-push justify-self-start" onClick={() => onChange([...chores, { do: 'baste', every_minutes: 20 }])}>
+        <button
+          type="button"
+          className="text-push justify-self-start"
+          onClick={() => onChange([...chores, { do: 'baste', every_minutes: 20 }])}
+        >
           Baste, turn or refuel on the way
         </button>
       )}
@@ -205,19 +438,48 @@ function Chores({ chores, reference, errors, onChange }: { chores: DraftChore[];
 }
 
 /** A cut, found by typing part of its name. */
-function CutChoice({ cuts, value, locked, errors, onChange }: { cuts: readonly Cut[]; value: Cut; locked: boolean; errors: string[] | undefined; onChange: (cut: Cut) => void }) {
+function CutChoice({
+  cuts,
+  value,
+  locked,
+  errors,
+  onChange,
+}: {
+  cuts: readonly Cut[];
+  value: Cut;
+  locked: boolean;
+  errors: string[] | undefined;
+  onChange: (cut: Cut) => void;
+}) {
   const [query, setQuery] = useState('');
   const wanted = query.trim().toLowerCase();
   const found = cuts.filter((cut) => `${cut.name} ${cut.kind}`.toLowerCase().includes(wanted));
   return (
     <Field label="What" errors={errors}>
       {(control) => (
-        <Combobox value={value} disabled={locked} immediate onChange={(cut: Cut | null) => cut !== null && onChange(cut)} onClose={() => setQuery('')}>
-          <ComboboxInput {...control} className="field disabled:opacity-60" displayValue={(cut: Cut) => cut.name} onChange={(event) => setQuery(event.target.value)} onFocus={(event) => event.target.select()} />
-          <ComboboxOptions anchor={{ to: 'bottom start', gap: 4, padding: 8 }} className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible">
+        <Combobox
+          value={value}
+          disabled={locked}
+          immediate
+          onChange={(cut: Cut | null) => cut !== null && onChange(cut)}
+          onClose={() => setQuery('')}
+        >
+          <ComboboxInput
+            {...control}
+            className="field disabled:opacity-60"
+            displayValue={(cut: Cut) => cut.name}
+            onChange={(event) => setQuery(event.target.value)}
+            onFocus={(event) => event.target.select()}
+          />
+          <ComboboxOptions
+            anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
+            className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible"
+          >
             {found.map((cut, i) => (
               <ComboboxOption key={cut.id} value={cut} className="cursor-pointer px-3 data-[focus]:bg-paper data-[selected]:font-bold">
-                {cut.kind !== found[i - 1]?.kind && <span className="label block border-t border-hair pt-2 first-letter:uppercase">{cut.kind}</span>}
+                {cut.kind !== found[i - 1]?.kind && (
+                  <span className="label block border-t border-hair pt-2 first-letter:uppercase">{cut.kind}</span>
+                )}
                 <span className="flex min-h-11 items-center">{cut.name}</span>
               </ComboboxOption>
             ))}
@@ -229,14 +491,25 @@ function CutChoice({ cuts, value, locked, errors, onChange }: { cuts: readonly C
 }
 
 function within(errors: Errors, path: string): Errors {
-  return Object.fromEntries(Object.entries(errors).flatMap(([key, messages]) => (key.startsWith(`${path}.`) ? [[key.slice(path.length + 1), messages]] : [])));
+  return Object.fromEntries(
+    Object.entries(errors).flatMap(([key, messages]) => (key.startsWith(`${path}.`) ? [[key.slice(path.length + 1), messages]] : [])),
+  );
 }
 
 /** The last stage ends with the pull; one that no longer is the last gets a core temperature to end at. */
 function withStage(stages: DraftStage[]): DraftStage[] {
-  return [...stages.map((stage): DraftStage => (stage.pull === true ? { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores, until_core_c: 45 } : stage)), { cooker: 'open-grate', cooker_c: 450, pull: true }];
+  return [
+    ...stages.map((stage): DraftStage =>
+      stage.pull === true ? { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores, until_core_c: 45 } : stage,
+    ),
+    { cooker: 'open-grate', cooker_c: 450, pull: true },
+  ];
 }
 
 function ending(stages: DraftStage[]): DraftStage[] {
-  return stages.map((stage, i) => (i === stages.length - 1 && stage.minutes === undefined ? { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores, pull: true } : stage));
+  return stages.map((stage, i) =>
+    i === stages.length - 1 && stage.minutes === undefined
+      ? { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores, pull: true }
+      : stage,
+  );
 }

@@ -37,7 +37,9 @@ export function eventFor(entry: Entry, dishes: readonly FileDish[]): { kind: Eve
 
 /** A chore that is due or soon due and that an event of this kind would tick. */
 export function choreFor(kind: EventKind, dish: number, plan: Plan, dishes: readonly FileDish[], now: number): Entry | undefined {
-  return toDo(plan).find((entry) => entry.act === 'chore' && entry.dish === dish && eventFor(entry, dishes).kind === kind && at(entry.at) - now < SOON_MS);
+  return toDo(plan).find(
+    (entry) => entry.act === 'chore' && entry.dish === dish && eventFor(entry, dishes).kind === kind && at(entry.at) - now < SOON_MS,
+  );
 }
 
 const SOON_MS = 15 * 60_000;
@@ -49,4 +51,5 @@ export function mainDish(roast: Roast | RoastSummary): number {
   return Math.max(0, waiting);
 }
 
-export const titleOf = (roast: { name: string; file: { dishes: { name?: string; cut: string }[] } }): string => roast.name || (roast.file.dishes.map((dish) => dish.name ?? dish.cut).join(' and '));
+export const titleOf = (roast: { name: string; file: { dishes: { name?: string; cut: string }[] } }): string =>
+  roast.name || roast.file.dishes.map((dish) => dish.name ?? dish.cut).join(' and ');

@@ -20,7 +20,15 @@ export type DraftDish = {
   rest_minutes?: Typed;
   stages: DraftStage[];
 };
-export type Draft = { format?: string; version?: number; name?: string; serve_at: string; people?: Typed; air_c?: Typed; dishes: DraftDish[] };
+export type Draft = {
+  format?: string;
+  version?: number;
+  name?: string;
+  serve_at: string;
+  people?: Typed;
+  air_c?: Typed;
+  dishes: DraftDish[];
+};
 
 /** What goes to the server: fields left empty are left out, and answered with their default. */
 export const toFile = (draft: Draft): RoastFile => JSON.parse(JSON.stringify(draft)) as RoastFile;
@@ -42,13 +50,30 @@ export function likelyHour(now: Date): string {
 }
 
 export function newDish(cut: Cut): DraftDish {
-  return { cut: cut.id, name: cut.name, form: 'whole', pieces: 1, mass_kg: cut.typical_mass_kg, start_c: cut.kind === 'roots' ? 15 : 5, taste: cut.usual_taste, coast: true, rest_minutes: cut.rest_minutes, stages: [{ cooker: 'kettle', cooker_c: 150, pull: true }] };
+  return {
+    cut: cut.id,
+    name: cut.name,
+    form: 'whole',
+    pieces: 1,
+    mass_kg: cut.typical_mass_kg,
+    start_c: cut.kind === 'roots' ? 15 : 5,
+    taste: cut.usual_taste,
+    coast: true,
+    rest_minutes: cut.rest_minutes,
+    stages: [{ cooker: 'kettle', cooker_c: 150, pull: true }],
+  };
 }
 
 export function newDraft(reference: Reference, now: Date): Draft {
   const cut = reference.cuts.find((candidate) => candidate.id === 'chicken') ?? reference.cuts[0];
   if (cut === undefined) throw new Error('There are no cuts.');
-  return { name: '', serve_at: likelyHour(now), people: 4, air_c: 15, dishes: [{ ...newDish(cut), pieces: 1, stages: [{ cooker: 'kettle', cooker_c: 180, pull: true }] }] };
+  return {
+    name: '',
+    serve_at: likelyHour(now),
+    people: 4,
+    air_c: 15,
+    dishes: [{ ...newDish(cut), pieces: 1, stages: [{ cooker: 'kettle', cooker_c: 180, pull: true }] }],
+  };
 }
 
 /** Another cut on the same cooker: what belonged to the old one goes. */

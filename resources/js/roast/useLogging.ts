@@ -8,19 +8,52 @@ type NewAct = { kind: EventKind; dish: number | null; entry?: string; stage?: nu
 
 /** Logging and undoing: each act carries an id of its own, so that it is logged once however often it is sent. */
 export function useLogging(roast: Roast) {
-  const act = useRoastChange<NewAct>((input) => post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }));
-  const read = useRoastChange<{ dish: number; place: string; celsius: number }>((input) => post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }));
-  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(({ what, id }) => call<Roast>('DELETE', `/api/roasts/${roast.id}/${what}/${id}`));
+  const act = useRoastChange<NewAct>((input) =>
+    post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
+  );
+  const read = useRoastChange<{ dish: number; place: string; celsius: number }>((input) =>
+    post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
+  );
+  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(({ what, id }) =>
+    call<Roast>('DELETE', `/api/roasts/${roast.id}/${what}/${id}`),
+  );
   return { act, read, undo };
 }
 
 /** The log in one line of time, latest first. */
-export type Logged = { what: 'readings' | 'events'; id: string; at: string; dish: number | null; words: string; celsius: number | null; counts: boolean; verdict: string };
+export type Logged = {
+  what: 'readings' | 'events';
+  id: string;
+  at: string;
+  dish: number | null;
+  words: string;
+  celsius: number | null;
+  counts: boolean;
+  verdict: string;
+};
 
 export function logged(roast: Roast): Logged[] {
   return [
-    ...roast.readings.map((reading): Logged => ({ what: 'readings', id: reading.id, at: reading.at, dish: reading.dish, words: reading.place_words, celsius: reading.celsius, counts: reading.counts, verdict: reading.verdict })),
-    ...roast.events.map((event): Logged => ({ what: 'events', id: event.id, at: event.at, dish: event.dish, words: words(roast, event), celsius: null, counts: true, verdict: '' })),
+    ...roast.readings.map((reading): Logged => ({
+      what: 'readings',
+      id: reading.id,
+      at: reading.at,
+      dish: reading.dish,
+      words: reading.place_words,
+      celsius: reading.celsius,
+      counts: reading.counts,
+      verdict: reading.verdict,
+    })),
+    ...roast.events.map((event): Logged => ({
+      what: 'events',
+      id: event.id,
+      at: event.at,
+      dish: event.dish,
+      words: words(roast, event),
+      celsius: null,
+      counts: true,
+      verdict: '',
+    })),
   ].sort((a, b) => b.at.localeCompare(a.at));
 }
 

@@ -31,7 +31,12 @@ export function SignIn({ demo }: { demo: boolean }) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const text = (name: string) => String(form.get(name) ?? '');
-    void enter(joining ? '/api/register' : '/api/login', joining ? { name: text('name'), email: text('email'), password: text('password') } : { email: text('email'), password: text('password') });
+    void enter(
+      joining ? '/api/register' : '/api/login',
+      joining
+        ? { name: text('name'), email: text('email'), password: text('password') }
+        : { email: text('email'), password: text('password') },
+    );
   };
 
   return (
@@ -39,7 +44,10 @@ export function SignIn({ demo }: { demo: boolean }) {
       <section>
         <p className="wide text-lg">Diatherm</p>
         <h1 className="mt-4 text-[2.6rem] leading-[1.04] md:text-[3.4rem]">From the serving hour back to the first match.</h1>
-        <p className="mt-4 max-w-md text-[1.0625rem] leading-7">Say what you roast, on what, and when your guests sit down. Diatherm works out when to light, when it goes on and when to pull; then follows your thermometer and moves the hour with it.</p>
+        <p className="mt-4 max-w-md text-[1.0625rem] leading-7">
+          Say what you roast, on what, and when your guests sit down. Diatherm works out when to light, when it goes on and when to pull;
+          then follows your thermometer and moves the hour with it.
+        </p>
         <Bands />
       </section>
       <section className="self-center">
@@ -64,7 +72,15 @@ export function SignIn({ demo }: { demo: boolean }) {
               {(control) => <input {...control} name="email" type="email" autoComplete="email" className="field" />}
             </Field>
             <Field label="Password" errors={errors.password} hint={joining ? 'Ten characters or more' : undefined}>
-              {(control) => <input {...control} name="password" type="password" autoComplete={joining ? 'new-password' : 'current-password'} className="field" />}
+              {(control) => (
+                <input
+                  {...control}
+                  name="password"
+                  type="password"
+                  autoComplete={joining ? 'new-password' : 'current-password'}
+                  className="field"
+                />
+              )}
             </Field>
             {trouble !== '' && (
               <p role="alert" className="font-semibold text-ember">
@@ -98,7 +114,11 @@ function Bands() {
   return (
     <div className="mt-8 flex max-w-md" aria-hidden="true">
       {DEGREES.map((celsius) => (
-        <div key={celsius} className="flex h-14 flex-1 items-end justify-center pb-1.5 text-label font-semibold" style={{ background: temperatureCss(celsius), color: celsius > 70 ? '#1f1710' : '#fff8ec' }}>
+        <div
+          key={celsius}
+          className="flex h-14 flex-1 items-end justify-center pb-1.5 text-label font-semibold"
+          style={{ background: temperatureCss(celsius), color: celsius > 70 ? '#1f1710' : '#fff8ec' }}
+        >
           {celsius}°
         </div>
       ))}

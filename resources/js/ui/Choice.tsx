@@ -5,7 +5,21 @@ import { Field } from './Field';
 type Option = { id: string; name: string; note?: ReactNode };
 
 /** One of a few, from a list that opens. */
-export function Choice({ label, value, options, onChange, errors, hint }: { label: string; value: string; options: readonly Option[]; onChange: (id: string) => void; errors?: readonly string[]; hint?: ReactNode }) {
+export function Choice({
+  label,
+  value,
+  options,
+  onChange,
+  errors,
+  hint,
+}: {
+  label: string;
+  value: string;
+  options: readonly Option[];
+  onChange: (id: string) => void;
+  errors?: readonly string[];
+  hint?: ReactNode;
+}) {
   const chosen = options.find((option) => option.id === value);
   return (
     <Field label={label} errors={errors} hint={hint}>
@@ -15,9 +29,16 @@ export function Choice({ label, value, options, onChange, errors, hint }: { labe
             <span className="truncate">{chosen?.name ?? 'Choose'}</span>
             <Caret />
           </ListboxButton>
-          <ListboxOptions anchor={{ to: 'bottom start', gap: 4, padding: 8 }} className="z-30 max-h-80 w-[max(var(--button-width),15rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] focus:outline-none">
+          <ListboxOptions
+            anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
+            className="z-30 max-h-80 w-[max(var(--button-width),15rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] focus:outline-none"
+          >
             {options.map((option) => (
-              <ListboxOption key={option.id} value={option.id} className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[focus]:bg-paper data-[selected]:font-bold">
+              <ListboxOption
+                key={option.id}
+                value={option.id}
+                className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[focus]:bg-paper data-[selected]:font-bold"
+              >
                 <span>{option.name}</span>
                 {option.note !== undefined && <span className="label">{option.note}</span>}
               </ListboxOption>

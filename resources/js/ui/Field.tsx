@@ -3,7 +3,17 @@ import { useId, type ReactNode } from 'react';
 type Control = { id: string; 'aria-invalid': boolean; 'aria-describedby': string | undefined };
 
 /** A labelled control with a hint under it, or what is wrong with it. */
-export function Field({ label, hint, errors = [], children }: { label: string; hint?: ReactNode; errors?: readonly string[]; children: (control: Control) => ReactNode }) {
+export function Field({
+  label,
+  hint,
+  errors = [],
+  children,
+}: {
+  label: string;
+  hint?: ReactNode;
+  errors?: readonly string[];
+  children: (control: Control) => ReactNode;
+}) {
   const id = useId();
   const noteId = `${id}-note`;
   const wrong = errors.length > 0;

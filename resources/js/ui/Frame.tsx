@@ -53,17 +53,37 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     cache.clear();
     void navigate('/');
   };
-  useKeys({ h: () => void navigate('/'), p: () => void navigate('/roasts/new'), o: () => void navigate('/log'), c: toggleTemperature, k: toggleMass, g: toggleTheme, '?': () => setSheet(true) });
+  useKeys({
+    h: () => void navigate('/'),
+    p: () => void navigate('/roasts/new'),
+    o: () => void navigate('/log'),
+    c: toggleTemperature,
+    k: toggleMass,
+    g: toggleTheme,
+    '?': () => setSheet(true),
+  });
 
   const quiet = 'min-h-11 px-1 text-label font-semibold text-soft hover:text-ink';
   return (
     <div className="min-h-dvh md:pl-[84px]">
-      <nav aria-label="Main" className="no-print fixed inset-y-0 left-0 z-20 hidden w-[84px] flex-col items-center border-r border-hair bg-paper py-4 md:flex">
+      <nav
+        aria-label="Main"
+        className="no-print fixed inset-y-0 left-0 z-20 hidden w-[84px] flex-col items-center border-r border-hair bg-paper py-4 md:flex"
+      >
         <span className="wide text-[15px]">Diatherm</span>
         <ul className="mt-5 w-full">
           {PLACES.map((place) => (
             <li key={place.to}>
-              <NavLink to={place.to} end className={({ isActive }) => clsx('flex min-h-11 items-center justify-center border-l-[3px] text-label font-semibold', isActive ? 'border-ember text-ink' : 'border-transparent text-soft hover:text-ink')}>
+              <NavLink
+                to={place.to}
+                end
+                className={({ isActive }) =>
+                  clsx(
+                    'flex min-h-11 items-center justify-center border-l-[3px] text-label font-semibold',
+                    isActive ? 'border-ember text-ink' : 'border-transparent text-soft hover:text-ink',
+                  )
+                }
+              >
                 {place.name}
               </NavLink>
             </li>
@@ -95,18 +115,34 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
         )}
         {children}
       </main>
-      <nav aria-label="Thumb" className="no-print fixed inset-x-0 bottom-0 z-20 border-t-[1.5px] border-ink bg-paper pb-[env(safe-area-inset-bottom)] md:hidden">
+      <nav
+        aria-label="Thumb"
+        className="no-print fixed inset-x-0 bottom-0 z-20 border-t-[1.5px] border-ink bg-paper pb-[env(safe-area-inset-bottom)] md:hidden"
+      >
         {bar ?? (
           <ul className="flex">
             {PLACES.map((place) => (
               <li key={place.to} className="flex-1">
-                <NavLink to={place.to} end className={({ isActive }) => clsx('flex min-h-14 items-center justify-center border-t-[3px] font-semibold', isActive ? 'border-ember text-ink' : 'border-transparent text-soft')}>
+                <NavLink
+                  to={place.to}
+                  end
+                  className={({ isActive }) =>
+                    clsx(
+                      'flex min-h-14 items-center justify-center border-t-[3px] font-semibold',
+                      isActive ? 'border-ember text-ink' : 'border-transparent text-soft',
+                    )
+                  }
+                >
                   {place.name}
                 </NavLink>
               </li>
             ))}
             <li className="flex-1">
-              <button type="button" className="flex min-h-14 w-full items-center justify-center border-t-[3px] border-transparent font-semibold text-soft" onClick={() => setSheet(true)}>
+              <button
+                type="button"
+                className="flex min-h-14 w-full items-center justify-center border-t-[3px] border-transparent font-semibold text-soft"
+                onClick={() => setSheet(true)}
+              >
                 More
               </button>
             </li>

@@ -20,7 +20,18 @@ type Props = {
 const same = (value: number) => value;
 
 /** A number with its unit in the field; stored in SI, shown in the cook's unit. */
-export function NumberField({ label, value, onChange, unit, toShown = same, fromShown = same, digits = 1, placeholder, hint, errors }: Props) {
+export function NumberField({
+  label,
+  value,
+  onChange,
+  unit,
+  toShown = same,
+  fromShown = same,
+  digits = 1,
+  placeholder,
+  hint,
+  errors,
+}: Props) {
   const [typing, setTyping] = useState<string | null>(null);
   const shown = typing ?? (typeof value === 'number' ? String(Number(toShown(value).toFixed(digits))) : (value ?? ''));
   return (

@@ -4,17 +4,31 @@ import type { ReactNode } from 'react';
 type Option<T extends string> = { id: T; name: ReactNode; note?: ReactNode };
 
 /** One of a few, all to be seen, each as wide as a thumb. */
-export function Segments<T extends string>({ label, value, options, onChange }: { label: string; value: T; options: readonly Option<T>[]; onChange: (id: T) => void }) {
+export function Segments<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  inline = false,
+}: {
+  label: string;
+  value: T;
+  options: readonly Option<T>[];
+  onChange: (id: T) => void;
+  inline?: boolean;
+}) {
   return (
     <RadioGroup value={value} onChange={onChange} aria-label={label} className="flex flex-wrap gap-1.5">
       {options.map((option) => (
         <Radio
           key={option.id}
           value={option.id}
-          className="flex min-h-11 cursor-pointer flex-col justify-center rounded-lg border-[1.5px] border-hair bg-raised px-3 py-1 font-semibold data-[checked]:border-ink data-[checked]:bg-ink data-[checked]:text-paper"
+          className={`flex min-h-11 cursor-pointer justify-center rounded-lg ${inline ? 'items-baseline gap-2 py-2.5' : 'flex-col py-1'} border-[1.5px] border-hair bg-raised px-3 font-semibold data-[checked]:border-ink data-[checked]:bg-ink data-[checked]:text-paper`}
         >
           <span>{option.name}</span>
-          {option.note !== undefined && <span className="text-label font-medium opacity-85">{option.note}</span>}
+          {option.note !== undefined && (
+            <span className={`text-label font-medium opacity-85 ${inline ? 'hidden sm:inline' : ''}`}>{option.note}</span>
+          )}
         </Radio>
       ))}
     </RadioGroup>

@@ -4,15 +4,31 @@ import type { Working } from '../api/types';
 import { Prose } from '../units/Prose';
 
 /** A figure that opens to its working: inputs, rule and source. */
-export function Why({ of, workings, children, className = '' }: { of: string; workings: readonly Working[]; children: ReactNode; className?: string }) {
+export function Why({
+  of,
+  workings,
+  children,
+  className = '',
+}: {
+  of: string;
+  workings: readonly Working[];
+  children: ReactNode;
+  className?: string;
+}) {
   const working = workings.find((candidate) => candidate.of === of);
   if (working === undefined) return <span className={className}>{children}</span>;
   return (
     <Popover as="span" className="relative">
-      <PopoverButton className={`text-left underline decoration-hair decoration-dotted decoration-2 underline-offset-[6px] hover:decoration-ember ${className}`} title="Why this number?">
+      <PopoverButton
+        className={`text-left underline decoration-hair decoration-dotted decoration-2 underline-offset-[6px] hover:decoration-ember ${className}`}
+        title="Why this number?"
+      >
         {children}
       </PopoverButton>
-      <PopoverPanel anchor={{ to: 'bottom start', gap: 8, padding: 12 }} className="z-30 w-[min(23rem,calc(100vw-24px))] rounded-lg border-[1.5px] border-ink bg-raised p-4 shadow-[0_6px_24px_rgb(0_0_0/0.18)]">
+      <PopoverPanel
+        anchor={{ to: 'bottom start', gap: 8, padding: 12 }}
+        className="z-30 w-[min(23rem,calc(100vw-24px))] rounded-lg border-[1.5px] border-ink bg-raised p-4 shadow-[0_6px_24px_rgb(0_0_0/0.18)]"
+      >
         <p>
           <Prose>{working.rule}</Prose>
         </p>

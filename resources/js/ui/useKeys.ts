@@ -5,7 +5,13 @@ export function useKeys(keys: Record<string, () => void>): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input:not([type=range]), textarea, select, [role=dialog], [role=listbox], [role=radiogroup]') !== null) return;
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        target.closest('input:not([type=range]), textarea, select, [role=dialog], [role=listbox], [role=radiogroup]') !== null
+      )
+        return;
       const act = keys[event.key.toLowerCase()];
       if (act === undefined) return;
       event.preventDefault();

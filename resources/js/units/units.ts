@@ -20,7 +20,11 @@ export function formatter(units: Units) {
   const degrees = (celsius: number) => (fahrenheit ? celsius * 1.8 + 32 : celsius);
   const round = (value: number, digits: number) => {
     const factor = 10 ** digits;
-    return (Math.round(value * factor) / factor).toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits, useGrouping: false });
+    return (Math.round(value * factor) / factor).toLocaleString('en', {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+      useGrouping: false,
+    });
   };
   return {
     ...units,
@@ -32,7 +36,14 @@ export function formatter(units: Units) {
     temperature: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)} ${fahrenheit ? '°F' : '°C'}`,
     /** A difference: 6 °C */
     difference: (kelvin: number, digits = 0) => `${round(fahrenheit ? kelvin * 1.8 : kelvin, digits)} ${fahrenheit ? '°F' : '°C'}`,
-    mass: (kg: number) => (pounds ? (kg < POUND_KG ? `${round((kg / POUND_KG) * 16, 1)} oz` : `${round(kg / POUND_KG, 1)} lb`) : kg < 1 ? `${round(kg * 1000, 0)} g` : `${round(kg, 1)} kg`),
+    mass: (kg: number) =>
+      pounds
+        ? kg < POUND_KG
+          ? `${round((kg / POUND_KG) * 16, 1)} oz`
+          : `${round(kg / POUND_KG, 1)} lb`
+        : kg < 1
+          ? `${round(kg * 1000, 0)} g`
+          : `${round(kg, 1)} kg`,
     length: (cm: number, digits = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
     toDegrees: degrees,
     fromDegrees: (shown: number) => (fahrenheit ? (shown - 32) / 1.8 : shown),
