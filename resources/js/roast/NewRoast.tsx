@@ -74,6 +74,17 @@ function Writing({ start }: { start: Draft }) {
               </p>
             )}
             <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
+              {plan !== null && sound && (
+                <p className="mb-1.5 flex justify-between gap-3 font-semibold md:hidden">
+                  <span>
+                    On at <Figure>{clock(entryAt(plan, 0, 'on') ?? 0, offsetMinutes(plan.serve_at))}</Figure>
+                  </span>
+                  <span>
+                    pull at <Figure>{format.degrees(plan.dishes[0]?.pull_c ?? 0)}</Figure>,{' '}
+                    {clock(entryAt(plan, 0, 'pull') ?? 0, offsetMinutes(plan.serve_at))}
+                  </span>
+                </p>
+              )}
               <button
                 type="button"
                 className="push push-main w-full md:w-auto md:px-6"
