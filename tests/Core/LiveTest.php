@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Trace;
+use Diatherm\Live\Debrief;
+use Diatherm\Live\Finding;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Live\Normal;
+use Diatherm\Live\Reading;
+use Diatherm\Live\Sieve;
+use Diatherm\Live\Verdict;
+use Diatherm\Live\Weighed;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Forecast;
+use Tests\Support\Samples;
+
+/** A cook whose truth is known: its trace to 80 °C. */
+function truth(float $transfer, float $thickness = 1.0, float $warmer = 0.0, ?Course $course = null): Trace
+{
+    $cook = Cook::of(Samples::dish(), 14.0, Resolution::fine(), $course ?? Course::asPlanned(), $transfer, $thickness, $warmer);
+    $trace = $cook->body->record(false);
+    $cook->toPull(80.0);
+
+    return $trace;
+}
+
+/** @param list<int> $minutes @return list<Reading> with the scatter of a probe */
+function readings(Trace $truth, array $minutes): array
+{
+    $scatter = [0.4, -0.6, 0.3, -0.2, 0.7, -0.5];
+
+    return array_map(fn (int $at, int $i): Reading => Reading::of("r$i", 60.0 * $at, 'core', $truth->coreAt(60.0 * $at) + $scatter[$i % 6]), $minutes, array_keys($minutes));
+}
+
+function live(array $readings, float $nowMinutes, ?Course $course = null): LiveForecast
+{
+    $course ??= new Course(nowS: 60.0 * $nowMinutes);
+
+    return LiveForecast::of(Samples::dish(), 14.0, $course, $readings, 56.4);
+}
+
+it('moves the finish towards what the readings say, and narrows the band', function (float $transfer) {
+    $truth = truth($transfer);
+    $start = live([], 0.0);
+    $later = live(readings($truth, [30, 50, 65, 80]), 80.0);
+    $real = $truth->reaches($later->pullC) / 60.0;
+    expect(abs($later->cookMinutes->likely - $real))->toBeLessThan(max(3.0, 0.6 * abs($start->cookMinutes->likely - $real)))
+        ->and($later->cookMinutes->width())->toBeLessThan(0.6 * $start->cookMinutes->width())
+        ->and($real)->toBeGreaterThan($later->cookMinutes->low - 2.0)->toBeLessThan($later->cookMinutes->high + 2.0);
+})->with([0.82, 1.0, 1.2]);
+
+// By its own meaning the band holds eight truths in ten; these truths are drawn as the plan thinks them likely.
+it('holds most truths in its band', function () {
+    $held = 0;
+    $draws = Normal::standard()->draws(20);
+    foreach ($draws as [$a, $b, $c]) {
+        $truth = truth(exp($a / 1.2816 * log(1.25)), exp($b / 1.2816 * log(1.08)), $c / 1.2816 * 2.0);
+        $forecast = live(readings($truth, [25, 45, 60]), 60.0);
+        $real = $truth->reaches($forecast->pullC) / 60.0;
+        $held += $real >= $forecast->cookMinutes->low && $real <= $forecast->cookMinutes->high ? 1 : 0;
+    }
+    expect($held)->toBeGreaterThanOrEqual(13)->toBeLessThanOrEqual(20);
+});
+
+it('gives the same answer to the same readings', function () {
+    $readings = readings(truth(0.9), [30, 60]);
+    expect(live($readings, 60.0)->cookMinutes)->toEqual(live($readings, 60.0)->cookMinutes);
+});
+
+it('takes a cooler cooker and lifted lids into account', function () {
+    $asPlanned = live([], 40.0)->cookMinutes->likely;
+    $cool = live([], 40.0, new Course([[0.0, 125.0], [2400.0, 122.0]], [], [], null, 2400.0))->cookMinutes->likely;
+    $lifted = live([], 40.0, new Course([], [[600.0, 180.0], [1500.0, 180.0]], [], null, 2400.0))->cookMinutes->likely;
+    expect($cool)->toBeGreaterThan($asPlanned + 8.0)->and($lifted)->toBeGreaterThan($asPlanned + 2.0);
+});
+
+it('keeps a reading that cannot be, marks it and leaves it out', function (Verdict $verdict, array $odd) {
+    $truth = truth(1.0);
+    $readings = [...readings($truth, [30, 50]), Reading::of('odd', ...$odd)];
+    $forecast = live($readings, 60.0);
+    expect($forecast->verdicts['odd'])->toBe($verdict)
+        ->and($forecast->cookMinutes)->toEqual(live(readings($truth, [30, 50]), 60.0)->cookMinutes);
+})->with([
+    'above the air' => [Verdict::AboveTheAir, [3100.0, 'core', 190.0]],
+    'falling ten degrees in a minute' => [Verdict::FallsTooFast, [3060.0, 'core', 11.0]],
+    'leaping' => [Verdict::RisesTooFast, [3120.0, 'core', 55.0]],
+    'before it went on' => [Verdict::NotOnTheHeat, [-120.0, 'core', 6.0]],
+]);
+
+it('lets the coldest place decide', function () {
+    $dish = Samples::dish();
+    $verdicts = Sieve::judge([
+        Reading::of('breast', 3000.0, 'breast', 26.0), Reading::of('thigh', 3060.0, 'thigh', 22.0),
+        Reading::of('breast later', 4200.0, 'breast', 40.0), Reading::of('thigh later', 4800.0, 'thigh', 42.0),
+    ], $dish, Course::asPlanned());
+    expect($verdicts)->toBe(['breast' => Verdict::NotTheColdest, 'thigh' => Verdict::Counts, 'breast later' => Verdict::NotTheColdest, 'thigh later' => Verdict::Counts]);
+});
+
+it('drops an earlier reading when a later one shows that it was not the core', function () {
+    $verdicts = Sieve::judge([Reading::of('shallow', 3600.0, 'core', 38.0), Reading::of('deep', 4500.0, 'core', 31.0)], Samples::dish(), Course::asPlanned());
+    expect($verdicts)->toBe(['shallow' => Verdict::NotTheColdest, 'deep' => Verdict::Counts]);
+});
+
+it('never claims that it will be off before now', function () {
+    $forecast = live(readings(truth(1.25), [60, 90, 100]), 150.0);
+    expect($forecast->cookMinutes->low)->toBeGreaterThanOrEqual(150.0 - 1e-6);
+});
+
+it('follows the rest once it was pulled', function () {
+    $course = new Course([], [], [], 60.0 * 112.0, 60.0 * 125.0);
+    $forecast = live([], 125.0, $course);
+    expect($forecast->cookMinutes->width())->toBe(0.0)->and($forecast->cookMinutes->likely)->toBe(112.0)
+        ->and($forecast->peakMinutes)->toBeGreaterThan(112.0)->and($forecast->peakC)->toBeGreaterThan($forecast->pullC);
+});
+
+it('tells in the debrief what the readings taught', function () {
+    $dish = Samples::dish();
+    $plan = Forecast::of($dish, 14.0);
+    $truth = truth(0.75);
+    $off = $truth->reaches($plan->pullC);
+    $course = new Course([], [], [], $off, $off + 1800.0);
+    $fact = LiveForecast::of($dish, 14.0, $course, readings($truth, [30, 50, 70, 90, 110]), $plan->pullC);
+    $findings = array_column(array_map(fn (Finding $finding): array => (array) $finding, Debrief::of($dish, $plan->cookMinutes->likely, $plan->pullC, $fact, $course, 25.0)), null, 'id');
+    expect($findings['time']['lesson'])->toContain('longer')
+        ->and($findings['heat']['lesson'])->toContain('less')
+        ->and($findings['table']['fact'])->toContain('25 min late');
+});
+
+// Standard normal quantiles. Source: Abramowitz & Stegun, Table 26.1 (from memory).
+it('draws from a normal that is normal', function (float $share, float $z) {
+    expect(Normal::quantile($share))->toEqualWithDelta($z, 5e-4);
+})->with([[0.5, 0.0], [0.9, 1.2816], [0.975, 1.9600], [0.1, -1.2816]]);
+
+it('recovers the mean and spread that its draws were made with', function () {
+    $points = [[1.0, 2.0, -1.0], [1.4, 2.9, -1.2], [0.8, 1.4, -0.7], [1.2, 2.5, -0.9]];
+    $draws = Normal::like($points, [0.25, 0.25, 0.25, 0.25], 1.0)->draws(4000);
+    $mean = fn (int $axis): float => array_sum(array_column($draws, $axis)) / count($draws);
+    $cross = array_sum(array_map(fn (array $d): float => ($d[0] - 1.1) * ($d[1] - 2.2), $draws)) / count($draws);
+    expect($mean(0))->toEqualWithDelta(1.1, 0.01)->and($mean(1))->toEqualWithDelta(2.2, 0.01)->and($mean(2))->toEqualWithDelta(-0.95, 0.01)
+        ->and($cross)->toEqualWithDelta(0.125, 0.01); // worked by hand: Σ (x − 1.1)(y − 2.2) / 4
+});
+
+it('finds weighed quantiles', function () {
+    $spread = Weighed::spread([4.0, 1.0, 3.0, 2.0, 5.0], [0.2, 0.2, 0.2, 0.2, 0.2]);
+    expect($spread->likely)->toEqualWithDelta(3.0, 1e-9)->and($spread->low)->toEqualWithDelta(1.0, 1e-9)->and($spread->high)->toEqualWithDelta(5.0, 1e-9);
+    expect(Weighed::spread([1.0, 2.0], [0.999, 0.001])->likely)->toEqualWithDelta(1.0, 0.01);
+});

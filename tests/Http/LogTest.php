@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Event;
+use App\Models\Reading;
+use Illuminate\Support\Str;
+use Tests\Support\Contract;
+
+it('moves the forecast with the readings', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addHours(3)->toAtomString()]);
+    $this->log($roast, 'on', 60)->assertOk();
+    $before = $this->getJson("/api/roasts/{$roast->id}");
+    $after = $this->read($roast, 19.0, 1);
+    expect($after->json('status'))->toBe('cooking')
+        ->and(strtotime($after->json('plan.dishes.0.live.pull_at.likely')))->toBeGreaterThan(strtotime($before->json('plan.dishes.0.live.pull_at.likely')) + 300)
+        ->and($after->json('plan.dishes.0.live.counted'))->toBe(1)
+        ->and(Contract::breaches($after->content(), 'Roast'))->toBe([]);
+    $undone = $this->deleteJson("/api/roasts/{$roast->id}/readings/".$after->json('readings.0.id'));
+    expect($undone->json('readings'))->toBe([])->and($undone->json('plan.dishes.0.live.counted'))->toBe(0);
+});
+
+it('logs a reading once, however often it is sent', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 40);
+    $body = ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'core', 'celsius' => 12.5];
+    foreach ([1, 2, 3] as $_) {
+        $this->postJson("/api/roasts/{$roast->id}/readings", $body)->assertOk();
+    }
+    $this->postJson("/api/roasts/{$roast->id}/readings", ['celsius' => 60] + $body)->assertOk();
+    expect(Reading::all())->toHaveCount(1)->and(Reading::first()->celsius)->toBe(12.5);
+});
+
+it('logs an event once, however often it is sent', function () {
+    $roast = $this->roast();
+    $body = ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'on'];
+    $this->postJson("/api/roasts/{$roast->id}/events", $body)->assertOk();
+    $this->postJson("/api/roasts/{$roast->id}/events", $body)->assertOk();
+    expect(Event::all())->toHaveCount(1);
+});
+
+it('keeps an impossible reading, marked', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 60);
+    $this->read($roast, 25.0, 2);
+    $answer = $this->read($roast, 9.0, 1);
+    expect($answer->json('readings.1.counts'))->toBeFalse()->and($answer->json('readings.1.verdict'))->toContain('Left out')->and($answer->json('readings'))->toHaveCount(2);
+});
+
+it('goes from on through pull and rest to carved, and into the log', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addMinutes(10)->toAtomString()]);
+    $this->log($roast, 'on', 130)->assertJsonPath('status', 'cooking');
+    $this->read($roast, 30.0, 70);
+    $this->read($roast, 44.0, 45);
+    $this->read($roast, 54.0, 27);
+    $this->log($roast, 'pulled', 25)->assertJsonPath('status', 'resting');
+    $done = $this->log($roast, 'carved', 1)->assertJsonPath('status', 'done');
+    expect(array_column($done->json('debrief.dishes.0'), 'id'))->toContain('time', 'pull', 'peak', 'table', 'heat')
+        ->and($done->json('debrief.planned_curves.0.core_c'))->not->toBeEmpty();
+    $this->putJson("/api/roasts/{$roast->id}/debrief", ['note' => 'More coals on the left.'])->assertJsonPath('debrief.note', 'More coals on the left.');
+    $this->putJson("/api/roasts/{$roast->id}/debrief", ['note' => str_repeat('a', 2001)])->assertJsonValidationErrors('note');
+    $this->getJson('/api/roasts')->assertJsonPath('0.status', 'done');
+});
+
+it('keeps the plan of the lighting for the debrief, and drops it when the lighting is undone', function () {
+    $roast = $this->roast();
+    $id = $this->log($roast, 'on', 5)->json('events.0.id');
+    expect($roast->refresh()->plan_at_lighting['dishes'][0]['pull_c'])->toBeFloat();
+    $this->deleteJson("/api/roasts/{$roast->id}/events/$id")->assertJsonPath('status', 'planned');
+    expect($roast->refresh()->plan_at_lighting)->toBeNull();
+});
+
+it('lets a lifted lid and a cooker reading bear on every dish in that cooker', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 50);
+    $before = strtotime($this->getJson("/api/roasts/{$roast->id}")->json('plan.dishes.0.live.pull_at.likely'));
+    $lifted = strtotime($this->log($roast, 'lid', 20, ['minutes' => 5])->json('plan.dishes.0.live.pull_at.likely'));
+    $cooler = strtotime($this->read($roast, 120.0, 15, ['place' => 'cooker'])->json('plan.dishes.0.live.pull_at.likely'));
+    expect($lifted)->toBeGreaterThan($before + 60)->and($cooler)->toBeGreaterThan($lifted + 300);
+});
+
+it('answers nonsense in the log at its field', function (string $field, string $what, array $body) {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 30);
+    $sound = $what === 'readings' ? ['place' => 'core', 'celsius' => 20] : ['kind' => 'basted'];
+    $this->postJson("/api/roasts/{$roast->id}/$what", $body + $sound + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()])->assertUnprocessable()->assertJsonValidationErrors($field);
+    expect(Reading::count())->toBe(0)->and(Event::count())->toBe(1);
+})->with([
+    ['celsius', 'readings', ['celsius' => 1e9]], ['celsius', 'readings', ['celsius' => 'warm']], ['celsius', 'readings', ['celsius' => null]], ['celsius', 'readings', ['celsius' => -100]],
+    ['place', 'readings', ['place' => 'moon']], ['dish', 'readings', ['dish' => 7]], ['dish', 'readings', ['dish' => -1]], ['id', 'readings', ['id' => 'one']],
+    ['at', 'readings', ['at' => 'now']], ['at', 'readings', ['at' => '2031-02-31T10:00:00Z']], ['at', 'readings', fn () => ['at' => now()->addHour()->toAtomString()]], ['at', 'readings', ['at' => '2020-01-01T10:00:00Z']],
+    ['kind', 'events', ['kind' => 'danced']], ['kind', 'events', ['kind' => 'on']], ['kind', 'events', ['kind' => 'carved']], ['note', 'events', ['kind' => 'note']],
+    ['note', 'events', ['kind' => 'note', 'note' => str_repeat('a', 501)]], ['minutes', 'events', ['kind' => 'lid', 'minutes' => 500]], ['entry', 'events', ['kind' => 'tick']],
+    ['stage', 'events', ['kind' => 'stage']], ['at', 'events', fn () => ['kind' => 'pulled', 'at' => now()->subHours(2)->toAtomString()]],
+]);
+
+it('carries readings out and in as a table, without loss and without doubling', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 60);
+    $this->read($roast, 12.34, 40);
+    $this->read($roast, 149.0, 30, ['place' => 'cooker']);
+    $csv = $this->get("/api/roasts/{$roast->id}/readings.csv")->assertOk()->content();
+    expect(explode("\r\n", $csv)[0])->toBe('time,dish,place,celsius,id');
+    $post = fn (string $body) => $this->call('POST', "/api/roasts/{$roast->id}/readings.csv", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], content: $body);
+    $post($csv)->assertOk();
+    expect(Reading::count())->toBe(2);
+    $roast->readings()->delete();
+    $post($csv)->assertOk();
+    expect($this->get("/api/roasts/{$roast->id}/readings.csv")->content())->toBe($csv);
+    $bare = "time,place,celsius\n".now()->subMinutes(3)->toAtomString().",core,22.5\n";
+    $post($bare)->assertOk();
+    $post($bare)->assertOk();
+    expect(Reading::count())->toBe(3);
+});
+
+it('refuses a table with a bad row, whole', function (string $body, string $field) {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 60);
+    $this->call('POST', "/api/roasts/{$roast->id}/readings.csv", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors($field);
+    expect(Reading::count())->toBe(0);
+})->with([
+    'a word for a temperature' => ["time,place,celsius\n2031-10-04T10:00:00Z,core,20\n2031-10-04T10:05:00Z,core,warm\n", 'rows.1.celsius'],
+    'a time without offset' => ["time,place,celsius\n2031-10-04 10:00,core,20\n", 'rows.0.time'],
+    'too few values' => ["time,place,celsius\n2031-10-04T10:00:00Z,core\n", 'rows.0'],
+    'no header' => ["2031-10-04T10:00:00Z,core,20\n", 'file'],
+    'nothing' => ['', 'file'],
+    'too large' => [fn () => "time,place,celsius\n".str_repeat("2031-10-04T10:00:00Z,core,20\n", 60_000), 'file'],
+    'no text' => ["\xff\xfe\x00time", 'file'],
+]);

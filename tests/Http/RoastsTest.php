@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Roast;
+use Tests\Support\Contract;
+use Tests\Support\Samples;
+
+function soon(array $dish = [], array $roast = []): array
+{
+    return Samples::file($dish, $roast + ['serve_at' => now()->addHours(5)->toAtomString()]);
+}
+
+it('plans while the cook types, and stores nothing', function () {
+    $this->actingAs($this->cook());
+    $answer = $this->postJson('/api/preview', soon())->assertOk();
+    expect(Contract::breaches($answer->content(), 'Plan'))->toBe([])
+        ->and($answer->json('dishes.0.pictures.section.celsius'))->not->toBeEmpty()
+        ->and(Roast::count())->toBe(0);
+});
+
+it('stores a roast and gives it back as it was', function () {
+    $roast = $this->roast(['name' => 'Rack', 'thickness_cm' => 10.2]);
+    $answer = $this->getJson("/api/roasts/{$roast->id}")->assertOk();
+    expect(Contract::breaches($answer->content(), 'Roast'))->toBe([])
+        ->and($answer->json('status'))->toBe('planned')
+        ->and($answer->json('file.dishes.0.thickness_cm'))->toBe(10.2)
+        ->and($answer->json('file.dishes.0.taste'))->toBe('juicy');
+});
+
+it('keeps the offset of the table', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addHours(6)->setTimezone('+05:30')->toAtomString()]);
+    expect($this->getJson("/api/roasts/{$roast->id}")->json('file.serve_at'))->toEndWith('+05:30');
+});
+
+it('changes a roast whole or not at all', function () {
+    $roast = $this->roast();
+    $this->putJson("/api/roasts/{$roast->id}", soon(['mass_kg' => 2.5]))->assertOk()->assertJsonPath('file.dishes.0.mass_kg', 2.5);
+    $this->putJson("/api/roasts/{$roast->id}", soon(['mass_kg' => -2], ['people' => 40]))->assertUnprocessable()->assertJsonValidationErrors('dishes.0.mass_kg');
+    $this->getJson("/api/roasts/{$roast->id}")->assertJsonPath('file.dishes.0.mass_kg', 2.5)->assertJsonPath('file.people', 9);
+});
+
+it('keeps the dishes of a roast that is on the fire', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 10)->assertOk();
+    $this->putJson("/api/roasts/{$roast->id}", soon(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']))->assertJsonValidationErrors('dishes');
+    $this->putJson("/api/roasts/{$roast->id}", soon(['taste' => 'firm']))->assertOk()->assertJsonPath('file.dishes.0.taste', 'firm');
+});
+
+it('deletes a roast with its log', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 10);
+    $this->deleteJson("/api/roasts/{$roast->id}")->assertNoContent();
+    expect(Roast::count())->toBe(0)->and(App\Models\Event::count())->toBe(0);
+});
+
+it('lists the cook’s own roasts, and no other’s', function () {
+    $this->roast();
+    $this->roast(['name' => 'Mine']);
+    $answer = $this->getJson('/api/roasts')->assertOk();
+    expect($answer->json())->toHaveCount(1)->and($answer->json('0.file.dishes.0.name'))->toBe('Mine')
+        ->and(Contract::breaches((string) json_encode($answer->json('0')), 'RoastSummary'))->toBe([]);
+});
+
+it('does not find another cook’s roast, whatever is asked of it', function (string $method, string $path) {
+    $roast = $this->roast();
+    $id = $this->read($roast, 20.0, 0)->json('readings.0.id');
+    $this->actingAs($this->cook());
+    $body = str_ends_with($path, 'readings') ? ['id' => fake_uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'core', 'celsius' => 30]
+        : (str_ends_with($path, 'events') ? ['id' => fake_uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'kind' => 'on'] : soon());
+    $this->json($method, str_replace(['{roast}', '{id}'], [$roast->id, $id], $path), $body)->assertNotFound();
+    expect(Roast::count())->toBe(1)->and(App\Models\Reading::count())->toBe(1)->and(App\Models\Event::count())->toBe(0);
+})->with(fn () => array_values(array_map(fn (string $operation): array => explode(' ', $operation), array_filter(Contract::operations(), fn (string $operation): bool => str_contains($operation, '{roast}')))));
+
+function fake_uuid(): string
+{
+    return (string) Illuminate\Support\Str::uuid();
+}
+
+it('asks everyone else to sign in', function (string $operation) {
+    [$method, $path] = explode(' ', $operation);
+    $this->json($method, str_replace(['{roast}', '{id}'], ['01ARZ3NDEKTSV4RRFFQ69G5FAV', fake_uuid()], $path))->assertUnauthorized();
+})->with(fn () => array_values(array_diff(Contract::operations(), ['GET /api/me', 'POST /api/login', 'POST /api/register', 'POST /api/demo'])));
+
+it('routes exactly what the contract names', function () {
+    $routes = [];
+    foreach (Illuminate\Support\Facades\Route::getRoutes() as $route) {
+        foreach (array_diff($route->methods(), ['HEAD', 'OPTIONS']) as $method) {
+            if (str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/{any}') {
+                $routes[] = "$method /{$route->uri()}";
+            }
+        }
+    }
+    sort($routes);
+    expect($routes)->toBe(Contract::operations());
+});
+
+it('answers every kind of nonsense at its field', function (string $path, array $dish, array $roast = []) {
+    $this->actingAs($this->cook());
+    foreach (['/api/preview', '/api/roasts'] as $address) {
+        $answer = $this->postJson($address, soon($dish, $roast))->assertUnprocessable();
+        expect($answer->json('errors'))->toHaveKey($path)->and(Contract::breaches($answer->content(), 'Invalid'))->toBe([]);
+    }
+    expect(Roast::count())->toBe(0);
+})->with([
+    'negative' => ['dishes.0.mass_kg', ['mass_kg' => -1]],
+    'text' => ['dishes.0.mass_kg', ['mass_kg' => 'NaN']],
+    'list' => ['dishes.0.mass_kg', ['mass_kg' => [1]]],
+    'huge' => ['dishes.0.start_c', ['start_c' => 1e9]],
+    'missing' => ['dishes.0.cut', ['cut' => null]],
+    'too long' => ['name', [], ['name' => str_repeat('ü', 81)]],
+    'wrong unit' => ['dishes.0.target_c', ['taste' => null, 'target_c' => 145]],
+    'past hour' => ['serve_at', [], ['serve_at' => '2020-01-01T12:00:00Z']],
+    'hour of no calendar' => ['serve_at', [], ['serve_at' => '2031-13-01T12:00:00Z']],
+    'hour far off' => ['serve_at', [], ['serve_at' => '2099-01-01T12:00:00Z']],
+    'too many' => ['people', [], ['people' => 501]],
+    'unknown key' => ['surprise', [], ['surprise' => true]],
+]);
+
+it('imports what it exports, without loss', function () {
+    $roast = $this->roast(['girth_cm' => 40.5, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 45, 'chores' => [['do' => 'spray', 'every_minutes' => 30, 'from_minutes' => 60]]], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 6]]], ['name' => 'Über den Fluß']);
+    $file = $this->get("/api/roasts/{$roast->id}/file")->assertOk()->assertHeader('Content-Type', 'application/json')->content();
+    $again = $this->call('POST', '/api/roasts/import', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $file)->assertCreated();
+    expect($this->get('/api/roasts/'.$again->json('id').'/file')->content())->toBe($file)->and(Contract::breaches($file, 'RoastFile'))->toBe([]);
+});
+
+it('takes a record of the past by import', function () {
+    $this->actingAs($this->cook());
+    $this->postJson('/api/roasts/import', Samples::file([], ['serve_at' => '2020-01-01T12:00:00Z']))->assertCreated();
+});
+
+it('refuses an import that is malformed or too large, whole', function (string $body) {
+    $this->actingAs($this->cook());
+    $this->call('POST', '/api/roasts/import', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors('file');
+    expect(Roast::count())->toBe(0);
+})->with(['cut short' => '{"serve_at":', 'no JSON' => 'serve at six', '2 MB' => fn () => '{"name":"'.str_repeat('a', 2_000_000).'"}', 'empty' => '']);

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+use Database\Seeders\DemoSeeder;
+use Tests\Support\Contract;
+
+it('signs up, out and in', function () {
+    $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw'])->assertOk()->assertJsonPath('user.name', 'Ada');
+    $this->postJson('/api/logout')->assertNoContent();
+    $this->getJson('/api/me')->assertJsonPath('user', null);
+    $answer = $this->postJson('/api/login', ['email' => 'ada@weir.example', 'password' => 'ember and straw'])->assertOk();
+    expect(Contract::breaches($answer->content(), 'Me'))->toBe([]);
+});
+
+it('says what is wrong with a sign-up', function (string $field, array $input) {
+    $this->postJson('/api/register', $input + ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw'])->assertJsonValidationErrors($field);
+    $this->assertGuest();
+})->with([['name', ['name' => '']], ['email', ['email' => 'weir']], ['password', ['password' => 'short']], ['name', ['name' => str_repeat('a', 81)]], ['email', ['email' => ['a']]]]);
+
+it('does not tell which half of a sign-in was wrong', function () {
+    $this->postJson('/api/login', ['email' => 'nobody@weir.example', 'password' => 'ember and straw'])->assertJsonValidationErrors('email');
+    $cook = $this->cook();
+    $this->postJson('/api/login', ['email' => $cook->email, 'password' => 'straw and ember'])->assertJsonValidationErrors('email');
+});
+
+it('slows down guessing', function () {
+    for ($i = 0; $i < 20; $i++) {
+        $this->postJson('/api/login', ['email' => 'nobody@weir.example', 'password' => 'x']);
+    }
+    $this->postJson('/api/login', ['email' => 'nobody@weir.example', 'password' => 'x'])->assertTooManyRequests();
+});
+
+it('remembers the cook’s units', function () {
+    $this->actingAs($this->cook());
+    $this->patchJson('/api/me', ['temperature_unit' => 'f', 'mass_unit' => 'lb'])->assertOk()->assertJsonPath('user.temperature_unit', 'f');
+    $this->patchJson('/api/me', ['temperature_unit' => 'k'])->assertJsonValidationErrors('temperature_unit');
+    $this->getJson('/api/me')->assertJsonPath('user.temperature_unit', 'f')->assertJsonPath('user.mass_unit', 'lb');
+});
+
+it('opens the demo kitchen only where there is one', function () {
+    $this->seed(DemoSeeder::class);
+    config(['app.demo' => true]);
+    $this->postJson('/api/demo')->assertOk();
+    $this->postJson('/api/logout');
+    config(['app.demo' => false]);
+    $this->postJson('/api/demo')->assertNotFound();
+});
+
+it('gives the demo a supper that is cooking, ducks to come and two debriefs', function () {
+    $this->seed(DemoSeeder::class);
+    config(['app.demo' => true]);
+    $this->postJson('/api/demo');
+    expect(array_count_values(array_column($this->getJson('/api/roasts')->json(), 'status')))->toEqualCanonicalizing(['planned' => 1, 'cooking' => 1, 'done' => 2]);
+});
+
+it('puts a stale demo back to now, and leaves what a cook has touched', function () {
+    $this->seed(DemoSeeder::class);
+    config(['app.demo' => true]);
+    $this->postJson('/api/demo');
+    $cooking = fn (): array => array_values(array_filter($this->getJson('/api/roasts')->json(), fn (array $roast): bool => $roast['status'] === 'cooking'));
+    $old = $cooking()[0]['id'];
+    $this->travel(3)->hours();
+    $this->seed(DemoSeeder::class);
+    expect($cooking())->toHaveCount(1)->and($cooking()[0]['id'])->not->toBe($old)
+        ->and(strtotime($cooking()[0]['plan']['serve_at']))->toBeGreaterThan(now()->getTimestamp());
+
+    $touched = $cooking()[0]['id'];
+    $this->postJson("/api/roasts/$touched/events", ['id' => (string) Illuminate\Support\Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'kind' => 'basted'])->assertOk();
+    $logged = count($this->getJson("/api/roasts/$touched")->json('events'));
+    $this->travel(26)->hours();
+    $this->seed(DemoSeeder::class);
+    $this->getJson("/api/roasts/$touched")->assertOk()->assertJsonCount($logged, 'events');
+});
+
+it('notices an answer that breaks the contract', function () {
+    expect(Contract::breaches('{}', 'Plan'))->not->toBe([])->and(Contract::breaches('{"low":1,"likely":"2","high":3}', 'Spread'))->not->toBe([]);
+});
+
+it('answers reference as the contract says', function () {
+    $this->actingAs($this->cook());
+    expect(Contract::breaches($this->getJson('/api/reference')->assertOk()->content(), 'Reference'))->toBe([]);
+});
+
+it('keeps personal answers out of caches, and knows no other API', function () {
+    $this->getJson('/api/me')->assertHeader('Cache-Control', 'no-store, private');
+    $this->getJson('/api/nothing')->assertNotFound();
+});

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Food\Shape;
+use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Roasting;
+use Diatherm\Heat\SeriesSolution;
+use Diatherm\Heat\Substance;
+use Diatherm\Heat\Surroundings;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Tests\Support\Samples;
+
+// Roots ζ₁ and coefficients C₁ of the one-term solution. Source: Incropera & DeWitt, Table 5.1 (from memory).
+it('finds the tabled roots and coefficients of the exact series', function (int $exponent, float $biot, float $root, float $coefficient) {
+    $found = SeriesSolution::root($exponent, $biot, 0);
+    expect($found)->toEqualWithDelta($root, 1e-4)
+        ->and(SeriesSolution::coefficient($exponent, $found))->toEqualWithDelta($coefficient, 1e-4);
+})->with([
+    'slab, Bi 1' => [0, 1.0, 0.8603, 1.1191],
+    'cylinder, Bi 1' => [1, 1.0, 1.2558, 1.2071],
+    'sphere, Bi 1' => [2, 1.0, 1.5708, 1.2732],
+]);
+
+it('sums to one at the very start', function (int $exponent) {
+    expect(SeriesSolution::left($exponent, 1.0, 0.002))->toEqualWithDelta(1.0, 1e-3);
+})->with([0, 1, 2]);
+
+// Source: the exact series, Incropera & DeWitt, sections 5.5 and 5.6; the tolerance is half a per cent of the first difference.
+it('agrees with the exact series in slab, cylinder and sphere', function (int $exponent, float $biot, float $fourier) {
+    [$radius, $k, $capacity, $startC, $airC] = [0.05, 0.45, 3.5e6, 5.0, 150.0];
+    $seconds = $fourier * $radius ** 2 * $capacity / $k;
+    $body = Roasting::of(Shape::of($radius, $exponent), Substance::constant($k, $capacity), $startC, Resolution::of(40, $seconds / 600));
+    $body->in(Surroundings::convection($airC, $biot * $k / $radius), $seconds);
+    $exact = $airC + ($startC - $airC) * SeriesSolution::left($exponent, $biot, $fourier);
+    expect(abs($body->coreC() - $exact) / ($airC - $startC))->toBeLessThan(0.005);
+    $surface = $airC + ($startC - $airC) * SeriesSolution::left($exponent, $biot, $fourier, 1.0);
+    expect(abs($body->surfaceC() - $surface) / ($airC - $startC))->toBeLessThan(0.005);
+})->with([0, 1, 2])->with([0.3, 1.0, 3.0, 12.0])->with([0.1, 0.3, 0.8]);
+
+it('holds half a per cent at the resolution that is shown', function (int $exponent, float $biot) {
+    [$radius, $k, $capacity] = [0.05, 0.45, 3.5e6];
+    $seconds = 0.3 * $radius ** 2 * $capacity / $k;
+    $body = Roasting::of(Shape::of($radius, $exponent), Substance::constant($k, $capacity), 5.0, Resolution::fine());
+    $body->in(Surroundings::convection(150.0, $biot * $k / $radius), $seconds);
+    $exact = 150.0 - 145.0 * SeriesSolution::left($exponent, $biot, 0.3);
+    expect(abs($body->coreC() - $exact) / 145.0)->toBeLessThan(0.005);
+})->with([0, 1, 2])->with([0.5, 1.5, 4.0]);
+
+it('converges as cells and steps are made finer', function () {
+    $minutes = function (Resolution $resolution): float {
+        $cook = Cook::of(Samples::dish(), 14.0, $resolution, Course::asPlanned());
+        $cook->toPull(57.0);
+
+        return $cook->body->elapsedS() / 60.0;
+    };
+    $best = $minutes(Resolution::of(80, 2.0));
+    $errors = array_map(fn (array $grid): float => abs($minutes(Resolution::of(...$grid)) - $best), [[10, 120.0], [20, 30.0], [40, 8.0]]);
+    expect($errors[1])->toBeLessThan($errors[0])->and($errors[2])->toBeLessThan($errors[1])->and($errors[2] / $best)->toBeLessThan(0.002);
+});
+
+it('closes its energy balance to a tenth of a per cent', function (string $cooker, float $celsius) {
+    $cook = Cook::of(Samples::dish(['stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 14.0, Resolution::fine(), Course::asPlanned());
+    $cook->body->record();
+    $cook->toPull(60.0);
+    $cook->rest(1800.0);
+    expect($cook->body->energyGap())->toBeLessThan(0.001);
+})->with([['kettle', 150.0], ['lidded-roaster', 121.0], ['countertop-rotisserie', 190.0], ['open-grate', 450.0]]);
+
+// Facts of the trade and of physics: the direction in which a cook moves. Common practice.
+it('moves the way that heat moves', function () {
+    $minutes = fn (array $dish): float => Diatherm\Plan\Forecast::of(Samples::dish($dish), 14.0)->cookMinutes->likely;
+    $plain = $minutes([]);
+    expect($minutes(['thickness_cm' => 12]))->toBeGreaterThan($minutes(['thickness_cm' => 10]))
+        ->and($minutes(['start_c' => 15]))->toBeLessThan($plain)
+        ->and($minutes(['taste' => 'well']))->toBeGreaterThan($plain)
+        ->and($minutes(['stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]]))->toBeLessThan($plain)
+        ->and($minutes(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'form' => 'opened_flat']))->toBeLessThan($minutes(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']));
+});
+
+it('never cooks a heavier joint of the same cut sooner', function (string $cut, string $taste) {
+    $before = 0.0;
+    foreach ([0.6, 0.8, 1.0, 1.2, 1.5] as $share) {
+        $typical = Diatherm\Food\Larder::cut($cut)->typicalMassKg;
+        $minutes = Diatherm\Plan\Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $share * $typical, 'taste' => $taste]), 14.0)->cookMinutes->likely;
+        expect($minutes)->toBeGreaterThanOrEqual($before);
+        $before = $minutes;
+    }
+})->with([['chicken', 'done'], ['lamb-leg', 'medium'], ['pork-rack', 'juicy'], ['beef-rib', 'medium_rare'], ['fish-whole', 'flaking'], ['potatoes', 'soft']]);

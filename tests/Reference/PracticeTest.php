@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Plan\Forecast;
+use Tests\Support\Practice;
+use Tests\Support\Samples;
+
+// Whole turkeys in a kitchen oven at 163 °C. Source: USDA FSIS, Turkey Basics (from memory). All others: common practice.
+it('is within a quarter of every cook of the trade', function (array $case) {
+    expect(abs($case['off']))->toBeLessThan(0.25);
+})->with(fn () => array_combine(array_column(Practice::cases(), 'id'), array_map(fn (array $case): array => [$case], Practice::cases())));
+
+it('is within fifteen per cent in the median', function () {
+    $off = array_map(fn (array $case): float => abs($case['off']), Practice::cases());
+    sort($off);
+    expect($off[intdiv(count($off), 2)])->toBeLessThan(0.15);
+});
+
+it('lies within the spread of the published oven table', function () {
+    foreach (Practice::cases() as $case) {
+        if (str_starts_with($case['id'], 'oven-turkey')) {
+            expect($case['predicted']->cookMinutes->likely)->toBeGreaterThanOrEqual($case['least'] - 1.0)->toBeLessThanOrEqual($case['most'] + 1.0);
+        }
+    }
+});
+
+// Common practice: a lidded roaster at 121 °C keeps pace with a dry oven at 163 °C, since its moist air gives up its heat to the meat.
+it('lets a lidded roaster at 121 °C keep pace with a dry oven at 163 °C', function () {
+    $minutes = fn (string $cooker, int $celsius): float => Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 6.35, 'start_c' => 4, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 20.0)->cookMinutes->likely;
+    expect($minutes('lidded-roaster', 121) / $minutes('oven', 163))->toBeGreaterThan(0.7)->toBeLessThan(1.1);
+});
+
+// Common practice: 2–3 K for a fillet, 6–10 K for a bird from a fierce rotisserie.
+it('coasts little in a small joint and far in a bird from a fierce heat', function () {
+    $climb = function (array $dish): float {
+        $forecast = Forecast::of(Samples::dish($dish), 20.0);
+
+        return $forecast->peakC - $forecast->pullC;
+    };
+    $fillet = $climb(['cut' => 'beef-fillet', 'mass_kg' => 1.4, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]);
+    $bird = $climb(['cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]]]);
+    expect($fillet)->toBeGreaterThan(1.5)->toBeLessThan(6.0)
+        ->and($bird)->toBeGreaterThan(6.0)
+        ->and($bird)->toBeGreaterThan($fillet);
+});
+
+// Common practice: a big low shoulder stalls, a small surface gain for hours while it dries.
+it('stalls a shoulder that cooks low', function () {
+    $forecast = Forecast::of(Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]]]), 20.0);
+    $trace = $forecast->trace;
+    $pace = fn (float $from, float $to): float => ($to - $from) / (($trace->reaches($to) - $trace->reaches($from)) / 3600.0);
+    expect($pace(70.0, 80.0))->toBeLessThan(0.6 * $pace(30.0, 40.0));
+});
+
+// Common practice: tempering for an hour hardly changes the core.
+it('shows how little an hour out of the cold does', function () {
+    $minutes = fn (float $start): float => Forecast::of(Samples::dish(['start_c' => $start]), 20.0)->cookMinutes->likely;
+    expect(($minutes(4.0) - $minutes(8.0)) / $minutes(4.0))->toBeLessThan(0.12);
+});

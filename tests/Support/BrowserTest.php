@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+
+/** A real browser before the real application: found by what a person sees, never by markup. */
+abstract class BrowserTest extends TestCase
+{
+    private const PATIENCE_S = 15.0;
+
+    private const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--lang=en'];
+
+    public RemoteWebDriver $browser;
+
+    private string $profile;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->profile = sys_get_temp_dir().'/diatherm-browser-'.bin2hex(random_bytes(6));
+        $options = new ChromeOptions;
+        $options->addArguments([...self::FLAGS, '--user-data-dir='.$this->profile]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $this->browser = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 60_000, 60_000);
+        $this->window(1280, 800);
+    }
+
+    protected function tearDown(): void
+    {
+        $severe = array_filter($this->browser->manage()->getLog('browser'), fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422'));
+        $this->browser->quit();
+        (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($this->profile);
+        parent::tearDown();
+        self::assertSame([], array_values($severe), 'The browser’s console is clean.');
+    }
+
+    public function window(int $width, int $height): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500],
+        ]);
+    }
+
+    public function open(string $path): void
+    {
+        $this->browser->get(getenv('APP_URL').$path);
+    }
+
+    public function enterDemo(): void
+    {
+        $this->open('/');
+        $this->press('Step into the demo kitchen');
+        $this->sees('Autumn supper at the old weir');
+    }
+
+    /** Opens a kitchen of one's own, empty. */
+    public function join(): void
+    {
+        $this->open('/');
+        $this->press('I have no kitchen yet');
+        $this->type('Name', 'Ada');
+        $this->type('E-mail address', 'ada'.bin2hex(random_bytes(5)).'@weir.example');
+        $this->type('Password', 'ember and straw');
+        $this->press('Open the kitchen');
+        $this->sees('Nothing is on the fire.');
+    }
+
+    public function sees(string $words): void
+    {
+        $this->until(fn (): bool => str_contains($this->text(), mb_strtolower($words)), "“{$words}” is on the screen.");
+    }
+
+    public function seesNot(string $words): void
+    {
+        $this->until(fn (): bool => ! str_contains($this->text(), mb_strtolower($words)), "“{$words}” is not on the screen.");
+    }
+
+    public function press(string $name): void
+    {
+        $this->act($name, fn (RemoteWebElement $element) => $element->click());
+    }
+
+    /** Puts text into the field of that label, in place of what was there. */
+    public function type(string $label, string $text): void
+    {
+        $this->until(function () use ($label, $text): bool {
+            $field = $this->field($label);
+            $field->click();
+            $field->sendKeys([WebDriverKeys::CONTROL.'a']);
+            $field->sendKeys($text);
+
+            return true;
+        }, "There is a field “{$label}”.");
+    }
+
+    public function value(string $label): string
+    {
+        return (string) $this->field($label)->getAttribute('value');
+    }
+
+    public function key(string $key): void
+    {
+        $this->browser->findElement(WebDriverBy::cssSelector('body'))->sendKeys($key);
+    }
+
+    /** The text that follows a quiet label, such as the hour under “Off the heat”. */
+    public function answer(string $label): string
+    {
+        $found = '';
+        $this->until(function () use ($label, &$found): bool {
+            $found = (string) $this->browser->executeScript(
+                'const label = [...document.querySelectorAll("main .label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length);'.
+                'return label?.nextElementSibling?.textContent ?? "";', [$label]);
+
+            return $found !== '';
+        }, "There is an answer to “{$label}”.");
+
+        return $found;
+    }
+
+    /** What axe-core finds that is serious or worse. @return list<string> */
+    public function barriers(): array
+    {
+        $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
+
+        return $this->browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1];'.
+            'axe.run(document, {resultTypes: ["violations"]}).then((found) => done(found.violations.filter((one) => ["serious", "critical"].includes(one.impact))'.
+            '.map((one) => one.id + ": " + one.nodes.map((node) => node.target.join(" ")).slice(0, 3).join(", "))), (error) => done([String(error)]));');
+    }
+
+    /** Whether nothing sticks out to the right. */
+    public function fits(): bool
+    {
+        return (bool) $this->browser->executeScript('return document.documentElement.scrollWidth <= window.innerWidth');
+    }
+
+    public function until(callable $condition, string $claim): void
+    {
+        $end = microtime(true) + self::PATIENCE_S;
+        $last = '';
+        while (microtime(true) < $end) {
+            try {
+                if ($condition()) {
+                    self::assertTrue(true);
+
+                    return;
+                }
+            } catch (StaleElementReferenceException|\RuntimeException|\Facebook\WebDriver\Exception\WebDriverException $wrong) {
+                $last = ' '.$wrong->getMessage();
+            }
+            usleep(80_000);
+        }
+        self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 900).$last);
+    }
+
+    private function text(): string
+    {
+        return mb_strtolower((string) $this->browser->executeScript('return document.body.innerText'));
+    }
+
+    private function act(string $name, callable $act): void
+    {
+        $this->until(function () use ($name, $act): bool {
+            $element = $this->browser->executeScript(
+                'const names = (one) => [one.getAttribute("aria-label"), one.textContent.trim(), one.textContent.trim().replace(/\s*[A-Z]$/, "")];'.
+                'return [...document.querySelectorAll("button, a, [role=radio], [role=option], label")].find((one) => one.getClientRects().length && !one.disabled && names(one).includes(arguments[0])) ?? null;', [$name]);
+            if (! $element instanceof RemoteWebElement) {
+                return false;
+            }
+            $act($element);
+
+            return true;
+        }, "There is “{$name}” to press.");
+    }
+
+    private function field(string $label): RemoteWebElement
+    {
+        $id = $this->browser->executeScript('return [...document.querySelectorAll("label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length)?.htmlFor ?? null', [$label]);
+        if (! is_string($id) || $id === '') {
+            throw new \RuntimeException("There is no field “{$label}”.");
+        }
+
+        return $this->browser->findElement(WebDriverBy::id($id));
+    }
+}
