@@ -25,6 +25,8 @@ final class User extends Authenticatable
 {
     protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit'];
 
+    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg'];
+
     protected $hidden = ['password', 'remember_token'];
 
     /** @return HasMany<Roast, $this> */

@@ -11,7 +11,9 @@ import { applyStoredTheme } from './ui/theme';
 applyStoredTheme();
 
 const cache = new QueryClient({
+  // What the cook does is never held back: the outbox keeps what cannot be sent.
   defaultOptions: {
+    mutations: { networkMode: 'always' },
     queries: { retry: (count, error) => !(error instanceof Failed) && !(error instanceof Refused) && count < 2, staleTime: 2_000 },
   },
 });

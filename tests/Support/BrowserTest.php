@@ -7,6 +7,7 @@ namespace Tests\Support;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteExecuteMethod;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -175,12 +176,12 @@ abstract class BrowserTest extends TestCase
     {
         $this->until(function () use ($name, $act): bool {
             $element = $this->browser->executeScript(
-                'const names = (one) => [one.getAttribute("aria-label"), one.textContent.trim(), one.textContent.trim().replace(/\s*[A-Z]$/, "")];'.
+                'const names = (one) => [one.getAttribute("aria-label"), one.textContent.trim(), one.innerText.split("\\n")[0].trim()];'.
                 'return [...document.querySelectorAll("button, a, [role=radio], [role=option], label")].find((one) => one.getClientRects().length && !one.disabled && names(one).includes(arguments[0])) ?? null;', [$name]);
-            if (! $element instanceof RemoteWebElement) {
+            if (! is_array($element)) {
                 return false;
             }
-            $act($element);
+            $act(new RemoteWebElement(new RemoteExecuteMethod($this->browser), (string) current($element), true));
 
             return true;
         }, "There is “{$name}” to press.");

@@ -2,7 +2,7 @@ import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import type { Section } from '../api/types';
 import { useUnits, type Formatter } from '../units/units';
 import { outlineOf, type Outline } from './outlines';
-import { lightness, temperatureRgb } from './temperature';
+import { inkOn, temperatureRgb } from './temperature';
 
 const WIDTH = 300;
 const HEIGHT = 208;
@@ -65,27 +65,11 @@ export function HeatSection({ section, cut, kind, minutes, momentAt }: Props) {
           {lines
             .filter((line) => line.labelled)
             .map((line) => (
-              <text
-                key={line.text}
-                x={line.x}
-                y={line.y + 4}
-                textAnchor="middle"
-                fontSize="11"
-                fontWeight="650"
-                fill={line.dark ? '#1f1710' : '#fff8ec'}
-              >
+              <text key={line.text} x={line.x} y={line.y + 4} textAnchor="middle" fontSize="11" fontWeight="650" fill={line.ink}>
                 {line.text}
               </text>
             ))}
-          <text
-            x={field.deepX}
-            y={field.deepY + 12}
-            textAnchor="middle"
-            fontSize="34"
-            fontWeight="750"
-            className="wide"
-            fill={lightness(core) > 0.72 ? '#1f1710' : '#fff8ec'}
-          >
+          <text x={field.deepX} y={field.deepY + 12} textAnchor="middle" fontSize="34" fontWeight="750" className="wide" fill={inkOn(core)}>
             {format.degrees(core)}
           </text>
         </svg>
@@ -216,7 +200,7 @@ function sample(depths: Float32Array, x: number, y: number): number {
   );
 }
 
-type Isotherm = { text: string; depth: number; x: number; y: number; labelled: boolean; dark: boolean };
+type Isotherm = { text: string; depth: number; x: number; y: number; labelled: boolean; ink: string };
 
 /** Labels stand along this way from the deepest point outwards: up and to the left, clear of bones. */
 const LABEL_WAY = [-0.82, -0.57] as const;
@@ -239,7 +223,7 @@ function isotherms(section: Section, profile: readonly number[], field: Field, f
       Math.hypot(place.x - last.x, place.y - last.y) > LABEL_GAP &&
       Math.hypot(place.x - field.deepX, place.y - field.deepY) > 44;
     if (labelled) last = place;
-    found.push({ text: String(level), depth, ...place, labelled, dark: lightness(celsius) > 0.72 });
+    found.push({ text: String(level), depth, ...place, labelled, ink: inkOn(celsius) });
   }
   return found;
 }

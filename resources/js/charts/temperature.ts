@@ -35,10 +35,15 @@ export function temperatureCss(celsius: number): string {
   return `rgb(${temperatureRgb(celsius).join(' ')})`;
 }
 
-/** How light the colour is, 0 to 1: rising with the temperature. */
-export function lightness(celsius: number): number {
+/** Luminance of the colour as WCAG counts it, 0 to 1: rising with the temperature. */
+export function luminance(celsius: number): number {
   const [r, g, b] = temperatureRgb(celsius).map((value) => linear(value / 255)) as [number, number, number];
-  return Math.cbrt(0.2126 * r + 0.7152 * g + 0.0722 * b);
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+}
+
+/** Black or white, whichever reads better on this temperature: 4.58 : 1 at the least, where both are alike. */
+export function inkOn(celsius: number): string {
+  return luminance(celsius) > 0.179 ? '#000' : '#fff';
 }
 
 const mix = (from: number, to: number, share: number) => from + (to - from) * share;

@@ -478,7 +478,9 @@ function CutChoice({
             {found.map((cut, i) => (
               <ComboboxOption key={cut.id} value={cut} className="cursor-pointer px-3 data-[focus]:bg-paper data-[selected]:font-bold">
                 {cut.kind !== found[i - 1]?.kind && (
-                  <span className="label block border-t border-hair pt-2 first-letter:uppercase">{cut.kind}</span>
+                  <span aria-hidden="true" className="label block border-t border-hair pt-2 first-letter:uppercase">
+                    {cut.kind}
+                  </span>
                 )}
                 <span className="flex min-h-11 items-center">{cut.name}</span>
               </ComboboxOption>

@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
 import type { Me } from '../api/types';
-import { temperatureCss } from '../charts/temperature';
+import { inkOn, temperatureCss } from '../charts/temperature';
 import { Field } from '../ui/Field';
 
 /** The door: sign in, sign up, or step into the demo kitchen. */
@@ -117,7 +117,7 @@ function Bands() {
         <div
           key={celsius}
           className="flex h-14 flex-1 items-end justify-center pb-1.5 text-label font-semibold"
-          style={{ background: temperatureCss(celsius), color: celsius > 70 ? '#1f1710' : '#fff8ec' }}
+          style={{ background: temperatureCss(celsius), color: inkOn(celsius) }}
         >
           {celsius}°
         </div>

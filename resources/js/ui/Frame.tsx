@@ -90,10 +90,15 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           ))}
         </ul>
         <div className="mt-auto flex flex-col items-center">
-          <button type="button" className={quiet} onClick={toggleTemperature} aria-label={`Temperatures in ${units.degreeSign}: switch`}>
+          <button type="button" className={quiet} onClick={toggleTemperature} aria-label={`${units.degreeSign}, switch temperatures`}>
             {units.degreeSign}
           </button>
-          <button type="button" className={quiet} onClick={toggleMass} aria-label={`Weights in ${units.massUnit}: switch`}>
+          <button
+            type="button"
+            className={quiet}
+            onClick={toggleMass}
+            aria-label={`${units.massUnit} · ${units.lengthUnit}, switch weights`}
+          >
             {units.massUnit} · {units.lengthUnit}
           </button>
           <button type="button" className={quiet} onClick={toggleTheme}>

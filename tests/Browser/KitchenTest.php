@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+it('lets a visitor plan, cook, finish and find a roast in the log', function () {
+    $this->join();
+    $this->press('Plan a roast');
+    $this->sees('On the heat');
+    $chicken = $this->answer('Takes');
+
+    // Another joint, found by typing; the answer follows.
+    $this->type('What', 'rack of pork');
+    $this->browser->getKeyboard()->sendKeys(Facebook\WebDriver\WebDriverKeys::ENTER);
+    $this->until(fn (): bool => $this->answer('Takes') !== $chicken, 'The answer follows the cut.');
+    $this->type('Occasion', 'First supper');
+    $this->type('To feed', '8');
+    $this->sees('8 eat');
+
+    // Bad input: a message at the field, nothing kept, nothing lost.
+    $this->type('Mass', 'plenty');
+    $this->sees('must be a number');
+    expect($this->value('Mass'))->toBe('plenty')->and($this->value('Occasion'))->toBe('First supper');
+    $this->type('Mass', '2.2');
+    $this->seesNot('must be a number');
+
+    $this->press('Keep this roast');
+    $this->sees('Print for the fireside');
+    $this->sees('Light the chimney');
+
+    // On the heat; a few readings; the hour moves with them.
+    $this->press('Live');
+    $this->sees('On the heat at');
+    $this->press('Run sheet');
+    $this->press('Rack of pork on: done');
+    $this->press('Live');
+    $planned = $this->answer('Off the heat');
+    $this->press('Take a reading');
+    foreach (['2', '4'] as $digit) {
+        $this->press($digit);
+    }
+    $this->press('Log it');
+    $this->sees('left out');
+
+    $this->key('n');
+    $this->type('What happened', 'Wind from the weir');
+    $this->press('Log it');
+    $this->sees('Wind from the weir');
+    $this->press('Undo');
+    $this->seesNot('Wind from the weir');
+    expect($planned)->toMatch('/^\d\d:\d\d$/');
+
+    $this->press('Table');
+    $this->press('Pulled now');
+    $this->sees('Rests for');
+    $this->press('Carved');
+    $this->sees('Carved at');
+    $this->press('Debrief');
+    $this->sees('On the heat');
+    $this->type('What to change next time', 'Leave it on');
+    $this->press('Keep the note');
+    $this->sees('Kept at');
+    $this->press('Log');
+    $this->sees('First supper');
+});
+
+it('moves the finish of the demo supper with a reading, on every device', function () {
+    $this->enterDemo();
+    $this->press('To the fire');
+    $off = $this->answer('Off the heat');
+    $core = (int) $this->answer('Core, coldest point');
+    $this->key('r');
+    $this->sees('Reading, Rack of pork');
+    foreach (str_split((string) ($core - 5)) as $digit) {
+        $this->browser->getKeyboard()->sendKeys($digit);
+    }
+    $this->press('Log it');
+    $this->until(fn (): bool => strcmp($this->answer('Off the heat'), $off) !== 0, 'The hour moves.');
+    $this->sees('just read');
+    $after = $this->answer('Off the heat');
+
+    // A reload, as a second device would, shows the same.
+    $this->browser->navigate()->refresh();
+    $this->sees('Core, coldest point');
+    $this->until(fn (): bool => abs(strtotime($this->answer('Off the heat')) - strtotime($after)) <= 60, 'It stays moved.');
+});
+
+it('shows °F and pounds on the spot', function () {
+    $this->enterDemo();
+    $this->press('To the fire');
+    $this->until(fn (): bool => (int) $this->answer('Will coast to') < 70, 'It is in °C.');
+    $this->key('c');
+    $this->until(fn (): bool => (int) $this->answer('Will coast to') > 130, 'It is in °F.');
+    $this->key('k');
+    $this->press('Food');
+    $this->until(fn (): bool => $this->value('Mass') === '6.61', 'The mass is in pounds.');
+    $this->key('c');
+    $this->key('k');
+    $this->until(fn (): bool => $this->value('Mass') === '3', 'The mass is in kilograms.');
+});
+
+it('opens a number to its working and source', function () {
+    $this->enterDemo();
+    $this->press('Sunday on the lock island');
+    $this->press('Food');
+    $this->press('74 °C');
+    $this->sees('USDA FSIS, Safe Minimum Internal Temperature Chart');
+});
+
+it('keeps a reading while the kitchen cannot be reached, and sends it when it can', function () {
+    $this->join();
+    $this->press('Plan a roast');
+    $this->press('Keep this roast');
+    $this->press('Chicken, whole on: done');
+    $this->press('Live');
+    $this->sees('Off the heat');
+    $network = fn (bool $offline) => $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.emulateNetworkConditions', 'params' => ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]);
+    $network(true);
+    $this->press('Take a reading');
+    $this->press('6');
+    $this->press('Log it');
+    $this->sees('1 kept here');
+    $network(false);
+    $this->browser->executeScript('window.dispatchEvent(new Event("online"))');
+    $this->seesNot('kept here');
+    $this->sees('6.0°');
+    $this->browser->manage()->getLog('browser');
+});
+
+it('refuses a wrong sign-in at its field', function () {
+    $this->open('/');
+    $this->type('E-mail address', 'nobody@weir.example');
+    $this->type('Password', 'wrong');
+    $this->press('Sign in');
+    $this->sees('do not belong together');
+});
