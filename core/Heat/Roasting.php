@@ -32,7 +32,11 @@ final class Roasting
      */
     private const DRYING_KG_M2 = 0.3;
 
-    private const FIRST_STEP_S = 4.0;
+    /** No step is asked to be shorter than this, s. */
+    private const SHORTEST_LIMIT_S = 4.0;
+
+    /** Where the surroundings jump, the first step is this share of the longest. */
+    private const FIRST_STEP = 0.17;
 
     private const STEP_GROWTH = 1.35;
 
@@ -48,7 +52,7 @@ final class Roasting
 
     private float $driedKgM2 = 0.0;
 
-    private float $stepS = self::FIRST_STEP_S;
+    private float $stepS;
 
     private float $heatInJ = 0.0;
 
@@ -59,6 +63,9 @@ final class Roasting
 
     /** @var list<float> area of each inner face over the distance between its cells */
     private array $links = [];
+
+    /** What the resolution comes to for this body. */
+    public readonly float $longestStepS;
 
     private float $surfaceLink;
 
@@ -77,6 +84,9 @@ final class Roasting
         OutOfRange::check('start temperature', $startC, -5.0, 120.0, '°C');
         $this->cellsC = array_fill(0, $resolution->cells, $startC);
         $this->surfaceC = $startC;
+        [$k, $capacity] = [$substance->conductivityFit, $substance->heatCapacityFit];
+        $this->longestStepS = min($resolution->longestStepS, max(self::SHORTEST_LIMIT_S, $resolution->longestStepFo * $shape->halfThicknessM ** 2 * $capacity[0] / $k[0]));
+        $this->stepS = self::FIRST_STEP * $this->longestStepS;
         $this->layOutCells();
     }
 
@@ -115,7 +125,7 @@ final class Roasting
      */
     public function through(Surroundings $from, Surroundings $to, float $seconds, float $untilCoreC = INF): bool
     {
-        $this->stepS = min($this->stepS, self::FIRST_STEP_S);
+        $this->stepS = min($this->stepS, self::FIRST_STEP * $this->longestStepS);
         $cells = $this->resolution->cells;
         $last = $cells - 1;
         [$k0, $k1, $k2] = $this->substance->conductivityFit;
@@ -129,7 +139,7 @@ final class Roasting
         $before = $t;
         $alpha = $beta = array_fill(0, $cells, 0.0);
         [$magnusPa, $magnusFactor, $magnusOffset] = [Vapour::MAGNUS_PA, Vapour::MAGNUS_FACTOR, Vapour::MAGNUS_OFFSET_C];
-        [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->resolution->longestStepS, self::ZERO_C_IN_K];
+        [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->longestStepS, self::ZERO_C_IN_K];
         $ts = $this->surfaceC;
         if ($this->cellsC[0] >= $untilCoreC) {
             return true;

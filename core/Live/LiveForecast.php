@@ -52,7 +52,7 @@ final readonly class LiveForecast
         $guess = $ensemble->middle($dish);
         $begin = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $guess->transfer, $guess->thickness, $guess->warmerK);
 
-        $pullC = min($plannedPullC + self::PAST_PULL_K, $course->pulledS === null ? Coast::pullC($dish, fn (): Cook => $begin(Resolution::fine())) : $plannedPullC);
+        $pullC = min($plannedPullC + self::PAST_PULL_K, $course->pulledS === null ? Coast::pullC($dish, $begin) : $plannedPullC);
         $likely = $begin(Resolution::fine());
         $trace = $likely->body->record();
         $likely->toPull($pullC);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 
 /** How far the core climbs after the pull, and so when to pull. */
@@ -16,13 +17,13 @@ final class Coast
 
     private const FIRST_GUESS_K = 2.0;
 
-    private const NEAR_ENOUGH_K = 0.05;
+    private const NEAR_ENOUGH_K = 0.15;
 
     /**
      * The core temperature at which to pull so that the rest carries it to the target; the target itself for a dish
      * that is cooked to the number or whose last stage ends otherwise.
      *
-     * @param  \Closure(): Cook  $begin  the same cook, from its start, each time it is called
+     * @param  \Closure(Resolution): Cook  $begin  the same cook, from its start, each time it is called
      */
     public static function pullC(Dish $dish, \Closure $begin): float
     {
@@ -31,7 +32,8 @@ final class Coast
         }
         $pull = $dish->targetC - self::FIRST_GUESS_K;
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $cook = $begin();
+            // The first round need only come near.
+            $cook = $begin($round === 0 ? Resolution::coarse() : Resolution::fine());
             if ($cook->toPull($pull) !== null) {
                 return $pull;
             }
@@ -39,7 +41,7 @@ final class Coast
             $trace = $cook->body->record(false);
             $cook->rest(self::FOLLOWED_REST_S);
             $next = max($dish->startC + 1.0, $dish->targetC - (self::peak($trace, $off)[0] - $trace->coreC[0]));
-            if (abs($next - $pull) < self::NEAR_ENOUGH_K) {
+            if ($round > 0 && abs($next - $pull) < self::NEAR_ENOUGH_K) {
                 return $next;
             }
             $pull = $next;

@@ -64,7 +64,7 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $pullC = Coast::pullC($dish, fn (): Cook => Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned()));
+        $pullC = Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned()));
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
         self::insist($cook->toPull($pullC), $dish, $path);

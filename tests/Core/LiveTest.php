@@ -27,7 +27,7 @@ function truth(float $transfer, float $thickness = 1.0, float $warmer = 0.0, ?Co
     return $trace;
 }
 
-/** @param list<int> $minutes @return list<Reading> with the scatter of a probe */
+/** @param  list<int>  $minutes @return list<Reading> with the scatter of a probe */
 function readings(Trace $truth, array $minutes): array
 {
     $scatter = [0.4, -0.6, 0.3, -0.2, 0.7, -0.5];

@@ -3,25 +3,25 @@
 declare(strict_types=1);
 
 use Diatherm\Plan\Forecast;
-use Tests\Support\Practice;
+use Diatherm\Plan\TradeCase;
 use Tests\Support\Samples;
 
 // Whole turkeys in a kitchen oven at 163 °C. Source: USDA FSIS, Turkey Basics (from memory). All others: common practice.
-it('is within a quarter of every cook of the trade', function (array $case) {
-    expect(abs($case['off']))->toBeLessThan(0.25);
-})->with(fn () => array_combine(array_column(Practice::cases(), 'id'), array_map(fn (array $case): array => [$case], Practice::cases())));
+it('is within a quarter of every cook of the trade', function (TradeCase $case) {
+    expect(abs($case->off($case->forecast())))->toBeLessThan(0.25);
+})->with(fn () => array_combine(array_column(TradeCase::all(), 'id'), array_map(fn (TradeCase $case): array => [$case], TradeCase::all())));
 
 it('is within fifteen per cent in the median', function () {
-    $off = array_map(fn (array $case): float => abs($case['off']), Practice::cases());
+    $off = array_map(fn (TradeCase $case): float => abs($case->off($case->forecast())), TradeCase::all());
     sort($off);
     expect($off[intdiv(count($off), 2)])->toBeLessThan(0.15);
 });
 
 it('lies within the spread of the published oven table', function () {
-    foreach (Practice::cases() as $case) {
-        if (str_starts_with($case['id'], 'oven-turkey')) {
-            expect($case['predicted']->cookMinutes->likely)->toBeGreaterThanOrEqual($case['least'] - 1.0)->toBeLessThanOrEqual($case['most'] + 1.0);
-        }
+    $birds = array_filter(TradeCase::all(), fn (TradeCase $case): bool => str_starts_with($case->id, 'oven-turkey'));
+    expect($birds)->toHaveCount(4);
+    foreach ($birds as $case) {
+        expect($case->forecast()->cookMinutes->likely)->toBeGreaterThanOrEqual($case->leastMinutes - 1.0)->toBeLessThanOrEqual($case->mostMinutes + 1.0);
     }
 });
 
@@ -57,4 +57,10 @@ it('stalls a shoulder that cooks low', function () {
 it('shows how little an hour out of the cold does', function () {
     $minutes = fn (float $start): float => Forecast::of(Samples::dish(['start_c' => $start]), 20.0)->cookMinutes->likely;
     expect(($minutes(4.0) - $minutes(8.0)) / $minutes(4.0))->toBeLessThan(0.12);
+});
+
+it('has its table of predicted against practice written by the command, up to date', function () {
+    $app = new Symfony\Component\Process\Process([PHP_BINARY, 'artisan', 'diatherm:numbers', '--print'], dirname(__DIR__, 2), ['DB_PORT' => '1']);
+    $app->mustRun();
+    expect($app->getOutput())->toBe((string) file_get_contents(__DIR__.'/../../docs/numbers.md'));
 });

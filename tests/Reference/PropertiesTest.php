@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use Diatherm\Fire\HandTest;
 use Diatherm\Food\Composition;
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Substance;
 use Diatherm\Heat\Vapour;
-use Diatherm\Fire\HandTest;
 
 // Water, 20 °C. Source: steam tables, as in Incropera & DeWitt, Table A.6 (from memory): k 0.598 W/mK, ρ 998 kg/m³, cp 4.18 kJ/kgK.
 it('gives water the properties of water', function () {

@@ -31,13 +31,13 @@ final class Samples
         ];
     }
 
-    /** @param array<string, mixed> $dish @param array<string, mixed> $roast */
+    /** @param  array<string, mixed>  $dish @param  array<string, mixed>  $roast */
     public static function roast(array $dish = [], array $roast = []): Roast
     {
         return RoastFile::read(self::file($dish, $roast));
     }
 
-    /** @param array<string, mixed> $dish */
+    /** @param  array<string, mixed>  $dish */
     public static function dish(array $dish = []): Dish
     {
         return self::roast($dish)->dishes[0];

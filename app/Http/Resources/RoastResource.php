@@ -23,6 +23,9 @@ use Illuminate\Http\Resources\Json\JsonResource;
  */
 final class RoastResource extends JsonResource
 {
+    /** Two taps within a second keep their order. */
+    private const TO_THE_MILLISECOND = 'Y-m-d\TH:i:s.vP';
+
     public function __construct(Day $day, private readonly bool $whole = true)
     {
         parent::__construct($day);
@@ -98,7 +101,7 @@ final class RoastResource extends JsonResource
             'events' => array_values($stored->events->map(fn (Event $event): array => [
                 'id' => $event->client_id,
                 'dish' => $event->dish,
-                'at' => PlanResource::time($event->at->setTimezone($stored->time_zone)),
+                'at' => $event->at->setTimezone($stored->time_zone)->format(self::TO_THE_MILLISECOND),
                 'kind' => $event->kind,
                 'words' => Event::KINDS[$event->kind],
                 'stage' => $event->stage,
@@ -125,7 +128,7 @@ final class RoastResource extends JsonResource
         return [
             'id' => $reading->client_id,
             'dish' => $reading->dish,
-            'at' => PlanResource::time($reading->at->setTimezone($this->resource->stored->time_zone)),
+            'at' => $reading->at->setTimezone($this->resource->stored->time_zone)->format(self::TO_THE_MILLISECOND),
             'place' => $reading->place,
             'place_words' => Reading::PLACES[$reading->place],
             'celsius' => $reading->celsius,

@@ -58,7 +58,7 @@ export function fromLocalInput(value: string, offset?: number): string {
 
 export function withOffset(date: Date): string {
   const minutes = -date.getTimezoneOffset();
-  return `${new Date(date.getTime() + minutes * 60_000).toISOString().slice(0, 19)}${offsetText(minutes)}`;
+  return `${new Date(date.getTime() + minutes * 60_000).toISOString().slice(0, 23)}${offsetText(minutes)}`;
 }
 
 function offsetText(minutes: number): string {
