@@ -1,0 +1,113 @@
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import type { Plan } from '../api/types';
+import { CoreCurve } from './CoreCurve';
+import { profileAt, temperatureAt } from './HeatSection';
+import { outlineOf } from './outlines';
+import { inkOn, luminance } from './temperature';
+import { segmentsOf } from './TimeSkewer';
+
+describe('temperature as colour', () => {
+  it('grows lighter with every degree', () => {
+    for (let celsius = 1; celsius <= 160; celsius++) expect(luminance(celsius)).toBeGreaterThanOrEqual(luminance(celsius - 1) - 1e-3);
+  });
+
+  // Contrast of 4.5 : 1 as WCAG 2.2, criterion 1.4.3, counts it.
+  it('keeps figures readable on every temperature', () => {
+    for (let celsius = 0; celsius <= 160; celsius += 2) {
+      const ground = luminance(celsius);
+      const contrast = inkOn(celsius) === '#fff' ? 1.05 / (ground + 0.05) : (ground + 0.05) / 0.05;
+      expect(contrast).toBeGreaterThan(4.5);
+    }
+  });
+});
+
+describe('heat section', () => {
+  const section = {
+    positions: [0, 0.5, 1],
+    minutes: [0, 10],
+    celsius: [
+      [5, 10, 40],
+      [15, 30, 60],
+    ],
+  };
+
+  it('finds the profile between two frames', () => {
+    expect(profileAt(section, 5)).toEqual([10, 20, 50]);
+    expect(profileAt(section, 99)).toEqual([15, 30, 60]);
+  });
+
+  it('is coldest at the deepest point and hottest at the surface', () => {
+    const profile = profileAt(section, 10);
+    expect(temperatureAt(section.positions, profile, 0)).toBe(60);
+    expect(temperatureAt(section.positions, profile, 1)).toBe(15);
+    expect(temperatureAt(section.positions, profile, 0.25)).toBe(45);
+  });
+
+  it('gives a rack, a bird, a fish and a root each its own outline', () => {
+    const outlines = [
+      outlineOf('pork-rack', 'pork'),
+      outlineOf('duck', 'poultry'),
+      outlineOf('fish-whole', 'fish'),
+      outlineOf('beetroot', 'roots'),
+      outlineOf('beef-brisket', 'beef'),
+    ];
+    expect(new Set(outlines).size).toBe(5);
+  });
+});
+
+describe('time skewer', () => {
+  const entry = (act: Plan['run_sheet'][number]['act'], at: string) => ({
+    id: `d0.${act}`,
+    dish: 0,
+    act,
+    at: `2031-10-04T${at}:00Z`,
+    title: '',
+    detail: '',
+    earliest: null,
+    latest: null,
+    until: null,
+    done: false,
+    late: false,
+  });
+  const plan = {
+    serve_at: '2031-10-04T18:45:00Z',
+    dishes: [{ name: 'Rack', stages: [{ cooker: 'kettle', cooker_name: 'kettle', cooker_c: 150, from_minutes: 0, to_minutes: 110 }] }],
+    run_sheet: [
+      entry('light', '15:30'),
+      entry('preheat', '15:50'),
+      entry('take_out', '15:45'),
+      entry('on', '16:10'),
+      entry('pull', '18:00'),
+      entry('carve', '18:35'),
+    ],
+  } as unknown as Plan;
+
+  it('threads the day without gaps, from the first match to the table', () => {
+    const segments = segmentsOf(plan, 0);
+    expect(segments.map((segment) => segment.words)).toEqual(['light', 'preheat', 'kettle', 'rest', 'carve']);
+    segments.slice(1).forEach((segment, i) => expect(segment.from).toBe(segments[i]?.to));
+  });
+});
+
+describe('core curve', () => {
+  it('says in words what it draws', () => {
+    render(
+      <CoreCurve
+        pictures={{
+          curve: { minutes: [0, 60, 120], core_c: [5, 30, 60], surface_c: [5, 80, 90], air_c: [150, 150, 150] },
+          band: [],
+          section: { positions: [], minutes: [], celsius: [] },
+        }}
+        startAt={Date.UTC(2031, 9, 4, 16)}
+        offset={0}
+        now={null}
+        pull={{ minutes: 110, celsius: 56, done: false }}
+        target={63}
+        safe={63}
+      />,
+    );
+    expect(screen.getByRole('img', { name: 'Core temperature: pull at 56 °C, 17:50; target 63 °C' })).toBeInTheDocument();
+    expect(screen.getByText('pull at 56°')).toBeInTheDocument();
+  });
+});

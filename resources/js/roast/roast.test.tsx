@@ -1,0 +1,138 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import type { Cut, Entry, FileDish } from '../api/types';
+import { UnitsContext } from '../units/units';
+import { NumberField, type Typed } from '../ui/NumberField';
+import { eventFor } from './acts';
+import { likelyHour, massFor, toFile, withCut } from './draft';
+import { Keypad } from './Keypad';
+
+const places = [
+  { id: 'core', name: 'Middle' },
+  { id: 'cooker', name: 'Cooker' },
+];
+
+function Pad({ onSave, unit = 'c' }: { onSave: (celsius: number) => void; unit?: 'c' | 'f' }) {
+  return (
+    <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg' }}>
+      <Keypad
+        open
+        onClose={() => undefined}
+        dish="Rack"
+        places={places}
+        place="core"
+        onPlace={() => undefined}
+        onSave={onSave}
+        error=""
+        busy={false}
+      />
+    </UnitsContext>
+  );
+}
+
+describe('keypad', () => {
+  it('logs what the thumb typed', async () => {
+    const save = vi.fn();
+    render(<Pad onSave={save} />);
+    for (const key of ['4', '4', 'Point', '1']) await userEvent.click(screen.getByRole('button', { name: key }));
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(save).toHaveBeenCalledExactlyOnceWith(44.1);
+  });
+
+  it('takes keys as well, one point only, and corrections', async () => {
+    const save = vi.fn();
+    render(<Pad onSave={save} />);
+    await userEvent.keyboard('5{Backspace}4.,.2');
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(save).toHaveBeenCalledWith(4.2);
+  });
+
+  it('reads °F as °F', async () => {
+    const save = vi.fn();
+    render(<Pad onSave={save} unit="f" />);
+    await userEvent.keyboard('212');
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(save.mock.calls[0]?.[0]).toBeCloseTo(100, 9);
+  });
+
+  it('logs nothing while nothing is typed', () => {
+    render(<Pad onSave={() => undefined} />);
+    expect(screen.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  });
+});
+
+describe('number field', () => {
+  it('passes on what is no number, for the server to answer', async () => {
+    const seen: Typed[] = [];
+    render(<NumberField label="Mass" unit="kg" value={3} onChange={(value) => seen.push(value)} />);
+    await userEvent.tab();
+    expect(screen.getByLabelText('Mass')).toHaveFocus();
+    await userEvent.keyboard('{Delete}2,5 ish');
+    expect(seen).toContain(2.5);
+    expect(seen.at(-1)).toBe('2,5 ish');
+    expect(seen[0]).toBeUndefined();
+  });
+});
+
+describe('draft', () => {
+  const cut = {
+    id: 'duck',
+    name: 'Duck, whole',
+    kind: 'poultry',
+    typical_mass_kg: 2.3,
+    usual_taste: 'done',
+    per_person_g: [550, 680],
+    rest_minutes: 12,
+  } as unknown as Cut;
+
+  it('is tonight when there is time, else tomorrow', () => {
+    expect(likelyHour(new Date(2031, 9, 4, 13, 7))).toMatch(/^2031-10-04T18:15/);
+    expect(likelyHour(new Date(2031, 9, 4, 20, 0))).toMatch(/^2031-10-05T18:30/);
+    expect(likelyHour(new Date(2031, 9, 4, 1, 0))).toMatch(/^2031-10-04T18:30/);
+  });
+
+  it('works out the mass that feeds them', () => {
+    expect(massFor(cut, 6, 2)).toEqual([1.65, 2.04]);
+  });
+
+  it('keeps the cooker when the cut changes, and drops what was measured', () => {
+    const dish = withCut({ cut: 'chicken', mass_kg: 1.8, thickness_cm: 14, stages: [{ cooker: 'gas', cooker_c: 190, pull: true }] }, cut);
+    expect(dish.stages[0]?.cooker).toBe('gas');
+    expect(dish.thickness_cm).toBeUndefined();
+    expect(dish.mass_kg).toBe(2.3);
+  });
+
+  it('leaves out what was left empty', () => {
+    expect(toFile({ serve_at: 'x', people: undefined, dishes: [] })).toEqual({ serve_at: 'x', dishes: [] });
+  });
+});
+
+describe('acts', () => {
+  const dishes: FileDish[] = [{ cut: 'duck', mass_kg: 2, stages: [{ cooker: 'gas', chores: [{ do: 'baste' }, { do: 'stir' }] }] }];
+  const entry = (id: string, act: Entry['act']): Entry => ({
+    id,
+    dish: 0,
+    act,
+    at: '',
+    title: '',
+    detail: '',
+    earliest: null,
+    latest: null,
+    until: null,
+    done: false,
+    late: false,
+  });
+
+  it.each([
+    ['d0.on', 'on', 'on'],
+    ['d0.pull', 'pull', 'pulled'],
+    ['d0.chore.0.0.2', 'chore', 'basted'],
+    ['d0.chore.0.1.0', 'chore', 'tick'],
+    ['d0.rig', 'rig', 'tick'],
+  ] as const)('logs %s as it should', (id, act, kind) => expect(eventFor(entry(id, act), dishes).kind).toBe(kind));
+
+  it('knows which stage begins', () => {
+    expect(eventFor(entry('d0.stage.2', 'stage'), dishes)).toEqual({ kind: 'stage', stage: 2 });
+  });
+});
