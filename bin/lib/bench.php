@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Heat\Resolution;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Live\Reading;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Diatherm\Plan\RoastFile;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+/** Median of $runs calls, ms, after two that do not count. */
+function milliseconds(Closure $work, int $runs = 25): float
+{
+    $work();
+    $work();
+    $times = [];
+    for ($i = 0; $i < $runs; $i++) {
+        $start = hrtime(true);
+        $work();
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($times);
+
+    return $times[intdiv($runs, 2)];
+}
+
+function row(string $what, string $figure, string $promise): void
+{
+    printf("  %-58s %14s   %s\n", $what, $figure, $promise);
+}
+
+$roast = fn (array ...$dishes) => RoastFile::read(['serve_at' => '2031-10-04T18:45:00+02:00', 'dishes' => $dishes]);
+$shoulder = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'target_c' => 88, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 125]]];
+$rack = ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150]]];
+$bird = ['cut' => 'turkey', 'mass_kg' => 5.9, 'stages' => [['cooker' => 'oven', 'cooker_c' => 163]]];
+$roots = ['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 12, 'start_c' => 15, 'stages' => [['cooker' => 'gas', 'cooker_c' => 190]]];
+
+echo "Core\n";
+$long = $roast($shoulder)->dishes[0];
+$after = function (Resolution $resolution) use ($long): float {
+    $cook = Cook::of($long, 15.0, $resolution, Course::asPlanned());
+    $cook->body->in($long->stages[0]->cooker->surroundings($long->stages[0]->cookerC, 15.0, $long->shape()), 8 * 3600.0);
+
+    return $cook->body->coreC();
+};
+row('Eight hours of one joint, resolution shown', sprintf('%.1f ms', milliseconds(fn () => $after(Resolution::fine()))), '10 ms');
+row('  its core off the converged answer', sprintf('%.2f °C', abs($after(Resolution::fine()) - $after(Resolution::of(96, 1.0)))), '0.1 °C');
+row('Whole forecast of that joint: band, coast, price of a lift', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($long, 15.0))), '');
+$now = new DateTimeImmutable('2031-10-04T06:00:00+02:00');
+row('Plan of a roast of four dishes', sprintf('%.1f ms', milliseconds(fn () => Plan::of($roast($shoulder, $rack, $bird, $roots), $now))), '120 ms');
+$pork = $roast($rack)->dishes[0];
+$readings = array_map(fn (int $i): Reading => Reading::of("r$i", 900.0 * ($i + 1), 'core', [9.0, 18.0, 28.0, 36.0, 43.0][$i]), range(0, 4));
+$course = new Course([[0.0, 152.0], [1800.0, 149.0], [3600.0, 143.0]], [[2700.0, 120.0]], [], null, 4600.0);
+row('Live forecast with band, five readings (220 weighed runs)', sprintf('%.1f ms', milliseconds(fn () => LiveForecast::of($pork, 15.0, $course, $readings, 56.0))), '150 ms');
+
+echo "\nFirst load\n";
+$manifest = json_decode((string) file_get_contents(__DIR__.'/../../public/build/manifest.json'), true);
+$script = 0;
+foreach ($manifest as $entry) {
+    $script += str_ends_with($entry['file'], '.js') ? strlen((string) gzencode((string) file_get_contents(__DIR__.'/../../public/build/'.$entry['file']), 9)) : 0;
+}
+row('Compressed script', sprintf('%.0f kB', $script / 1000), '250 kB');
+
+echo "\nAPI, one request after another: p95, and as a multiple of the bare route’s\n";
+$base = (string) getenv('APP_URL');
+$jar = tempnam(sys_get_temp_dir(), 'diatherm');
+$client = curl_init();
+$call = function (string $method, string $path, mixed $body = null, string $csrf = '') use ($client, $base, $jar): array {
+    curl_setopt_array($client, [
+        CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar,
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf"],
+        CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+    ]);
+    $start = hrtime(true);
+    $answer = curl_exec($client);
+    $ms = (hrtime(true) - $start) / 1e6;
+    $status = curl_getinfo($client, CURLINFO_RESPONSE_CODE);
+    if ($status >= 400) {
+        fwrite(STDERR, "$method $path answered $status\n");
+        exit(1);
+    }
+
+    return [json_decode((string) $answer, true), $ms];
+};
+$csrf = $call('GET', '/api/me')[0]['csrf'];
+$csrf = $call('POST', '/api/demo', null, $csrf)[0]['csrf'];
+$roasts = array_column($call('GET', '/api/roasts')[0], null, 'status');
+$cooking = $roasts['cooking']['id'];
+$file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $roasts['planned']['file'];
+$uuid = fn (): string => sprintf('%s-%s-4%s-a%s-%s', ...array_map(fn (int $n): string => substr(bin2hex(random_bytes(8)), 0, $n), [8, 4, 3, 3, 12]));
+$routes = [
+    'GET /api/me (bare: session, nothing computed)' => fn () => $call('GET', '/api/me'),
+    'GET /api/reference' => fn () => $call('GET', '/api/reference'),
+    'GET /api/roasts' => fn () => $call('GET', '/api/roasts'),
+    'GET /api/roasts/{planned}' => fn () => $call('GET', '/api/roasts/'.$roasts['planned']['id']),
+    'GET /api/roasts/{cooking}' => fn () => $call('GET', "/api/roasts/$cooking"),
+    'GET /api/roasts/{done}' => fn () => $call('GET', '/api/roasts/'.$roasts['done']['id']),
+    'GET /api/roasts/{cooking}/file' => fn () => $call('GET', "/api/roasts/$cooking/file"),
+    'GET /api/roasts/{cooking}/readings.csv' => fn () => $call('GET', "/api/roasts/$cooking/readings.csv"),
+    'POST /api/preview' => fn () => $call('POST', '/api/preview', $file, $csrf),
+    'POST /api/roasts' => fn () => $call('POST', '/api/roasts', $file, $csrf),
+    'PUT /api/roasts/{planned}' => fn () => $call('PUT', '/api/roasts/'.$roasts['planned']['id'], $file, $csrf),
+    'POST /api/roasts/{cooking}/events' => fn () => $call('POST', "/api/roasts/$cooking/events", ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'kind' => 'note', 'note' => 'bench'], $csrf),
+    'POST /api/roasts/{cooking}/readings' => fn () => $call('POST', "/api/roasts/$cooking/readings", ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => 40], $csrf),
+];
+$bare = null;
+foreach ($routes as $name => $request) {
+    $times = [];
+    for ($i = 0; $i < 48; $i++) {
+        $ms = $request()[1];
+        if ($i >= 8) {
+            $times[] = $ms;
+        }
+    }
+    sort($times);
+    $p95 = $times[37];
+    $bare ??= $p95;
+    row($name, sprintf('%.0f ms', $p95), sprintf('× %.1f', $p95 / $bare));
+}
+unlink($jar);

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+/** name => path ({status} stands for the id of the first roast of that status), width, height, script to run first */
+const SHOTS = [
+    'door' => ['/', 1280, 800, ''],
+    'hearth' => ['/', 1280, 800, ''],
+    'plan' => ['/roasts/new', 1280, 800, ''],
+    'food' => ['/roasts/{planned}/food', 1280, 800, ''],
+    'run-sheet' => ['/roasts/{planned}/sheet', 1280, 800, ''],
+    'live' => ['/roasts/{cooking}/live', 1280, 800, ''],
+    'live-night' => ['/roasts/{cooking}/live', 390, 844, 'document.documentElement.dataset.theme = "night"'],
+    'reading' => ['/roasts/{cooking}/live', 390, 844, '[...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("Take a reading")).click()'],
+    'table' => ['/roasts/{cooking}/table', 1280, 800, ''],
+    'debrief' => ['/roasts/{done}/debrief', 1280, 800, ''],
+    'log' => ['/log', 1280, 800, ''],
+];
+
+$profile = sys_get_temp_dir().'/diatherm-shots-'.bin2hex(random_bytes(6));
+$options = new ChromeOptions;
+$options->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--lang=en', '--user-data-dir='.$profile]);
+$capabilities = DesiredCapabilities::chrome();
+$capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+$browser = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 60_000, 60_000);
+$ids = [];
+foreach (SHOTS as $name => [$path, $width, $height, $script]) {
+    $browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]]);
+    $browser->get(getenv('APP_URL').strtr($path, $ids));
+    sleep(2);
+    if ($script !== '') {
+        $browser->executeScript($script);
+        sleep(1);
+    }
+    $browser->takeScreenshot(__DIR__."/../../docs/screenshots/$name.png");
+    echo "$name\n";
+    if ($name === 'door') {
+        $statuses = $browser->executeAsyncScript('const done = arguments[0]; (async () => { const headers = {Accept: "application/json"};'.
+            'const me = await (await fetch("/api/me", {headers})).json(); await fetch("/api/demo", {method: "POST", headers: {...headers, "X-CSRF-TOKEN": me.csrf}});'.
+            'done((await (await fetch("/api/roasts", {headers})).json()).map((roast) => [roast.status, roast.id])); })();');
+        foreach (array_reverse($statuses) as [$status, $id]) {
+            $ids['{'.$status.'}'] = $id;
+        }
+    }
+}
+$browser->quit();
+exec('rm -rf '.escapeshellarg($profile));
