@@ -11,7 +11,6 @@ use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Spread;
-use Diatherm\Measure\Working;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
 
@@ -36,10 +35,10 @@ final readonly class Forecast
      * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
      * @param  list<Caution>  $cautions
      * @param  Trace  $trace  of the cook and the rest after it
-     * @param  list<Working>  $workings
      */
     private function __construct(
         public Dish $dish,
+        public float $airC,
         public Spread $cookMinutes,
         public array $stageStartMinutes,
         public float $pullC,
@@ -53,7 +52,6 @@ final readonly class Forecast
         public float $temperMinutes,
         public array $cautions,
         public Trace $trace,
-        public array $workings,
     ) {
     }
 
@@ -82,6 +80,7 @@ final readonly class Forecast
 
         return new self(
             $dish,
+            $airC,
             $spread,
             array_map(fn (float $s): float => $s / 60.0, $cook->stageStartsS),
             $pulledC,
@@ -95,7 +94,6 @@ final readonly class Forecast
             $temper,
             self::cautions($dish, $airC, $peakC, $safe, $lethality, $temper),
             $trace,
-            self::workings($dish, $airC, $spread, $pulledC, $peakC, $rule, $safe, $lethality, $firstLook),
         );
     }
 
@@ -219,44 +217,5 @@ final readonly class Forecast
         }
 
         return $cautions;
-    }
-
-    /** @return list<Working> */
-    private static function workings(Dish $dish, float $airC, Spread $cook, float $pullC, float $peakC, ?WeightRule $rule, SafeMinimum $safe, ?float $lethality, float $firstLook): array
-    {
-        $shape = $dish->shape();
-        $inputs = [
-            'Half-thickness' => sprintf('%.1f cm, %s', 100 * $shape->halfThicknessM, $dish->thicknessM !== null || $dish->girthM !== null ? 'from the tape' : 'from the mass'),
-            'Shape exponent' => sprintf('%.2f (slab 0, cylinder 1, sphere 2)', $shape->exponent),
-            'Mass of a piece' => sprintf('%.3g kg', $dish->massKg),
-            'Starts at' => sprintf('%.0f °C', $dish->startC),
-            'Outside air' => sprintf('%.0f °C', $airC),
-        ];
-        foreach ($dish->stages as $i => $stage) {
-            $inputs['Stage '.($i + 1)] = sprintf('%s at %.0f °C', $stage->cooker->name, $stage->cookerC);
-        }
-        $workings = [
-            new Working('cook_minutes', sprintf(
-                'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d K: one cook in ten is quicker, one in ten slower.',
-                (int) (100 * Uncertainty::TRANSFER), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,
-            ), $inputs, Source::computed()),
-            new Working('pull_c', $dish->coast && $dish->lastStage()->end === StageEnd::Pull
-                ? 'The outside is hotter than the core, so the core climbs on after the pull. This is the core temperature from which it coasts to the target.'
-                : 'It comes off at the stage’s own end; what it climbs in the rest comes on top.',
-                ['Target' => sprintf('%.0f °C', $dish->targetC), 'Climbs in the rest' => sprintf('%.1f K', $peakC - $pullC)], Source::computed()),
-            new Working('first_look_minutes', 'One cook in twenty would be ready by now. Looking sooner only lets heat out.', ['Likely' => sprintf('%.0f min', $cook->likely), 'Quick end' => sprintf('%.0f min', $cook->low)], Source::computed()),
-            new Working('target_c', $dish->taste === null ? 'Set by the cook.' : 'What this taste means at the core when eaten.', ['Target' => sprintf('%.0f °C', $dish->targetC)], $dish->taste === null ? Source::of(Mark::Common) : $dish->cut->taste($dish->taste)->source),
-        ];
-        if ($rule !== null) {
-            $workings[] = new Working('rule_minutes', ucfirst($rule->words).'. '.$rule->fails, ['Mass' => sprintf('%.3g kg', $dish->massKg)], $rule->source);
-        }
-        if ($safe->coreC !== null) {
-            $workings[] = new Working('safe_c', 'The plain safe minimum for '.$safe->name.'.', ['Core' => sprintf('%.0f °C', $safe->coreC)] + ($safe->holdMinutes > 0 ? ['Rest' => sprintf('%.0f min', $safe->holdMinutes)] : []), $safe->source);
-        }
-        if ($lethality !== null && $safe->lethality !== null) {
-            $workings[] = new Working('lethality_log10', 'Reduction of Salmonella added up along the coldest point, rest included, from the table’s holding times. Counted only where the table has rows; sums stop at 12.', ['Table' => $safe->lethality->name], $safe->lethality->source);
-        }
-
-        return $workings;
     }
 }

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-it('lets a visitor plan, cook, finish and find a roast in the log', function () {
+it('lets a visitor plan, cook, finish and find a roast in the log', function (int $width, int $height) {
+    $narrow = $width < 500;
+    $this->window($width, $height);
     $this->join();
     $this->press('Plan a roast');
     $this->sees('On the heat');
@@ -30,7 +32,7 @@ it('lets a visitor plan, cook, finish and find a roast in the log', function () 
     // On the heat; a few readings; the hour moves with them.
     $this->press('Live');
     $this->sees('On the heat at');
-    $this->press('Run sheet');
+    $this->press($narrow ? 'Sheet' : 'Run sheet');
     $this->press('Rack of pork on: done');
     $this->press('Live');
     $planned = $this->answer('Off the heat');
@@ -59,9 +61,12 @@ it('lets a visitor plan, cook, finish and find a roast in the log', function () 
     $this->type('What to change next time', 'Leave it on');
     $this->press('Keep the note');
     $this->sees('Kept at');
+    if ($narrow) {
+        $this->press('‹ Hearth');
+    }
     $this->press('Log');
     $this->sees('First supper');
-});
+})->with([[1280, 800], [390, 844]]);
 
 it('moves the finish of the demo supper with a reading, on every device', function () {
     $this->enterDemo();

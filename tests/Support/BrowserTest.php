@@ -181,6 +181,8 @@ abstract class BrowserTest extends TestCase
             if (! is_array($element)) {
                 return false;
             }
+            // As a person scrolls: clear of the bars at the foot.
+            $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
             $act(new RemoteWebElement(new RemoteExecuteMethod($this->browser), (string) current($element), true));
 
             return true;

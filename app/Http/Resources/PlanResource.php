@@ -12,8 +12,10 @@ use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
 use Diatherm\Plan\Caution;
 use Diatherm\Plan\Entry;
+use Diatherm\Plan\Explanation;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
+use Diatherm\Safety\Keeping;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -48,6 +50,7 @@ final class PlanResource extends JsonResource
             'air_c' => $plan->roast->airC,
             'dishes' => array_map(self::dish(...), $plan->forecasts),
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
+            'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], Keeping::rules($plan->roast->airC)),
         ];
     }
 
@@ -111,6 +114,20 @@ final class PlanResource extends JsonResource
         return ['low' => round($spread->low, $digits), 'likely' => round($spread->likely, $digits), 'high' => round($spread->high, $digits)];
     }
 
+    /**
+     * @param  list<Working>  $workings
+     * @return list<array<string, mixed>>
+     */
+    public static function workings(array $workings): array
+    {
+        return array_map(fn (Working $working): array => [
+            'of' => $working->of,
+            'rule' => $working->rule,
+            'inputs' => array_map(fn (string $label, string $value): array => ['label' => $label, 'value' => $value], array_keys($working->inputs), $working->inputs),
+            'source' => $working->source->inWords(),
+        ], $workings);
+    }
+
     /** @return array<string, mixed> */
     private static function dish(Forecast $forecast): array
     {
@@ -155,12 +172,7 @@ final class PlanResource extends JsonResource
                 'to_minutes' => round($starts[$i + 1] ?? $forecast->cookMinutes->likely, 1),
             ], array_keys($dish->stages)),
             'warnings' => array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $forecast->cautions),
-            'workings' => array_map(fn (Working $working): array => [
-                'of' => $working->of,
-                'rule' => $working->rule,
-                'inputs' => array_map(fn (string $label, string $value): array => ['label' => $label, 'value' => $value], array_keys($working->inputs), $working->inputs),
-                'source' => $working->source->inWords(),
-            ], $forecast->workings),
+            'workings' => self::workings(Explanation::of($forecast)),
         ];
     }
 

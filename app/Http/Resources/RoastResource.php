@@ -11,6 +11,7 @@ use App\Roasts\Review;
 use App\Roasts\Shelf;
 use Carbon\CarbonImmutable;
 use Diatherm\Live\Finding;
+use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Verdict;
 use Illuminate\Http\Request;
@@ -48,6 +49,7 @@ final class RoastResource extends JsonResource
             'name' => $stored->name,
             'status' => $day->status(),
             'now' => PlanResource::time(CarbonImmutable::now()->setTimezone($stored->time_zone)),
+            'note' => $stored->debrief_note,
             'file' => Shelf::file($stored),
             'plan' => ['dishes' => $dishes] + $plan,
         ] + ($this->whole ? $this->log() : []);
@@ -75,6 +77,7 @@ final class RoastResource extends JsonResource
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
                 'heat_factor' => round($live->guess->transfer, 3),
                 'thickness_factor' => round($live->guess->thickness, 3),
+                'workings' => PlanResource::workings(LiveExplanation::of($live, $day->plan->roast->dishes[$dish])),
             ],
         ];
 
@@ -110,7 +113,6 @@ final class RoastResource extends JsonResource
                 'note' => $event->note,
             ])->all()),
             'debrief' => [
-                'note' => $stored->debrief_note,
                 'planned_curves' => $stored->plan_at_lighting['curves'] ?? [],
                 'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
                     'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'lesson' => $finding->lesson,

@@ -9,7 +9,7 @@ import { useNow } from '../ui/useNow';
 import { Prose } from '../units/Prose';
 import { at, clock, countdown, day, duration } from '../units/time';
 import { useUnits } from '../units/units';
-import { Past } from '../log/Past';
+import { PastLine } from '../log/PastLine';
 
 const LAST = 5;
 const THEN = 5;
@@ -69,7 +69,7 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
           {past.length === 0 ? (
             <p className="text-soft">The first one comes with the first roast.</p>
           ) : (
-            past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)
+            past.map((roast) => <PastLine key={roast.id} roast={roast} now={now} />)
           )}
         </section>
       </div>
@@ -98,7 +98,7 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
         <TimeSkewer plan={roast.plan} now={now} />
       </div>
       <div className="opens mt-3 grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
-        <div className="flex flex-wrap items-end gap-x-12 gap-y-4">
+        <div className="flex flex-wrap content-between items-end gap-x-12 gap-y-4">
           {next !== undefined && (
             <div className="w-full">
               <div className="label">

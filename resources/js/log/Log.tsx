@@ -1,14 +1,16 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { call, Refused } from '../api/client';
 import { keys, useRoasts } from '../api/queries';
-import type { Roast } from '../api/types';
+import type { Roast, RoastSummary } from '../api/types';
+import { titleOf } from '../roast/acts';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
-import { at } from '../units/time';
-import { Past } from './Past';
+import { at, day, duration } from '../units/time';
+import { useUnits } from '../units/units';
+import { againstPlan, minutesTaken } from './past';
 
 /** Every roast that was; and roasts from files. */
 export function Log() {
@@ -29,11 +31,48 @@ export function Log() {
           {past.length === 0 ? (
             <p className="py-3 text-soft">No roast has been finished yet. It comes here when it has been carved.</p>
           ) : (
-            past.map((roast) => <Past key={roast.id} roast={roast} now={now} />)
+            past.map((roast) => <Page key={roast.id} roast={roast} now={now} />)
           )}
         </section>
       )}
     </Frame>
+  );
+}
+
+/** A page of the log: what it was, what each dish took against its plan, and the note for next time. */
+function Page({ roast, now }: { roast: RoastSummary; now: number }) {
+  const format = useUnits();
+  return (
+    <article className="grid gap-x-8 gap-y-2 border-b border-hair py-4 first:pt-1 md:grid-cols-[15rem_minmax(0,1fr)_minmax(0,20rem)]">
+      <div>
+        <h2 className="text-lg leading-6">
+          <Link to={`/roasts/${roast.id}/${roast.status === 'done' ? 'debrief' : 'sheet'}`} className="hover:text-ember">
+            {titleOf(roast)}
+          </Link>
+        </h2>
+        <p className="label mt-1 first-letter:uppercase">
+          {day(roast.plan.serve_at, now)}, {roast.plan.people} at the table, {format.temperature(roast.plan.air_c)} outside
+        </p>
+      </div>
+      <ul className="grid content-start gap-1">
+        {roast.plan.dishes.map((dish, i) => {
+          const took = minutesTaken(dish);
+          return (
+            <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4">
+              <span>
+                <strong>{dish.name}</strong>, {format.mass(roast.file.dishes[i]?.mass_kg ?? 0)},{' '}
+                {dish.stages.map((stage) => `${stage.cooker_name} at ${format.degrees(stage.cooker_c)}`).join(', then ')}
+              </span>
+              <span className="text-right">
+                <strong className="wide text-lg">{took === null ? '–' : duration(took)}</strong>{' '}
+                <span className="label">{againstPlan(dish)}</span>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <p className={roast.note === '' ? 'text-soft' : ''}>{roast.note === '' ? 'No note.' : roast.note}</p>
+    </article>
   );
 }
 

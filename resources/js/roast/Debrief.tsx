@@ -111,7 +111,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
 }
 
 function Note({ roast }: { roast: Roast }) {
-  const [note, setNote] = useState(roast.debrief.note);
+  const [note, setNote] = useState(roast.note);
   const keep = useRoastChange<string>((words) => call<Roast>('PUT', `/api/roasts/${roast.id}/debrief`, { note: words }));
   return (
     <div className="opens">
@@ -127,15 +127,10 @@ function Note({ roast }: { roast: Roast }) {
         onChange={(event) => setNote(event.target.value)}
       />
       <div className="mt-2 flex items-center gap-3">
-        <button
-          type="button"
-          className="push push-main"
-          disabled={keep.isPending || note === roast.debrief.note}
-          onClick={() => keep.mutate(note)}
-        >
+        <button type="button" className="push push-main" disabled={keep.isPending || note === roast.note} onClick={() => keep.mutate(note)}>
           Keep the note
         </button>
-        {keep.isSuccess && note === roast.debrief.note && <span className="label">Kept at {clock(roast.now)}</span>}
+        {keep.isSuccess && note === roast.note && <span className="label">Kept at {clock(roast.now)}</span>}
         {keep.isError && <span className="font-semibold text-ember">{keep.error.message}</span>}
       </div>
     </div>

@@ -42,6 +42,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   // Once it is on, the readings know better than the plan.
   const live = 'live' in dish ? dish.live : null;
   const cook = live?.cook_minutes ?? dish.cook_minutes;
+  const workings = [...dish.workings, ...(live?.workings ?? [])];
   const pullC = live?.pull_c ?? dish.pull_c;
   const [least, most] = [dish.feeds.least, dish.feeds.most];
   return (
@@ -51,20 +52,24 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           {clock(on, offset)}
         </Answer>
         <Answer label="Takes" remark={`${duration(cook.low)} to ${duration(cook.high)}, eight in ten`}>
-          <Why of="cook_minutes" workings={dish.workings}>
+          <Why of={live === null ? 'cook_minutes' : 'live.pull_at'} workings={workings}>
             {duration(cook.likely)}
           </Why>
         </Answer>
         <Answer label="Pull at" tone="ember" remark={`${time(cook.low)} to ${time(cook.high)}`}>
-          <Why of="pull_c" workings={dish.workings}>
+          <Why of={live === null ? 'pull_c' : 'live.pull_c'} workings={workings}>
             {format.degrees(pullC)}
           </Why>
         </Answer>
         <Answer label="Coasts to" tone="water" remark={dish.doneness.toLowerCase()}>
-          {format.degrees(live?.peak_c ?? dish.peak_c)}
+          <Why of={live === null ? 'peak_c' : 'live.peak_c'} workings={workings}>
+            {format.degrees(live?.peak_c ?? dish.peak_c)}
+          </Why>
         </Answer>
         <Answer label="Feeds" remark={`${plan.people} at the table`}>
-          {least === most ? least : `${least}–${most}`}
+          <Why of="feeds" workings={workings}>
+            {least === most ? least : `${least}–${most}`}
+          </Why>
         </Answer>
       </div>
       {dish.warnings.map((warning) => (
@@ -90,7 +95,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
       )}
       <dl className="mt-4 grid gap-x-8 border-t border-hair sm:grid-cols-2">
         <Line label="First look, not sooner">
-          <Why of="first_look_minutes" workings={dish.workings}>
+          <Why of="first_look_minutes" workings={workings}>
             {time(dish.first_look_minutes)}
           </Why>
         </Line>
@@ -98,31 +103,43 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           {dish.rule === null ? (
             'no rule for this'
           ) : (
-            <Why of="rule_minutes" workings={dish.workings}>
+            <Why of="rule_minutes" workings={workings}>
               {dish.rule.least_minutes === dish.rule.most_minutes
                 ? duration(dish.rule.least_minutes)
                 : `${duration(dish.rule.least_minutes)} to ${duration(dish.rule.most_minutes)}`}
             </Why>
           )}
         </Line>
-        <Line label="Each two-minute look costs">{dish.lid_lift_minutes < 0.5 ? 'next to nothing' : duration(dish.lid_lift_minutes)}</Line>
+        <Line label="Each two-minute look costs">
+          <Why of="lid_lift_minutes" workings={workings}>
+            {dish.lid_lift_minutes < 0.5 ? 'next to nothing' : duration(dish.lid_lift_minutes)}
+          </Why>
+        </Line>
         {dish.lethality_log10 !== null && (
           <Line label="Time at temperature, log₁₀">
-            <Why of="lethality_log10" workings={dish.workings}>
+            <Why of="lethality_log10" workings={workings}>
               {dish.lethality_log10 >= 12 ? 'over 12' : dish.lethality_log10.toFixed(1)}
             </Why>
           </Line>
         )}
         {dish.safe_c !== null && (
           <Line label="Safe minimum">
-            <Why of="safe_c" workings={dish.workings}>
+            <Why of="safe_c" workings={workings}>
               {format.temperature(dish.safe_c)}
             </Why>
           </Line>
         )}
-        <Line label="Thickness the heat sees">{format.length(2 * dish.shape.half_thickness_cm)}</Line>
+        <Line label="Thickness the heat sees">
+          <Why of="shape" workings={workings}>
+            {format.length(2 * dish.shape.half_thickness_cm)}
+          </Why>
+        </Line>
         {dish.temper_minutes !== null && dish.temper_minutes > 0 && (
-          <Line label="Out of the cold before that">{duration(dish.temper_minutes)}</Line>
+          <Line label="Out of the cold before that">
+            <Why of="temper_minutes" workings={workings}>
+              {duration(dish.temper_minutes)}
+            </Why>
+          </Line>
         )}
       </dl>
     </>

@@ -7,6 +7,7 @@ import { HeatSection } from '../charts/HeatSection';
 import { Answer } from '../ui/Answer';
 import { Segments } from '../ui/Segments';
 import { Sheet } from '../ui/Sheet';
+import { Why } from '../ui/Why';
 import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
 import { Prose } from '../units/Prose';
@@ -219,7 +220,11 @@ function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish
     <div className="flex flex-wrap items-end gap-x-7 gap-y-3">
       <div>
         <div className="label">Core, coldest point</div>
-        <div className="wide text-[4.25rem] leading-[0.95] sm:text-yard">{format.degrees(live.core_now_c.likely, 0)}</div>
+        <div className="wide text-[4.25rem] leading-[0.95] sm:text-yard">
+          <Why of="live.core_now_c" workings={live.workings}>
+            {format.degrees(live.core_now_c.likely)}
+          </Why>
+        </div>
         <div className="label mt-1">
           {latestWords(roast.readings, index, now)}, {format.degrees(live.core_now_c.low)} to {format.degrees(live.core_now_c.high)}
         </div>
@@ -229,15 +234,21 @@ function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish
         tone={pulled ? 'ink' : 'ember'}
         remark={pulled ? `at ${format.degrees(live.pull_c)}` : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`}
       >
-        {clock(live.pull_at.likely)}
+        <Why of="live.pull_at" workings={live.workings}>
+          {clock(live.pull_at.likely)}
+        </Why>
       </Answer>
       {!pulled && (
         <Answer label="Pull at" tone="ember" remark={drift(live.heat_factor, live.counted)}>
-          {format.degrees(live.pull_c)}
+          <Why of="live.pull_c" workings={live.workings}>
+            {format.degrees(live.pull_c)}
+          </Why>
         </Answer>
       )}
       <Answer label={pulled ? 'Peaks at' : 'Will coast to'} tone="water" remark={clock(live.peak_at)}>
-        {format.degrees(live.peak_c)}
+        <Why of="live.peak_c" workings={live.workings}>
+          {format.degrees(live.peak_c)}
+        </Why>
       </Answer>
     </div>
   );

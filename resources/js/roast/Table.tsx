@@ -5,6 +5,8 @@ import { CoreCurve } from '../charts/CoreCurve';
 import { Answer } from '../ui/Answer';
 import { Segments } from '../ui/Segments';
 import { useNow } from '../ui/useNow';
+import { Why } from '../ui/Why';
+import { Prose } from '../units/Prose';
 import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt, mainDish } from './acts';
@@ -67,7 +69,9 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             </div>
           )}
           <Answer label="Peaks at" tone="water" remark={clock(peak, offset)}>
-            {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
+            <Why of={dish.live === null ? 'peak_c' : 'live.peak_c'} workings={[...dish.workings, ...(dish.live?.workings ?? [])]}>
+              {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
+            </Why>
           </Answer>
           <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
             {dish.under_60_minutes === null ? 'later' : clock(on + dish.under_60_minutes * 60_000, offset)}
@@ -129,36 +133,19 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
         <div className="opens mt-6">
           <h2 className="text-lg">Keep</h2>
           <dl className="mt-1">
-            <Rule
-              when={`Hot, at ${format.temperature(57)} or more`}
-              words="as long as it stays there"
-              source="FDA Food Code 2017, 3-501.16"
-            />
-            <Rule
-              when={roast.plan.air_c > 32 ? 'Out, one hour' : 'Out, two hours'}
-              words={`between ${format.degrees(4)} and ${format.degrees(60)}${roast.plan.air_c > 32 ? `, since the air is over ${format.degrees(32)}` : ''}; then it is thrown away`}
-              source="USDA FSIS"
-            />
-            <Rule
-              when={`Cooled to ${format.temperature(21)} in two hours`}
-              words={`and to ${format.degrees(5)} in four more: in flat portions, lid off`}
-              source="FDA Food Code 2017, 3-501.14"
-            />
-            <Rule when={`Warmed again to ${format.temperature(74)}`} words="all through" source="USDA FSIS" />
+            {roast.plan.keeping.map((rule) => (
+              <div key={rule.when} className="border-t border-hair py-2">
+                <dt className="font-semibold">
+                  <Prose>{rule.when}</Prose>
+                </dt>
+                <dd>
+                  <Prose>{rule.then}</Prose> <span className="label">{rule.source}</span>
+                </dd>
+              </div>
+            ))}
           </dl>
         </div>
       </section>
-    </div>
-  );
-}
-
-function Rule({ when, words, source }: { when: string; words: string; source: string }) {
-  return (
-    <div className="border-t border-hair py-2">
-      <dt className="font-semibold">{when}</dt>
-      <dd>
-        {words}. <span className="label">{source}</span>
-      </dd>
     </div>
   );
 }

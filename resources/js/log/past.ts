@@ -1,0 +1,18 @@
+import type { FollowedDish } from '../api/types';
+import { at, duration } from '../units/time';
+
+/** Differences below this are within what any day brings. */
+const TELLING_MINUTES = 8;
+
+/** Minutes from on to the pull; null for a dish that was not cooked. */
+export function minutesTaken(dish: FollowedDish): number | null {
+  return dish.on_at === null || dish.pulled_at === null ? null : (at(dish.pulled_at) - at(dish.on_at)) / 60_000;
+}
+
+/** How that compares with the plan, in words. */
+export function againstPlan(dish: FollowedDish): string {
+  const took = minutesTaken(dish);
+  if (took === null) return 'not cooked';
+  const off = took - dish.cook_minutes.likely;
+  return Math.abs(off) < TELLING_MINUTES ? 'as planned' : `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`;
+}
