@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $target_c
  * @property bool $coast
  * @property float $rest_minutes
+ * @property list<string>|null $preparations
+ * @property array<string, mixed>|null $rig
  * @property-read Collection<int, Stage> $stages
  */
 final class Dish extends Model
@@ -43,6 +45,6 @@ final class Dish extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['coast' => 'boolean'];
+        return ['coast' => 'boolean', 'preparations' => 'array', 'rig' => 'array'];
     }
 }

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $time_zone
  * @property int $people
  * @property float $air_c
+ * @property float|null $latitude
+ * @property float|null $longitude
  * @property array<string, mixed>|null $plan_at_lighting
  * @property string $debrief_note
  * @property string|null $demo_key
@@ -33,7 +35,7 @@ final class Roast extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'plan_at_lighting', 'debrief_note', 'demo_key'];
+    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'plan_at_lighting', 'debrief_note', 'demo_key'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -32,6 +32,7 @@ final class Shelf
             'serve_at' => $stored->serve_at->setTimezone($stored->time_zone)->format(\DateTimeInterface::ATOM),
             'people' => $stored->people,
             'air_c' => $stored->air_c,
+            ...($stored->latitude === null ? [] : ['latitude' => $stored->latitude, 'longitude' => $stored->longitude]),
             'dishes' => array_values($stored->dishes->map(self::dish(...))->all()),
         ];
     }
@@ -48,6 +49,8 @@ final class Shelf
                 'time_zone' => $roast->serveAt->format('P'),
                 'people' => $roast->people,
                 'air_c' => $roast->airC,
+                'latitude' => $roast->place?->latitude,
+                'longitude' => $roast->place?->longitude,
                 'demo_key' => null,
             ])->save();
             $stored->dishes()->delete();
@@ -71,7 +74,7 @@ final class Shelf
     private static function dish(Dish $dish): array
     {
         $row = [];
-        foreach (['name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes'] as $key) {
+        foreach (['name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes', 'preparations', 'rig'] as $key) {
             $value = $dish->getAttribute($key);
             if ($value !== null) {
                 $row[$key] = $value;

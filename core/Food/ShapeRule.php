@@ -40,6 +40,21 @@ final readonly class ShapeRule
         return $this->thicknessM * ($massKg / $this->massKg) ** $this->growth;
     }
 
+    /**
+     * Length, width and depth that a tape would likely read, m: the depth is the usual thickness, the others follow from
+     * the cut's proportions and the mass.
+     *
+     * @return array{float, float, float}
+     */
+    public function usualSizeM(float $massKg): array
+    {
+        $depth = $this->usualThicknessM($massKg);
+        // Of the volume, what thickness does not take goes to the other two alike.
+        $spare = sqrt(($massKg / $this->massKg) * ($this->thicknessM / $depth) ** 3);
+
+        return [$this->length * $depth * $spare, $this->width * $depth * $spare, $depth];
+    }
+
     public function byMass(float $massKg, float $halfFactor): Shape
     {
         return $this->proportioned($massKg, $this->halfM * ($massKg / $this->massKg) ** $this->growth * $halfFactor, null);

@@ -9,6 +9,9 @@ use Diatherm\Measure\OutOfRange;
 /** What a joint's surface meets at one moment. */
 final readonly class Surroundings
 {
+    /** Radiation as a coefficient between a surface of 70 °C and walls of 150 °C, per unit of emissivity: σ(T₁² + T₂²)(T₁ + T₂), worked by hand. */
+    private const RADIATION_WM2K = 12.9;
+
     private function __construct(
         public float $airC,
         public float $radiantC,
@@ -51,6 +54,18 @@ final readonly class Surroundings
     public static function convection(float $airC, float $convectionWm2K): self
     {
         return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, false);
+    }
+
+    /**
+     * The same place met through a layer, such as bacon: what passes the air's film passes the layer after it.
+     *
+     * @param  float  $resistanceM2KW  thickness over conductivity, 0 to 1 m²K/W
+     */
+    public function behind(float $resistanceM2KW): self
+    {
+        OutOfRange::check('resistance of the layer', $resistanceM2KW, 0.0, 1.0, 'm²K/W');
+
+        return $this->stronger(1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + self::RADIATION_WM2K * $this->emissivity)));
     }
 
     /** The same place with its heat transfer, by every path, scaled by $factor (0.1 to 10). */

@@ -38,6 +38,22 @@ final class Fields
         $this->messages[$this->pathTo($key)][] = $message;
     }
 
+    /** The object under a key, to be read in its turn; null when there is none. */
+    public function object(string $key, string $what): ?self
+    {
+        if (! $this->has($key)) {
+            return null;
+        }
+        $value = is_array($this->data) ? $this->data[$key] : null;
+        if (! is_array($value) || (array_is_list($value) && $value !== [])) {
+            $this->refuse($key, "The $what must be an object with named values.");
+
+            return null;
+        }
+
+        return new self($value, $this->pathTo($key), $this->messages);
+    }
+
     public function has(string $key): bool
     {
         return is_array($this->data) && isset($this->data[$key]) && $this->data[$key] !== '';
@@ -105,9 +121,10 @@ final class Fields
         return (int) $value;
     }
 
+    /** @param  string  $key  '' for the value itself, such as an item of a list */
     public function text(string $key, string $what, int $longest, ?string $default = null): string
     {
-        $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
+        $value = $key === '' ? $this->data : (is_array($this->data) ? ($this->data[$key] ?? null) : null);
         if ($value === null || $value === '') {
             if ($default === null) {
                 $this->refuse($key, "Give the $what.");

@@ -7,6 +7,7 @@ namespace Diatherm\Plan;
 /** What a run sheet entry asks for; the order is that of the work. */
 enum Act: string
 {
+    case Prepare = 'prepare';
     case TakeOut = 'take_out';
     case Rig = 'rig';
     case Light = 'light';

@@ -121,7 +121,7 @@ final class Cook
     {
         $there = $stage->cooker->isRest()
             ? CookerShed::board($cookerC)
-            : $stage->cooker->surroundings($cookerC, $this->outsideC, $this->shape);
+            : $stage->cooker->surroundings($cookerC, $this->outsideC, $this->shape)->behind($this->dish->layerM2KW());
 
         return $this->transfer === 1.0 ? $there : $there->stronger($this->transfer);
     }

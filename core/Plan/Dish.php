@@ -6,7 +6,9 @@ namespace Diatherm\Plan;
 
 use Diatherm\Food\Cut;
 use Diatherm\Food\Form;
+use Diatherm\Food\Preparation;
 use Diatherm\Food\Shape;
+use Diatherm\Rig\Rig;
 
 /** A joint or a side in a roast. */
 final readonly class Dish
@@ -19,6 +21,7 @@ final readonly class Dish
      * @param  float  $targetC  core when eaten
      * @param  bool  $coast  pulled early to climb to the target, or cooked to the number
      * @param  non-empty-list<Stage>  $stages
+     * @param  list<Preparation>  $preparations  in the order of the work
      */
     public function __construct(
         public string $name,
@@ -34,12 +37,36 @@ final readonly class Dish
         public bool $coast,
         public float $restMinutes,
         public array $stages,
+        public array $preparations = [],
+        public ?Rig $rig = null,
     ) {
     }
 
     public function shape(): Shape
     {
-        return $this->cut->shape->measured($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor);
+        $shape = $this->cut->shape->measured($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor);
+        foreach ($this->preparations as $preparation) {
+            $shape = $shape->scaled($preparation->halfFactor);
+        }
+
+        return $shape;
+    }
+
+    /** What was laid round the meat, m²K/W. */
+    public function layerM2KW(): float
+    {
+        return array_sum(array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations));
+    }
+
+    public function isStuffed(): bool
+    {
+        return in_array('stuff', array_column($this->preparations, 'id'), true);
+    }
+
+    /** The class of food that its coldest point belongs to, for the safe minimum: in a stuffed dish that is the stuffing. */
+    public function safetyClass(): string
+    {
+        return $this->isStuffed() ? 'stuffing' : $this->cut->safetyClass;
     }
 
     public function lastStage(): Stage

@@ -68,7 +68,7 @@ final class Explanation
     /** @return list<Working> */
     private static function safety(Forecast $forecast): array
     {
-        $safe = SafeMinimum::of($forecast->dish->cut->safetyClass);
+        $safe = SafeMinimum::of($forecast->dish->safetyClass());
         $workings = [];
         if ($safe->coreC !== null) {
             $workings[] = new Working('safe_c', 'The plain safe minimum for '.$safe->name.'.', ['Core' => sprintf('%.0f °C', $safe->coreC)] + ($safe->holdMinutes > 0 ? ['Rest' => self::minutes($safe->holdMinutes)] : []), $safe->source);

@@ -73,7 +73,7 @@ final readonly class Forecast
 
         [$spread, $lift] = self::spread($dish, $airC, $pulledC, $likely);
         $rule = WeightRule::for($dish);
-        $safe = SafeMinimum::of($dish->cut->safetyClass);
+        $safe = SafeMinimum::of($dish->safetyClass());
         $lethality = $safe->lethality?->gathered(...self::upTo($trace, $likely + 60.0 * max($dish->restMinutes, 3.0)));
         $temper = self::temperMinutes($dish, $airC);
         $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);

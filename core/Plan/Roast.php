@@ -17,6 +17,7 @@ final readonly class Roast
         public int $people,
         public float $airC,
         public array $dishes,
+        public ?Place $place = null,
     ) {
     }
 }

@@ -7,9 +7,11 @@ namespace Diatherm\Plan;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
+use Diatherm\Food\Preparation;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Rig\RigFile;
 
 /** The open roast format (docs/roast.schema.json): the one place where a roast is read and written. */
 final class RoastFile
@@ -23,6 +25,8 @@ final class RoastFile
     private const MOST_DISHES = 12;
 
     private const MOST_STAGES = 8;
+
+    private const MOST_PREPARATIONS = 8;
 
     /** Mass may go beyond a cut's usual range by this factor before it is taken for a slip. */
     private const MASS_LEEWAY = 2.0;
@@ -55,7 +59,7 @@ final class RoastFile
     public static function read(mixed $data, ?\DateTimeImmutable $now = null): Roast
     {
         $fields = Fields::of($data);
-        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'dishes');
+        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'latitude', 'longitude', 'dishes');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
         }
@@ -70,12 +74,17 @@ final class RoastFile
         }
         $people = $fields->wholeNumber('people', 'number of people', 1, 500, 4);
         $airC = $fields->number('air_c', 'outside air temperature', -30.0, 50.0, '°C', 20.0);
+        $latitude = $fields->optionalNumber('latitude', 'latitude', -66.0, 66.0, '°');
+        $longitude = $fields->optionalNumber('longitude', 'longitude', -180.0, 180.0, '°');
+        if (($latitude === null) !== ($longitude === null)) {
+            $fields->refuse($latitude === null ? 'latitude' : 'longitude', 'A place takes both latitude and longitude.');
+        }
         $dishes = array_map(self::dish(...), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
         $fields->orThrow();
         $dishes = array_values(array_filter($dishes));
         assert($serveAt !== null && $dishes !== []);
 
-        return new Roast($name, $serveAt, $people, $airC, $dishes);
+        return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude));
     }
 
     /** @return array<string, mixed> what `read` reads, complete */
@@ -88,6 +97,7 @@ final class RoastFile
             'serve_at' => $roast->serveAt->format(\DateTimeInterface::ATOM),
             'people' => $roast->people,
             'air_c' => $roast->airC,
+            ...($roast->place === null ? [] : ['latitude' => $roast->place->latitude, 'longitude' => $roast->place->longitude]),
             'dishes' => array_map(fn (Dish $dish): array => array_filter([
                 'name' => $dish->name,
                 'cut' => $dish->cut->id,
@@ -101,6 +111,8 @@ final class RoastFile
                 'target_c' => $dish->taste === null ? $dish->targetC : null,
                 'coast' => $dish->coast,
                 'rest_minutes' => $dish->restMinutes,
+                'preparations' => $dish->preparations === [] ? null : array_column($dish->preparations, 'id'),
+                'rig' => $dish->rig === null ? null : RigFile::write($dish->rig),
                 'stages' => array_map(fn (Stage $stage): array => [
                     'cooker' => $stage->cooker->id,
                     'cooker_c' => $stage->cookerC,
@@ -115,7 +127,7 @@ final class RoastFile
 
     private static function dish(Fields $fields): ?Dish
     {
-        $fields->only('name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes', 'stages');
+        $fields->only('name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes', 'preparations', 'rig', 'stages');
         $cut = null;
         try {
             $id = $fields->text('cut', 'cut', 60);
@@ -153,6 +165,9 @@ final class RoastFile
         [$taste, $target] = self::target($fields, $cut);
         $coast = $fields->truth('coast', 'wish to pull early', true);
         $rest = $fields->number('rest_minutes', 'rest', 0.0, 240.0, 'min', $cut->restMinutes ?? 10.0);
+        $preparations = self::preparations($fields, $cut);
+        $rigFields = $fields->object('rig', 'rig');
+        $rig = $rigFields === null ? null : RigFile::read($rigFields);
         $list = $fields->list('stages', 'stages', 1, self::MOST_STAGES);
         $stages = [];
         foreach ($list as $i => $stage) {
@@ -172,8 +187,31 @@ final class RoastFile
             $name, $cut, $form, $pieces, $mass,
             $thickness === null ? null : $thickness / 100.0,
             $girth === null ? null : $girth / 100.0,
-            $start, $taste, $target, $coast, $rest, $stages,
+            $start, $taste, $target, $coast, $rest, $stages, $preparations, $rig,
         );
+    }
+
+    /** @return list<Preparation> in the order of the work */
+    private static function preparations(Fields $fields, ?Cut $cut): array
+    {
+        $preparations = [];
+        foreach ($fields->list('preparations', 'preparations', 0, self::MOST_PREPARATIONS) as $field) {
+            try {
+                $preparation = Preparation::named($field->text('', 'preparation', 40));
+                if ($cut !== null && ! in_array($cut->kind, $preparation->kinds, true)) {
+                    $field->refuse('', "{$cut->name}: “{$preparation->name}” does not fit this cut.");
+                }
+                if (isset($preparations[$preparation->id])) {
+                    $field->refuse('', "“{$preparation->name}” is there twice.");
+                }
+                $preparations[$preparation->id] = $preparation;
+            } catch (OutOfRange $wrong) {
+                $field->refuse('', $wrong->getMessage());
+            }
+        }
+        usort($preparations, fn (Preparation $a, Preparation $b): int => $a->order() <=> $b->order());
+
+        return $preparations;
     }
 
     /** @return array{string|null, float} */

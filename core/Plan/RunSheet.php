@@ -49,8 +49,7 @@ final readonly class RunSheet
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
             $hot = isset($lit[$cooker]) && $lit[$cooker] >= $on;
-            $dishEntries = self::dish($i, $forecast, $timing, $on, $made, $hot);
-            array_push($entries, ...$dishEntries);
+            array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $forecast, $timing, $on, $made, $hot));
             $offHeat = $made->pulledAt ?? self::after($on, $timing->pull->high);
             $lit[$cooker] = max($lit[$cooker] ?? $offHeat, $offHeat);
 
@@ -90,6 +89,22 @@ final readonly class RunSheet
     }
 
     /** @return list<Entry> */
+    private static function preparations(int $number, Dish $dish, Timing $timing, \DateTimeImmutable $on, \DateTimeImmutable $now, Progress $made): array
+    {
+        if ($made->onAt !== null) {
+            return [];
+        }
+        $entries = [];
+        $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0);
+        foreach ($plan->windows as [$preparation, $from, $to]) {
+            $amounts = PreparationPlan::amounts($preparation, $dish);
+            $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", $amounts === '' ? $preparation->how : "$amounts. {$preparation->how}", until: self::after($on, $to));
+        }
+
+        return $entries;
+    }
+
+    /** @return list<Entry> */
     private static function dish(int $number, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot): array
     {
         $dish = $forecast->dish;
@@ -104,7 +119,7 @@ final readonly class RunSheet
             if ($dish->cut->isPerishable()) {
                 $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
                     ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
-                    : 'Pat dry, do not rinse; season');
+                    : ($dish->cut->kind === 'poultry' ? 'Pat dry, never rinse: the splashes carry further than the hands' : 'Pat dry; season'));
             }
             $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
             if (! $hot && $first->cooker->lightMinutes > 0.0) {
@@ -195,10 +210,10 @@ final readonly class RunSheet
     {
         $cooker = $dish->stages[0]->cooker;
         if (str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit') {
-            return 'Tie legs and wings close, both forks on and tight, turn it once by hand';
+            return 'Tie legs and wings close, both forks on and tight, turn it once by hand. Wash hands before they touch lid or knobs';
         }
 
-        return $dish->cut->kind === 'roots' ? 'Wash, cut to one size' : 'Tie to one thickness, set the probe, drip pan in place';
+        return $dish->cut->kind === 'roots' ? 'Wash, cut to one size' : 'Tie to one thickness, set the probe, drip pan in place. Wash hands before they touch the lid';
     }
 
     private static function lighting(Stage $stage): string

@@ -27,6 +27,7 @@ final readonly class Timing
     private const CARVE_MOST = 30.0;
 
     private function __construct(
+        public float $prepare,
         public float $takeOut,
         public float $rig,
         public float $light,
@@ -45,14 +46,15 @@ final readonly class Timing
         $light = $preheat - $cooker->lightMinutes;
         $rig = -self::RIG_MINUTES;
         // It stays cold until it is worked on, or comes out as early as its start temperature asks for.
-        $takeOut = $dish->cut->isPerishable() ? $rig - self::COLD_START_MINUTES : $rig;
+        $handwork = PreparationPlan::handworkMinutes($dish);
+        $takeOut = $dish->cut->isPerishable() ? $rig - $handwork - self::COLD_START_MINUTES : $rig;
         if ($forecast->temperMinutes > 0.0) {
             $takeOut = min($takeOut, -min($forecast->temperMinutes, $allowedOutMinutes));
         }
         $carve = $cook->high + $dish->restMinutes;
         $carving = self::carveMinutes($dish);
 
-        return new self($takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);
+        return new self($takeOut - PreparationPlan::leastMinutes($dish), $takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);
     }
 
     public static function carveMinutes(Dish $dish): float
@@ -63,6 +65,6 @@ final readonly class Timing
     /** The first thing to do. */
     public function first(): float
     {
-        return min($this->takeOut, $this->rig, $this->light);
+        return min($this->prepare, $this->takeOut, $this->rig, $this->light);
     }
 }

@@ -12,6 +12,7 @@ use Diatherm\Food\Cut;
 use Diatherm\Food\Doneness;
 use Diatherm\Food\Form;
 use Diatherm\Food\Larder;
+use Diatherm\Food\Preparation;
 use Diatherm\Plan\Chore;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\JsonResponse;
@@ -39,6 +40,7 @@ final class ReferenceController
                 'measure' => $cut->measure,
                 'source' => $cut->source->inWords(),
             ], Larder::cuts())),
+            'preparations' => array_values(array_map(fn (Preparation $one): array => ['id' => $one->id, 'name' => $one->name, 'kinds' => $one->kinds, 'how' => $one->how, 'source' => $one->source->inWords()], Preparation::all())),
             'forms' => array_values(array_map(fn (Form $form): array => ['id' => $form->id, 'name' => $form->name, 'kinds' => $form->kinds], Larder::forms())),
             'cookers' => array_values(array_map(fn (Cooker $cooker): array => [
                 'id' => $cooker->id,

@@ -14,6 +14,8 @@ use Diatherm\Plan\Caution;
 use Diatherm\Plan\Entry;
 use Diatherm\Plan\Explanation;
 use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Kit;
+use Diatherm\Plan\KitItem;
 use Diatherm\Plan\Plan;
 use Diatherm\Safety\Keeping;
 use Diatherm\Safety\SafeMinimum;
@@ -50,6 +52,7 @@ final class PlanResource extends JsonResource
             'air_c' => $plan->roast->airC,
             'dishes' => array_map(self::dish(...), $plan->forecasts),
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
+            'kit' => array_map(fn (KitItem $item): array => ['id' => 'kit.'.$item->id, 'name' => $item->name, 'why' => $item->why, 'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy)], Kit::of($plan)),
             'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], Keeping::rules($plan->roast->airC)),
         ];
     }
@@ -143,7 +146,7 @@ final class PlanResource extends JsonResource
             'kind' => $cut->kind,
             'target_c' => $dish->targetC,
             'doneness' => $cut->nameOf($dish->targetC),
-            'safe_c' => SafeMinimum::of($cut->safetyClass)->coreC,
+            'safe_c' => SafeMinimum::of($dish->safetyClass())->coreC,
             'cook_minutes' => self::spread($forecast->cookMinutes),
             'rule_minutes' => $forecast->rule === null ? null : round($forecast->rule->minutes(), 1),
             'rule' => $forecast->rule === null ? null : [
@@ -171,6 +174,8 @@ final class PlanResource extends JsonResource
                 'from_minutes' => round($starts[$i], 1),
                 'to_minutes' => round($starts[$i + 1] ?? $forecast->cookMinutes->likely, 1),
             ], array_keys($dish->stages)),
+            'rig' => RigResource::of($forecast),
+            'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
             'warnings' => array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $forecast->cautions),
             'workings' => self::workings(Explanation::of($forecast)),
         ];

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Food;
+
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Source;
+use Diatherm\Measure\Table;
+
+/** Something that is done to a cut before it goes on, with the time that it wants. Rows: data/preparations.json. */
+final readonly class Preparation
+{
+    /**
+     * @param  array{float, float, float}|null  $hours  least, best, most; null where a rule computes them
+     * @param  list<string>  $kinds  of food that it suits
+     * @param  float  $halfFactor  on the half-thickness of the whole
+     * @param  float  $layerM2KW  thermal resistance of what it lays round the meat, m²K/W
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        private ?string $rule,
+        private ?array $hours,
+        public ?float $mlPerKg,
+        public array $kinds,
+        public string $how,
+        public float $halfFactor,
+        public float $layerM2KW,
+        public Source $source,
+    ) {
+    }
+
+    /** @return array<string, self> in the order of the work */
+    public static function all(): array
+    {
+        /** @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float, kinds: list<string>, how: string, half_factor?: float, layer_mm?: float, layer_w_mk?: float, mark: string, citation?: string}> $rows */
+        $rows = Table::named('preparations')['preparations'];
+        $all = [];
+        foreach ($rows as $row) {
+            $all[$row['id']] = new self($row['id'], $row['name'], $row['rule'] ?? null, $row['hours'] ?? null, $row['ml_per_kg'] ?? null, $row['kinds'], $row['how'], $row['half_factor'] ?? 1.0, ($row['layer_mm'] ?? 0.0) / 1000.0 / ($row['layer_w_mk'] ?? 1.0), Source::of(Mark::from($row['mark']), $row['citation'] ?? ''));
+        }
+
+        return $all;
+    }
+
+    /** @throws OutOfRange for an id that is not in the table */
+    public static function named(string $id): self
+    {
+        return self::all()[$id] ?? throw OutOfRange::unknown('preparation', $id);
+    }
+
+    /** Place in the order of the work, from 0. */
+    public function order(): int
+    {
+        return (int) array_search($this->id, array_keys(self::all()), true);
+    }
+
+    /**
+     * @param  float  $massKg  of one piece; pieces are prepared side by side
+     * @param  float  $halfThicknessM  of the joint
+     */
+    public function window(float $massKg, float $halfThicknessM): PreparationWindow
+    {
+        [$least, $best, $most] = match ($this->rule) {
+            'thaw_fridge' => Thawing::fridgeHours($massKg),
+            'thaw_water' => Thawing::coldWaterHours($massKg),
+            'dry_brine' => Brine::dryHours($halfThicknessM),
+            'wet_brine' => Brine::wetHours($halfThicknessM),
+            // Common practice: 20 to 30 minutes for a steak-like piece, overnight for a big joint.
+            'rub' => $halfThicknessM < 0.035 ? [0.33, 0.5, 2.0] : [0.5, 12.0, 24.0],
+            default => $this->hours ?? [0.0, 0.0, 0.0],
+        };
+
+        return new PreparationWindow($least, $best, $most);
+    }
+}

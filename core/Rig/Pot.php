@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Rig;
+
+use Diatherm\Measure\OutOfRange;
+
+/** A camp oven: whether the joint goes under the lid, and how much liquid keeps it from boiling dry. */
+final readonly class Pot
+{
+    /** Slices, a trivet or a rack that keeps the meat off the bottom. Common practice. */
+    public const RAISED_M = 0.02;
+
+    /** Between meat and lid. Common practice. */
+    private const UNDER_LID_M = 0.01;
+
+    /** Liquid for a long buried cook, whatever the sum says. Common practice: 3 to 4 cm. */
+    private const LEAST_BURIED_M = 0.03;
+
+    private const LEAST_M = 0.01;
+
+    /** Steam that a cast lid lets by, kg/h for a metre of rim. Common practice: some 100 to 150 ml an hour from a 30 cm pot. */
+    private const LEAK_KG_H_M = 0.13;
+
+    private const MARGIN = 1.5;
+
+    private function __construct(
+        public float $diameterM,
+        public float $depthM,
+    ) {
+    }
+
+    /** @throws OutOfRange */
+    public static function of(float $diameterM, float $depthM): self
+    {
+        return new self(OutOfRange::check('diameter of the pot', $diameterM, 0.15, 0.6, 'm'), OutOfRange::check('depth of the pot', $depthM, 0.06, 0.4, 'm'));
+    }
+
+    /** A pot as they are usually cast: about three eighths as deep as wide. Common practice. */
+    public static function usual(float $diameterM): self
+    {
+        return self::of($diameterM, 0.375 * $diameterM);
+    }
+
+    /** Room over a joint that lies on its flattest side, m; negative when the lid would not close. */
+    public function roomOverM(JointSize $size): float
+    {
+        return $this->depthM - self::RAISED_M - self::UNDER_LID_M - min($size->depthM, $size->widthM);
+    }
+
+    /** Room beside it, m; negative when it does not go in lengthwise. */
+    public function roomBesideM(JointSize $size): float
+    {
+        return $this->diameterM - 0.02 - $size->lengthM;
+    }
+
+    public function holds(JointSize $size): bool
+    {
+        return $this->roomOverM($size) >= 0.0 && $this->roomBesideM($size) >= 0.0;
+    }
+
+    /** Water that gets past the lid, litres. */
+    public function lossL(float $hours): float
+    {
+        return self::LEAK_KG_H_M * M_PI * $this->diameterM * OutOfRange::check('time in the pot', $hours, 0.0, 48.0, 'h');
+    }
+
+    /** How deep the liquid should stand at the start, m. */
+    public function liquidDepthM(float $hours, bool $buried): float
+    {
+        return max($buried ? self::LEAST_BURIED_M : self::LEAST_M, self::MARGIN * $this->lossL($hours) / 1000.0 / $this->floorM2());
+    }
+
+    public function liquidL(float $hours, bool $buried): float
+    {
+        return 1000.0 * $this->liquidDepthM($hours, $buried) * $this->floorM2();
+    }
+
+    public function floorM2(): float
+    {
+        return M_PI * $this->diameterM ** 2 / 4.0;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Rig;
+
+use Diatherm\Measure\Fields;
+use Diatherm\Measure\Table;
+
+/** The rig of a dish in the roast format: read and written. */
+final class RigFile
+{
+    private const KINDS = ['spit', 'pot', 'buried_pot'];
+
+    private const SECTIONS = ['round', 'tube', 'square'];
+
+    /** What is likely when the cook has not measured: a grill rotisserie's spit, and a 12-inch camp oven. Common practice. */
+    private const USUAL = ['between_cm' => 55.0, 'bite_cm' => 6.0, 'room_cm' => 18.0, 'bar_mm' => 10.0, 'wall_mm' => 1.5, 'span_cm' => 75.0, 'pot_cm' => 30.5];
+
+    public static function read(Fields $fields): ?Rig
+    {
+        $kind = $fields->text('kind', 'kind of rig', 20);
+        if (! in_array($kind, self::KINDS, true)) {
+            if ($kind !== '') {
+                $fields->refuse('kind', 'A rig is one of: '.implode(', ', self::KINDS).'.');
+            }
+
+            return null;
+        }
+
+        return $kind === 'spit' ? self::spit($fields) : self::pot($fields, $kind === 'buried_pot');
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Rig $rig): array
+    {
+        $cm = fn (float $m): float => round(100.0 * $m, 4);
+        $size = $rig->size();
+        $file = $size === null ? [] : ['length_cm' => $cm($size->lengthM), 'width_cm' => $cm($size->widthM), 'depth_cm' => $cm($size->depthM)];
+        if ($rig instanceof SpitRig) {
+            return array_filter([
+                'kind' => 'spit', 'between_cm' => $cm($rig->betweenM), 'bite_cm' => $cm($rig->biteM), 'room_cm' => $cm($rig->roomM),
+                'section' => $rig->bar->section, 'bar_mm' => round(1000.0 * $rig->bar->sizeM, 4), 'wall_mm' => $rig->bar->section === 'tube' ? round(1000.0 * $rig->bar->wallM, 4) : null,
+                'span_cm' => $cm($rig->bar->spanM), 'steel' => $rig->bar->steel, 'motor_nm' => $rig->motorNm,
+                'test_kg' => $rig->testKg, 'test_arm_cm' => $cm($rig->testArmM), 'heavy_deg' => $rig->heavyDeg,
+            ] + $file, fn (mixed $value): bool => $value !== null);
+        }
+        assert($rig instanceof PotRig);
+
+        return ['kind' => $rig->isBuried() ? 'buried_pot' : 'pot', 'pot_cm' => $cm($rig->pot->diameterM), 'pot_depth_cm' => $cm($rig->pot->depthM)] + ($rig->ground === null ? [] : ['ground' => $rig->ground]) + $file;
+    }
+
+    private static function spit(Fields $fields): ?SpitRig
+    {
+        $fields->only('kind', 'between_cm', 'bite_cm', 'room_cm', 'section', 'bar_mm', 'wall_mm', 'span_cm', 'steel', 'motor_nm', 'test_kg', 'test_arm_cm', 'heavy_deg', 'length_cm', 'width_cm', 'depth_cm');
+        $between = $fields->number('between_cm', 'length between the forks', 8.0, 250.0, 'cm', self::USUAL['between_cm']);
+        $bite = $fields->number('bite_cm', 'bite of the forks', 0.0, 40.0, 'cm', self::USUAL['bite_cm']);
+        $room = $fields->number('room_cm', 'room round the spit', 4.0, 150.0, 'cm', self::USUAL['room_cm']);
+        $section = self::oneOf($fields, 'section', 'section of the spit', self::SECTIONS, 'round');
+        $bar = $fields->number('bar_mm', 'thickness of the spit', 4.0, 120.0, 'mm', self::USUAL['bar_mm']);
+        $wall = $section === 'tube' ? $fields->number('wall_mm', 'wall of the tube', 0.5, 20.0, 'mm', self::USUAL['wall_mm']) : 0.0;
+        if ($section === 'tube' && 2.0 * $wall >= $bar) {
+            $fields->refuse('wall_mm', 'The wall is thicker than half the tube.');
+        }
+        $span = $fields->number('span_cm', 'span between the rests', 15.0, 400.0, 'cm', self::USUAL['span_cm']);
+        $steel = self::oneOf($fields, 'steel', 'steel', self::steels(), '304');
+        $motor = $fields->optionalNumber('motor_nm', 'rating of the motor', 0.1, 300.0, 'N·m');
+        $testKg = $fields->number('test_kg', 'weight of the roll test', 0.0, 20.0, 'kg', 0.0);
+        $testArm = $fields->number('test_arm_cm', 'arm of the roll test', 0.0, 100.0, 'cm', 0.0);
+        if ($testKg > 0.0 && $testArm <= 0.0) {
+            $fields->refuse('test_arm_cm', 'Say how far from the spit that weight hung.');
+        }
+        $heavy = $fields->number('heavy_deg', 'heavy side', 0.0, 360.0, '°', 0.0);
+        $size = self::size($fields);
+        if (! $fields->isClean()) {
+            return null;
+        }
+
+        return new SpitRig($between / 100.0, $bite / 100.0, $room / 100.0, $size, SpitBar::of($section, $bar / 1000.0, $wall / 1000.0, $span / 100.0, $steel), $motor, $testKg, $testArm / 100.0, $heavy);
+    }
+
+    private static function pot(Fields $fields, bool $buried): ?PotRig
+    {
+        $fields->only('kind', 'pot_cm', 'pot_depth_cm', 'ground', 'length_cm', 'width_cm', 'depth_cm');
+        $diameter = $fields->number('pot_cm', 'diameter of the pot', 15.0, 60.0, 'cm', self::USUAL['pot_cm']);
+        $depth = $fields->number('pot_depth_cm', 'depth of the pot', 6.0, 40.0, 'cm', max(6.0, 100.0 * Pot::usual(max(0.16, $diameter / 100.0))->depthM));
+        $ground = $buried ? self::oneOf($fields, 'ground', 'ground', array_map(strval(...), array_keys((array) Table::named('rigs')['ground'])), 'dry') : null;
+        $size = self::size($fields);
+
+        return $fields->isClean() ? new PotRig(Pot::of($diameter / 100.0, $depth / 100.0), $size, $ground) : null;
+    }
+
+    private static function size(Fields $fields): ?JointSize
+    {
+        $sides = ['length_cm' => 'length of the joint', 'width_cm' => 'width of the joint', 'depth_cm' => 'depth of the joint'];
+        $given = array_filter(array_keys($sides), fn (string $key): bool => $fields->has($key));
+        if ($given === []) {
+            return null;
+        }
+        $cm = [];
+        foreach ($sides as $key => $what) {
+            $cm[] = $fields->number($key, $what, 1.0, 200.0, 'cm');
+        }
+
+        return $fields->isClean() ? JointSize::measured($cm[0] / 100.0, $cm[1] / 100.0, $cm[2] / 100.0) : null;
+    }
+
+    /** @return list<string> */
+    private static function steels(): array
+    {
+        return array_map(strval(...), array_keys((array) Table::named('rigs')['steels']));
+    }
+
+    /** @param  list<string>  $allowed */
+    private static function oneOf(Fields $fields, string $key, string $what, array $allowed, string $default): string
+    {
+        $value = $fields->text($key, $what, 20, $default);
+        if (! in_array($value, $allowed, true)) {
+            $fields->refuse($key, "The $what is one of: ".implode(', ', $allowed).'.');
+
+            return $default;
+        }
+
+        return $value;
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Food\Brine;
+use Diatherm\Food\Larder;
+use Diatherm\Food\Preparation;
+use Diatherm\Food\Thawing;
+use Diatherm\Plan\Act;
+use Diatherm\Plan\Entry;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Tests\Support\Samples;
+
+// Source: USDA FSIS, The Big Thaw: in the refrigerator 24 hours for each 4 to 5 pounds, in cold water 30 minutes a pound.
+it('thaws as long as the published advice', function () {
+    [$quick, $slow] = Thawing::fridgeHours(20 * 0.45359237);
+    expect($quick)->toEqualWithDelta(96.0, 0.1)->and($slow)->toEqualWithDelta(120.0, 0.1)
+        ->and(Thawing::coldWaterHours(10 * 0.45359237)[1])->toEqualWithDelta(5.0, 1e-6);
+});
+
+it('never thaws more in less time', function () {
+    foreach ([[1.0, 1.1], [3.0, 5.0]] as [$less, $more]) {
+        expect(Thawing::fridgeHours($more)[0])->toBeGreaterThan(Thawing::fridgeHours($less)[0])->and(Thawing::coldWaterHours($more)[0])->toBeGreaterThan(Thawing::coldWaterHours($less)[0]);
+    }
+});
+
+// Salt worked by hand: 1.25 % of 4 kg is 50 g; in a brine of 4 kg meat and 4 l water 1.25 % of 8 kg is 100 g, a brine of about 2.5 %.
+it('salts so that the meat ends seasoned', function () {
+    expect(1000 * Brine::drySaltKg(4.0))->toEqualWithDelta(50.0, 1e-9)
+        ->and(1000 * Brine::wetSaltKg(4.0, 4.0))->toEqualWithDelta(100.0, 1e-9)
+        ->and(Brine::wetSaltKg(4.0, 4.0) / (4.0 + 4.0))->toEqualWithDelta(Brine::drySaltKg(4.0) / 4.0, 1e-12);
+});
+
+// Diffusion: twice the way takes four times as long, between the limits.
+it('gives salt four times as long for twice the way', function () {
+    expect(Brine::dryHours(0.05)[1] / Brine::dryHours(0.025)[1])->toEqualWithDelta(4.0, 1e-9);
+});
+
+it('keeps least, best and most in order for every preparation and cut that it suits', function (string $id) {
+    $preparation = Preparation::named($id);
+    foreach (Larder::cuts() as $cut) {
+        if (! in_array($cut->kind, $preparation->kinds, true)) {
+            continue;
+        }
+        foreach ([$cut->leastMassKg, $cut->mostMassKg] as $mass) {
+            $window = $preparation->window($mass, $cut->shape->byMass($mass, 1.0)->halfThicknessM);
+            expect($window->leastHours)->toBeLessThanOrEqual($window->bestHours)->and($window->bestHours)->toBeLessThanOrEqual($window->mostHours);
+        }
+    }
+})->with(fn () => array_keys(Preparation::all()));
+
+function prepared(array $preparations, string $now = '2031-09-28T09:00:00+02:00', array $dish = []): Plan
+{
+    return Plan::of(Samples::roast($dish + ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => $preparations]), new DateTimeImmutable($now));
+}
+
+/** @return list<Entry> */
+function preparing(Plan $plan): array
+{
+    return array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Prepare));
+}
+
+it('lays preparations one after another before the fire, in the order of the work', function () {
+    $plan = prepared(['truss', 'dry_skin', 'thaw_fridge', 'dry_brine']);
+    $entries = preparing($plan);
+    expect(array_map(fn (Entry $entry): string => $entry->id, $entries))->toBe(['d0.prepare.thaw_fridge', 'd0.prepare.dry_brine', 'd0.prepare.dry_skin', 'd0.prepare.truss'])
+        ->and($entries[0]->until)->toEqual($entries[1]->at)->and($entries[1]->until)->toEqual($entries[2]->at)
+        ->and($entries[3]->until <= array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::On))[0]->at)->toBeTrue()
+        // 1.25 % of 1.8 kg is 22.5 g.
+        ->and($entries[1]->detail)->toMatch('/^2[23] g salt/');
+});
+
+// Common practice: yoghurt wants six hours at the least and eighteen at best; after that it gains nothing.
+it('shrinks a marinade to the time there is, and calls the hour too near below its least', function () {
+    $hours = function (string $now): array {
+        $plan = prepared(['marinate_yoghurt'], $now);
+        $entry = preparing($plan)[0];
+
+        return [($entry->until->getTimestamp() - $entry->at->getTimestamp()) / 3600.0, $plan->runSheet->isTooLate()];
+    };
+    expect($hours('2031-10-01T09:00:00+02:00'))->toEqual([18.0, false]);
+    [$some, $late] = $hours('2031-10-04T06:00:00+02:00');
+    expect($some)->toBeGreaterThan(6.0)->toBeLessThan(18.0)->and($late)->toBeFalse();
+    expect($hours('2031-10-04T14:00:00+02:00'))->toEqual([6.0, true]);
+});
+
+// Stuffed birds. Source: USDA FSIS, Turkey Basics (from memory): 14 to 18 lb 4 to 4¼ h, against 3¾ to 4¼ h unstuffed; 12 to 14 lb 3½ to 4 h against 3 to 3¾ h.
+it('takes a stuffed turkey somewhat longer, and asks 74 °C of its middle', function () {
+    $forecast = fn (array $preparations): Forecast => Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'coast' => false, 'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 163, 'pull' => true]]]), 20.0);
+    $more = $forecast(['stuff'])->cookMinutes->likely / $forecast([])->cookMinutes->likely;
+    expect($more)->toBeGreaterThan(1.03)->toBeLessThan(1.15)
+        ->and($forecast(['stuff'])->cookMinutes->likely)->toBeGreaterThan(195.0)->toBeLessThan(245.0)
+        ->and($forecast(['stuff'])->dish->safetyClass())->toBe('stuffing');
+});
+
+it('slows a joint that is wrapped in bacon', function () {
+    $minutes = fn (array $preparations): float => Forecast::of(Samples::dish(['cut' => 'venison-haunch', 'mass_kg' => 2.2, 'taste' => 'medium', 'preparations' => $preparations]), 14.0)->cookMinutes->likely;
+    expect($minutes(['bard']) / $minutes([]))->toBeGreaterThan(1.02)->toBeLessThan(1.3);
+});
+
+function fieldsRefused(array $file): array
+{
+    try {
+        Diatherm\Plan\RoastFile::read($file);
+    } catch (Diatherm\Measure\InvalidInput $wrong) {
+        return $wrong->messages;
+    }
+
+    return [];
+}
+
+it('refuses a preparation that does not suit the cut, or comes twice', function (array $dish) {
+    expect(array_keys(fieldsRefused(Samples::file($dish))))->toContain('dishes.0.preparations.'.(count($dish['preparations']) - 1));
+})->with([
+    [['preparations' => ['stuff']]], [['preparations' => ['fly']]], [['preparations' => ['truss', 'truss']]], [['preparations' => [3]]],
+]);
