@@ -25,8 +25,8 @@ final class Kit
         foreach ($plan->roast->dishes as $i => $dish) {
             array_push($items, ...self::dish($plan->runSheet, $i, $dish));
         }
-        $pull = self::when($plan->runSheet, Act::Pull, null);
-        $items[] = new KitItem('probe', 'Probe thermometer, and its spare battery', 'nothing else tells the core', self::when($plan->runSheet, Act::On, null));
+        $pull = self::first($plan->runSheet, Act::Pull);
+        $items[] = new KitItem('probe', 'Probe thermometer, and its spare battery', 'nothing else tells the core', self::first($plan->runSheet, Act::On));
         $items[] = new KitItem('gloves', 'Gloves and long tongs', 'for the pull', $pull);
         $items[] = new KitItem('board', 'A clean board and knife', 'not the ones the raw meat lay on', $pull);
         $items[] = new KitItem('foil', 'Foil', 'loosely over the rest', $pull);
@@ -41,8 +41,10 @@ final class Kit
     /** @return list<KitItem> */
     private static function dish(RunSheet $sheet, int $number, Dish $dish): array
     {
-        $light = self::when($sheet, Act::Light, $number) ?? self::when($sheet, Act::On, $number);
-        $rig = self::when($sheet, Act::Rig, $number) ?? $light;
+        $on = self::at($sheet, "d$number.on");
+        $light = self::at($sheet, "d$number.light") ?? $on;
+        $rig = self::at($sheet, "d$number.rig") ?? $on;
+        $dig = self::at($sheet, "d$number.dig") ?? $light;
         $items = [];
         foreach (self::BY_FIRE[$dish->stages[0]->cooker->light] ?? [] as [$id, $name, $why]) {
             $items[] = new KitItem($id, $name, $why, $light);
@@ -56,8 +58,8 @@ final class Kit
             $items[] = new KitItem('lifter', 'Lid lifter, and a clean place for the lid', 'never in the dirt', $rig);
             $items[] = new KitItem('trivet', 'Trivet or thick slices of onion', 'keeps it off the bottom', $rig);
             if ($dish->rig->isBuried()) {
-                $items[] = new KitItem('locate', 'An answer from the local utility-locating service', 'before the first spade', $light);
-                $items[] = new KitItem('spade', 'Spade, shovel and rake', 'for the hole and the coals', $light);
+                $items[] = new KitItem('locate', 'An answer from the local utility-locating service', 'before the first spade', $dig);
+                $items[] = new KitItem('spade', 'Spade, shovel and rake', 'for the hole and the coals', $dig);
                 $items[] = new KitItem('pit_foil', 'Foil or sheet to cover the coals', 'so that no earth gets in', $rig);
             }
         }
@@ -74,10 +76,21 @@ final class Kit
         return $items;
     }
 
-    private static function when(RunSheet $sheet, Act $act, ?int $dish): ?\DateTimeImmutable
+    private static function at(RunSheet $sheet, string $id): ?\DateTimeImmutable
     {
         foreach ($sheet->entries as $entry) {
-            if ($entry->act === $act && ($dish === null || $entry->dish === $dish)) {
+            if ($entry->id === $id) {
+                return $entry->at;
+            }
+        }
+
+        return null;
+    }
+
+    private static function first(RunSheet $sheet, Act $act): ?\DateTimeImmutable
+    {
+        foreach ($sheet->entries as $entry) {
+            if ($entry->act === $act) {
                 return $entry->at;
             }
         }

@@ -6,6 +6,7 @@ namespace Diatherm\Plan;
 
 use Diatherm\Food\Brine;
 use Diatherm\Food\Preparation;
+use Diatherm\Food\PreparationWindow;
 
 /**
  * When each preparation of a dish begins and ends, in minutes from the moment it goes on. Long ones are laid one after
@@ -15,6 +16,13 @@ final readonly class PreparationPlan
 {
     /** Handwork, not waiting. Common practice. */
     private const SHORT_HOURS = 0.5;
+
+    /** Nobody salts a duck at half past three: hours of the day between which work begins, and where the night's goes. Common practice. */
+    private const MORNING = 7.0;
+
+    private const EVENING = 21.0;
+
+    private const NIGHT = 22.0;
 
     /**
      * @param  list<array{Preparation, float, float}>  $windows  preparation, from and to, in order of time
@@ -48,9 +56,10 @@ final readonly class PreparationPlan
     /**
      * @param  float  $takeOut  minutes, when it comes out of the cold
      * @param  float  $rig  minutes, when the rigging begins
+     * @param  \DateTimeImmutable  $on  when the dish goes on, at the table's own clock
      * @param  float  $nowMinutes  the present; long ones shrink from best to least so as not to begin before it
      */
-    public static function of(Dish $dish, float $takeOut, float $rig, float $nowMinutes): self
+    public static function of(Dish $dish, float $takeOut, float $rig, float $nowMinutes, \DateTimeImmutable $on): self
     {
         $least = $best = 0.0;
         foreach ($dish->preparations as $preparation) {
@@ -68,8 +77,9 @@ final readonly class PreparationPlan
         foreach (array_reverse($dish->preparations) as $preparation) {
             $minutes = 60.0 * $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->hours($share);
             if (self::isLong($preparation, $dish)) {
-                $windows[] = [$preparation, $longEnd - $minutes, $longEnd];
-                $longEnd -= $minutes;
+                $start = self::awake($longEnd - $minutes, $longEnd, $preparation->window($dish->massKg, $dish->shape()->halfThicknessM), $nowMinutes, $on);
+                $windows[] = [$preparation, $start, $longEnd];
+                $longEnd = $start;
             } else {
                 $windows[] = [$preparation, $shortEnd - $minutes, $shortEnd];
                 $shortEnd -= $minutes;
@@ -90,6 +100,23 @@ final readonly class PreparationPlan
             $preparation->mlPerKg !== null => sprintf('%.2f l marinade', $preparation->mlPerKg * $kg / 1000.0),
             default => '',
         };
+    }
+
+    /** The same start, moved out of the night where the window allows: to the evening before, else to the morning after. */
+    private static function awake(float $start, float $end, PreparationWindow $window, float $nowMinutes, \DateTimeImmutable $on): float
+    {
+        $clock = $on->setTimestamp($on->getTimestamp() + (int) round(60.0 * $start));
+        $hour = (int) $clock->format('G') + (int) $clock->format('i') / 60.0;
+        if ($hour >= self::MORNING && $hour < self::NIGHT) {
+            return $start;
+        }
+        $evening = $start - 60.0 * fmod($hour - self::EVENING + 24.0, 24.0);
+        if ($evening >= $nowMinutes && $end - $evening <= 60.0 * $window->mostHours) {
+            return $evening;
+        }
+        $morning = $start + 60.0 * fmod(self::MORNING - $hour + 24.0, 24.0);
+
+        return $end - $morning >= 60.0 * $window->leastHours ? $morning : $start;
     }
 
     private static function isLong(Preparation $preparation, Dish $dish): bool

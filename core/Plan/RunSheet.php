@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Measure\Spread;
+use Diatherm\Rig\PotRig;
+use Diatherm\Rig\SpitRig;
 use Diatherm\Safety\Clocks;
 
 /** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
@@ -95,7 +97,7 @@ final readonly class RunSheet
             return [];
         }
         $entries = [];
-        $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0);
+        $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0, $on);
         foreach ($plan->windows as [$preparation, $from, $to]) {
             $amounts = PreparationPlan::amounts($preparation, $dish);
             $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", $amounts === '' ? $preparation->how : "$amounts. {$preparation->how}", until: self::after($on, $to));
@@ -122,10 +124,14 @@ final readonly class RunSheet
                     : ($dish->cut->kind === 'poultry' ? 'Pat dry, never rinse: the splashes carry further than the hands' : 'Pat dry; season'));
             }
             $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
+            if ($timing->dig !== null && $dish->rig instanceof PotRig && ($pit = $dish->rig->pit()) !== null) {
+                $entries[] = new Entry($id('dig'), $number, Act::Rig, $at($timing->dig), 'Dig the hole', sprintf('%.0f cm wide, %.0f cm deep, once the utility-locating service has answered', 100.0 * $pit->widthM(), 100.0 * $pit->depthM()), until: $at($timing->light));
+                $entries[] = new Entry($id('coals'), $number, Act::Preheat, $at($timing->preheat), 'Coals under the pot', sprintf('%.0f cm, and let them dry the wall', 100.0 * $pit->layersM()['under']), until: $on);
+            }
             if (! $hot && $first->cooker->lightMinutes > 0.0) {
                 $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), self::lighting($first), self::lightingCare($first));
             }
-            if (! $hot && $first->cooker->preheatMinutes > 0.0) {
+            if (! $hot && $timing->dig === null && $first->cooker->preheatMinutes > 0.0) {
                 $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), sprintf('Bring the %s to %.0f °C', $first->cooker->short, $first->cookerC), $first->cooker->lid ? 'Lid down' : '', until: $on);
             }
         }
@@ -209,7 +215,10 @@ final readonly class RunSheet
     private static function rigging(Dish $dish): string
     {
         $cooker = $dish->stages[0]->cooker;
-        if (str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit') {
+        if ($dish->rig instanceof PotRig) {
+            return 'On a trivet or thick slices, the liquid in, the lid on: it must not touch. Wash hands before they touch the lid';
+        }
+        if ($dish->rig instanceof SpitRig || str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit') {
             return 'Tie legs and wings close, both forks on and tight, turn it once by hand. Wash hands before they touch lid or knobs';
         }
 

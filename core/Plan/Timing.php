@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Measure\Spread;
+use Diatherm\Rig\Pit;
+use Diatherm\Rig\PotRig;
 
 /**
  * When one dish does what, in minutes from the moment it goes on.
@@ -27,6 +29,7 @@ final readonly class Timing
     private const CARVE_MOST = 30.0;
 
     private function __construct(
+        public ?float $dig,
         public float $prepare,
         public float $takeOut,
         public float $rig,
@@ -44,6 +47,12 @@ final readonly class Timing
         $cooker = $dish->stages[0]->cooker;
         $preheat = -$cooker->preheatMinutes;
         $light = $preheat - $cooker->lightMinutes;
+        $pit = $dish->rig instanceof PotRig ? $dish->rig->pit() : null;
+        if ($pit !== null) {
+            // The fire that makes the coals burns beside the hole; the lower coals then dry its wall.
+            $preheat = -Pit::SETTLE_MINUTES;
+            $light = $preheat - 60.0 * $pit->fireHours();
+        }
         $rig = -self::RIG_MINUTES;
         // It stays cold until it is worked on, or comes out as early as its start temperature asks for.
         $handwork = PreparationPlan::handworkMinutes($dish);
@@ -54,7 +63,7 @@ final readonly class Timing
         $carve = $cook->high + $dish->restMinutes;
         $carving = self::carveMinutes($dish);
 
-        return new self($takeOut - PreparationPlan::leastMinutes($dish), $takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);
+        return new self($pit === null ? null : $light - 60.0 * $pit->digHours(), $takeOut - PreparationPlan::leastMinutes($dish), $takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);
     }
 
     public static function carveMinutes(Dish $dish): float
@@ -65,6 +74,6 @@ final readonly class Timing
     /** The first thing to do. */
     public function first(): float
     {
-        return min($this->prepare, $this->takeOut, $this->rig, $this->light);
+        return min($this->dig ?? INF, $this->prepare, $this->takeOut, $this->rig, $this->light);
     }
 }

@@ -6,6 +6,7 @@ namespace Diatherm\Rig;
 
 use Diatherm\Food\Cut;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Table;
 
 /** A joint as a tape sees it, limbs tied: along the spit, across, and deep. Metres. */
 final readonly class JointSize
@@ -32,8 +33,10 @@ final readonly class JointSize
     public static function suggested(Cut $cut, float $massKg): self
     {
         [$length, $width, $depth] = $cut->shape->usualSizeM($massKg);
+        /** @var array<string, float> $over */
+        $over = array_diff_key((array) Table::named('rigs')['length_over_body'], ['about' => '']);
 
-        return new self($length, $width, $depth, false);
+        return new self($length * ($over[$cut->kind] ?? 1.0), $width, $depth, false);
     }
 
     /** Largest distance from the middle of its section to its edge. */

@@ -40,6 +40,7 @@ final class DemoSeeder extends Seeder
         $this->cook = User::firstOrCreate(['email' => self::EMAIL], ['name' => 'The boathouse kitchen', 'password' => Str::random(40)]);
         $this->keep('supper', fn (): Roast => $this->supper(), fn (Roast $roast): bool => $roast->created_at < $this->now->subMinutes(25));
         $this->keep('ducks', fn (): Roast => $this->ducks(), fn (Roast $roast): bool => $roast->serve_at < $this->now->addHours(8));
+        $this->keep('pot', fn (): Roast => $this->pot(), fn (Roast $roast): bool => $roast->serve_at < $this->now->addDays(2));
         $this->keep('rib', fn (): Roast => $this->past('rib', self::RIB, 9, 0.9, 1.02), fn (): bool => false);
         $this->keep('haunch', fn (): Roast => $this->past('haunch', self::HAUNCH, 23, 1.12, 0.98), fn (): bool => false);
     }
@@ -107,10 +108,24 @@ final class DemoSeeder extends Seeder
         $sunday = $this->now->addDay()->next('Sunday')->setTime(12, 45);
 
         return Shelf::put(RoastFile::read([
-            'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(), 'people' => 6, 'air_c' => 10,
-            'dishes' => [['cut' => 'duck', 'name' => 'Brace of ducks', 'pieces' => 2, 'mass_kg' => 2.2, 'start_c' => 5, 'taste' => 'done', 'stages' => [
-                ['cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]],
-            ]]],
+            'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(), 'people' => 6, 'air_c' => 10, 'latitude' => 51.6, 'longitude' => -1.1,
+            'dishes' => [['cut' => 'duck', 'name' => 'Brace of ducks', 'pieces' => 2, 'mass_kg' => 2.2, 'start_c' => 5, 'taste' => 'done', 'preparations' => ['dry_brine', 'dry_skin', 'truss'],
+                'rig' => ['kind' => 'spit', 'between_cm' => 52, 'bite_cm' => 6, 'room_cm' => 17, 'span_cm' => 78, 'bar_mm' => 9, 'section' => 'square', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14, 'heavy_deg' => 140], 'stages' => [
+                    ['cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]],
+                ]]],
+        ]), $this->cook);
+    }
+
+    private function pot(): Roast
+    {
+        $evening = $this->now->addDays(9)->next('Saturday')->setTime(17, 30);
+
+        return Shelf::put(RoastFile::read([
+            'name' => 'Pot under the willow', 'serve_at' => $evening->toAtomString(), 'people' => 8, 'air_c' => 6, 'latitude' => 51.6, 'longitude' => -1.1,
+            'dishes' => [['cut' => 'venison-haunch', 'name' => 'Venison in the ground', 'mass_kg' => 1.9, 'start_c' => 5, 'taste' => 'well', 'preparations' => ['marinate_oil', 'bard'],
+                'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'pot_depth_cm' => 13.5, 'ground' => 'wet', 'length_cm' => 26, 'width_cm' => 13, 'depth_cm' => 9.5], 'stages' => [
+                    ['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true],
+                ]]],
         ]), $this->cook);
     }
 

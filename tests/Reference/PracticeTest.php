@@ -64,3 +64,9 @@ it('has its table of predicted against practice written by the command, up to da
     $app->mustRun();
     expect($app->getOutput())->toBe((string) file_get_contents(__DIR__.'/../../docs/numbers.md'));
 });
+
+// Common practice: a buried pot has the breast of a big bird done in an hour for two pounds, at the most.
+it('has a bird done in a camp oven within half an hour a pound', function (float $pounds) {
+    $forecast = Forecast::of(Samples::dish(['cut' => 'turkey-breast', 'mass_kg' => $pounds * 0.45359237, 'start_c' => 5, 'taste' => 'done', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]]]), 15.0);
+    expect($forecast->cookMinutes->likely)->toBeLessThan(30.0 * $pounds)->toBeGreaterThan(9.0 * $pounds);
+})->with([4.0, 6.0, 8.0]);

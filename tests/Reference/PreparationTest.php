@@ -79,7 +79,9 @@ it('shrinks a marinade to the time there is, and calls the hour too near below i
 
         return [($entry->until->getTimestamp() - $entry->at->getTimestamp()) / 3600.0, $plan->runSheet->isTooLate()];
     };
-    expect($hours('2031-10-01T09:00:00+02:00'))->toEqual([18.0, false]);
+    // Eighteen hours before would be in the night: it begins in the morning, still well over its least.
+    [$plenty, $late] = $hours('2031-10-01T09:00:00+02:00');
+    expect($plenty)->toBeGreaterThanOrEqual(6.0)->toBeLessThanOrEqual(18.0)->and($late)->toBeFalse();
     [$some, $late] = $hours('2031-10-04T06:00:00+02:00');
     expect($some)->toBeGreaterThan(6.0)->toBeLessThan(18.0)->and($late)->toBeFalse();
     expect($hours('2031-10-04T14:00:00+02:00'))->toEqual([6.0, true]);
@@ -115,3 +117,11 @@ it('refuses a preparation that does not suit the cut, or comes twice', function 
 })->with([
     [['preparations' => ['stuff']]], [['preparations' => ['fly']]], [['preparations' => ['truss', 'truss']]], [['preparations' => [3]]],
 ]);
+
+it('begins no long preparation in the middle of the night', function (string $serve) {
+    foreach (['dry_brine', 'dry_skin', 'marinate_yoghurt', 'rub', 'wet_brine'] as $id) {
+        $plan = Plan::of(Samples::roast(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => [$id]], ['serve_at' => $serve]), new DateTimeImmutable('2031-09-28T09:00:00+02:00'));
+        $hour = (int) preparing($plan)[0]->at->format('G');
+        expect($hour)->toBeGreaterThanOrEqual(7)->toBeLessThan(22);
+    }
+})->with(['2031-10-04T12:30:00+02:00', '2031-10-04T18:45:00+02:00', '2031-10-04T21:00:00+02:00']);

@@ -3,8 +3,11 @@ import { useState } from 'react';
 import type { FollowedDish, Plan, PlannedDish } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { HeatSection } from '../charts/HeatSection';
+import { Plates } from '../charts/Plates';
+import { PreparationStrip } from '../charts/PreparationStrip';
 import { Answer } from '../ui/Answer';
 import { Segments } from '../ui/Segments';
+import { useNow } from '../ui/useNow';
 import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
 import { at, clock, duration, offsetMinutes } from '../units/time';
@@ -45,6 +48,8 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   const workings = [...dish.workings, ...(live?.workings ?? [])];
   const pullC = live?.pull_c ?? dish.pull_c;
   const [least, most] = [dish.feeds.least, dish.feeds.most];
+  const now = useNow(60_000);
+  const prepared = plan.run_sheet.filter((entry) => entry.dish === index && entry.act === 'prepare');
   return (
     <>
       <div className="opens flex flex-wrap gap-x-10 gap-y-4">
@@ -93,6 +98,19 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           <HeatSection section={dish.pictures.section} cut={dish.cut} kind={dish.kind} minutes={cook.likely} momentAt={time} />
         </div>
       )}
+      {prepared.length > 0 && (
+        <div className="opens mt-6">
+          <h2 className="mb-2 text-lg">Before the fire</h2>
+          <PreparationStrip entries={prepared} on={on} now={now} />
+        </div>
+      )}
+      <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <div>
+          <h2 className="text-lg">At the table</h2>
+          <p className="text-soft">{feedsWords(plan.people, least, most)}</p>
+        </div>
+        <Plates people={plan.people} least={least} most={most} />
+      </div>
       <dl className="mt-4 grid gap-x-8 border-t border-hair sm:grid-cols-2">
         <Line label="First look, not sooner">
           <Why of="first_look_minutes" workings={workings}>
@@ -153,4 +171,10 @@ function Line({ label, children }: { label: string; children: React.ReactNode })
       <dd className="text-right font-semibold">{children}</dd>
     </div>
   );
+}
+
+function feedsWords(people: number, least: number, most: number): string {
+  if (people <= least) return `Enough for ${people}, even when all are hungry.`;
+  if (people <= most) return `Enough for ${people} with sides; ${least} when all are hungry.`;
+  return `Short: it feeds ${least === most ? least : `${least} to ${most}`}, and ${people} are coming.`;
 }

@@ -13,7 +13,9 @@ import { useUnits } from '../units/units';
 import { entryAt } from './acts';
 import { TooLate } from './TooLate';
 import { newDraft, toFile, type Draft } from './draft';
+import { Food } from './Food';
 import { Planner } from './Planner';
+import { Ticket } from './Ticket';
 
 /** A roast from nothing: sensible defaults, and an answer at once. */
 export function NewRoast() {
@@ -56,14 +58,22 @@ function Writing({ start }: { start: Draft }) {
       <h1 className="mb-3 text-2xl">Plan a roast</h1>
       <Planner
         draft={draft}
-        onChange={(next) => {
-          setDraft(next);
-          setErrors({});
-        }}
-        locked={false}
         plan={null}
         changed
         saveErrors={errors}
+        ticket={(reference, refused) => (
+          <Ticket
+            draft={draft}
+            onChange={(next) => {
+              setDraft(next);
+              setErrors({});
+            }}
+            errors={refused}
+            reference={reference}
+            locked={false}
+          />
+        )}
+        answer={(plan, stale) => <Food plan={plan} stale={stale} />}
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}

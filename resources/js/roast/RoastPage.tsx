@@ -1,27 +1,30 @@
-import { useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
-import { call, Failed, Refused } from '../api/client';
-import { keys, useRoast } from '../api/queries';
+import { Failed } from '../api/client';
+import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
+import { Segments } from '../ui/Segments';
 import { Loading, Trouble } from '../ui/States';
 import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
 import { clock, day } from '../units/time';
 import { titleOf } from './acts';
 import { Debrief } from './Debrief';
-import { toDraft, toFile, type Draft } from './draft';
+import { Editing } from './Editing';
+import { Food } from './Food';
 import { Live } from './Live';
-import { Planner } from './Planner';
+import { RigTicket } from './RigTicket';
+import { RigView } from './RigView';
 import { RunSheet } from './RunSheet';
 import { Table } from './Table';
-import { TooLate } from './TooLate';
+import { Ticket } from './Ticket';
 
 const VIEWS = [
   { id: 'food', name: 'Food' },
+  { id: 'rig', name: 'Rig' },
   { id: 'sheet', name: 'Run sheet', short: 'Sheet' },
   { id: 'live', name: 'Live' },
   { id: 'table', name: 'Table' },
@@ -112,8 +115,8 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
           The kitchen cannot be reached: this is how things stood at {clock(roast.now)}. What you log is kept and sent later.
         </p>
       )}
-      {shown === 'food' ? (
-        <Editing roast={roast} now={now} />
+      {shown === 'food' || shown === 'rig' ? (
+        <Inputs roast={roast} shown={shown} now={now} />
       ) : (
         <>
           <div className="mt-2 mb-3">
@@ -129,86 +132,42 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
   );
 }
 
-/** The food view of a stored roast: changes are tried out first and kept when the cook says so. */
-function Editing({ roast, now }: { roast: Roast; now: number }) {
-  const [draft, setDraft] = useState<Draft | null>(null);
-  const [errors, setErrors] = useState<Record<string, string[]>>({});
-  const [trouble, setTrouble] = useState('');
-  const cache = useQueryClient();
-  const navigate = useNavigate();
-
-  const save = async () => {
-    if (draft === null) return;
-    try {
-      cache.setQueryData(keys.roast(roast.id), await call<Roast>('PUT', `/api/roasts/${roast.id}`, toFile(draft)));
-      void cache.invalidateQueries({ queryKey: keys.roasts });
-      setDraft(null);
-      setTrouble('');
-    } catch (error) {
-      if (error instanceof Refused) setErrors(error.errors);
-      else setTrouble((error as Error).message);
-    }
-  };
-  const remove = async () => {
-    if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
-    await call('DELETE', `/api/roasts/${roast.id}`);
-    void cache.invalidateQueries({ queryKey: keys.roasts });
-    void navigate('/');
-  };
-  return (
-    <div className="mt-3">
-      <Planner
-        draft={draft ?? toDraft(roast.file)}
-        onChange={(next) => {
-          setDraft(next);
-          setErrors({});
-        }}
-        locked={roast.status !== 'planned'}
-        plan={roast.plan}
-        changed={draft !== null && roast.status === 'planned'}
-        saveErrors={errors}
-        actions={(plan, sound) => (
-          <div className="grid gap-3">
-            {plan !== null && <TimeSkewer plan={plan} now={now} />}
-            {plan !== null && sound && roast.status === 'planned' && (
-              <TooLate plan={plan} now={now} onMove={(serve_at) => setDraft({ ...(draft ?? toDraft(roast.file)), serve_at })} />
-            )}
-            {draft !== null && Object.keys(errors).length > 0 && (
-              <p className="font-semibold text-ember">{Object.values(errors).flat().join(' ')}</p>
-            )}
-            {trouble !== '' && (
-              <p role="alert" className="font-semibold text-ember">
-                {trouble}
-              </p>
-            )}
-            <div className="flex flex-wrap gap-2">
-              {draft !== null && (
-                <>
-                  <button type="button" className="push push-main" disabled={!sound} onClick={() => void save()}>
-                    Keep the changes
-                  </button>
-                  <button type="button" className="push" onClick={() => setDraft(null)}>
-                    As it was
-                  </button>
-                </>
-              )}
-              {draft === null && (
-                <>
-                  <Link className="push" to={`/roasts/${roast.id}/sheet`}>
-                    To the run sheet
-                  </Link>
-                  <a className="push" href={`/api/roasts/${roast.id}/file`} download>
-                    Save as a file
-                  </a>
-                  <button type="button" className="text-push px-2" onClick={() => void remove()}>
-                    Delete
-                  </button>
-                </>
-              )}
-            </div>
-          </div>
+/** Food and rig share the dish that is looked at. */
+function Inputs({ roast, shown, now }: { roast: Roast; shown: string; now: number }) {
+  const [chosen, setChosen] = useState(0);
+  const index = Math.min(chosen, roast.plan.dishes.length - 1);
+  if (shown === 'food') {
+    return (
+      <Editing
+        key="food"
+        roast={roast}
+        now={now}
+        ticket={(draft, change, reference, errors) => (
+          <Ticket draft={draft} onChange={change} errors={errors} reference={reference} locked={roast.status !== 'planned'} />
         )}
+        answer={(plan, stale) => <Food plan={plan} stale={stale} />}
       />
-    </div>
+    );
+  }
+  return (
+    <>
+      {roast.plan.dishes.length > 1 && (
+        <div className="mt-3">
+          <Segments
+            label="Dish"
+            value={String(index)}
+            options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))}
+            onChange={(id) => setChosen(Number(id))}
+          />
+        </div>
+      )}
+      <Editing
+        key="rig"
+        roast={roast}
+        now={now}
+        ticket={(draft, change, _reference, errors) => <RigTicket draft={draft} index={index} onChange={change} errors={errors} />}
+        answer={(plan, stale) => <RigView plan={plan} index={index} roast={roast} stale={stale} now={now} />}
+      />
+    </>
   );
 }

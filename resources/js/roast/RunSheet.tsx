@@ -8,6 +8,7 @@ import { TooLate } from './TooLate';
 import { useLogging } from './useLogging';
 
 const RULES: Partial<Record<Entry['act'], string>> = {
+  prepare: 'bg-soft',
   light: 'bg-straw',
   preheat: 'bg-straw',
   on: 'bg-ember',

@@ -70,6 +70,29 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           )}
         </Field>
       </div>
+      <Disclosure defaultOpen={draft.latitude !== undefined}>
+        <DisclosureButton className="-mt-3 flex min-h-11 items-center gap-2 font-semibold">
+          Where, for the hour of sunset <Caret />
+        </DisclosureButton>
+        <DisclosurePanel className="grid grid-cols-2 gap-3">
+          <NumberField
+            label="Latitude"
+            unit="° N"
+            digits={2}
+            value={draft.latitude}
+            errors={errors.latitude}
+            onChange={(latitude) => onChange({ ...draft, latitude })}
+          />
+          <NumberField
+            label="Longitude"
+            unit="° E"
+            digits={2}
+            value={draft.longitude}
+            errors={errors.longitude}
+            onChange={(longitude) => onChange({ ...draft, longitude })}
+          />
+        </DisclosurePanel>
+      </Disclosure>
       {draft.dishes.map((dish, i) => (
         <DishFields
           key={i}
@@ -206,6 +229,7 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
         />
       ))}
       {errors.stages !== undefined && <p className="font-semibold text-ember">{errors.stages.join(' ')}</p>}
+      <Preparations dish={dish} kind={cut.kind} reference={reference} errors={errors} onChange={onChange} />
       <Disclosure>
         <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
           More about this dish <Caret />
@@ -287,6 +311,55 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
         </DisclosurePanel>
       </Disclosure>
     </fieldset>
+  );
+}
+
+/** What is done to it before the fire, in the days and hours ahead. */
+function Preparations({
+  dish,
+  kind,
+  reference,
+  errors,
+  onChange,
+}: {
+  dish: DraftDish;
+  kind: string;
+  reference: Reference;
+  errors: Errors;
+  onChange: (dish: DraftDish) => void;
+}) {
+  const chosen = dish.preparations ?? [];
+  const fitting = reference.preparations.filter((one) => one.kinds.includes(kind));
+  if (fitting.length === 0) return null;
+  const toggle = (id: string) => {
+    const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
+    onChange({ ...dish, preparations: next.length === 0 ? undefined : next });
+  };
+  const wrong = Object.entries(errors).flatMap(([key, messages]) => (key.startsWith('preparations') ? messages : []));
+  return (
+    <Disclosure defaultOpen={chosen.length > 0}>
+      <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
+        Before the fire{chosen.length > 0 ? ` (${chosen.length})` : ''} <Caret />
+      </DisclosureButton>
+      <DisclosurePanel>
+        <ul>
+          {fitting.map((one) => (
+            <li key={one.id}>
+              <label className="flex min-h-11 cursor-pointer items-center gap-3 border-t border-hair">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-[var(--ember)]"
+                  checked={chosen.includes(one.id)}
+                  onChange={() => toggle(one.id)}
+                />
+                {one.name}
+              </label>
+            </li>
+          ))}
+        </ul>
+        {wrong.length > 0 && <p className="font-semibold text-ember">{wrong.join(' ')}</p>}
+      </DisclosurePanel>
+    </Disclosure>
   );
 }
 

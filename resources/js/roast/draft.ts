@@ -1,10 +1,16 @@
-import type { Cut, Reference, RoastFile } from '../api/types';
+import type { Cut, FileRig, Reference, RoastFile } from '../api/types';
 import type { Typed } from '../ui/NumberField';
 import { withOffset } from '../units/time';
 
 /** A roast being written: as the roast file, but a number may still be what the cook is typing. */
 export type DraftChore = { do: string; every_minutes?: Typed; from_minutes?: Typed };
 export type DraftStage = { cooker: string; cooker_c?: Typed; until_core_c?: Typed; minutes?: Typed; pull?: boolean; chores?: DraftChore[] };
+export type DraftRig = {
+  kind: FileRig['kind'];
+  section?: FileRig['section'];
+  steel?: string;
+  ground?: FileRig['ground'];
+} & Partial<Record<Exclude<keyof FileRig, 'kind' | 'section' | 'steel' | 'ground'>, Typed>>;
 export type DraftDish = {
   name?: string;
   cut: string;
@@ -18,6 +24,8 @@ export type DraftDish = {
   target_c?: Typed;
   coast?: boolean;
   rest_minutes?: Typed;
+  preparations?: string[];
+  rig?: DraftRig;
   stages: DraftStage[];
 };
 export type Draft = {
@@ -27,6 +35,8 @@ export type Draft = {
   serve_at: string;
   people?: Typed;
   air_c?: Typed;
+  latitude?: Typed;
+  longitude?: Typed;
   dishes: DraftDish[];
 };
 

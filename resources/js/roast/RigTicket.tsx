@@ -1,0 +1,237 @@
+import type { FileRig } from '../api/types';
+import { NumberField } from '../ui/NumberField';
+import { Choice } from '../ui/Choice';
+import { Segments } from '../ui/Segments';
+import { useUnits } from '../units/units';
+import { RollTestDrawing, RoomDrawing } from './RigDrawings';
+import type { Draft, DraftDish, DraftRig } from './draft';
+import type { Errors } from './Planner';
+
+const KINDS = [
+  { id: 'none', name: 'Rack or grate' },
+  { id: 'spit', name: 'Spit' },
+  { id: 'pot', name: 'Camp oven' },
+  { id: 'buried_pot', name: 'Buried pot' },
+] as const;
+
+const SECTIONS = [
+  { id: 'round', name: 'Round bar' },
+  { id: 'tube', name: 'Tube' },
+  { id: 'square', name: 'Square bar' },
+];
+
+const STEELS = [
+  { id: '304', name: 'Stainless 304' },
+  { id: 'mild', name: 'Mild steel' },
+];
+
+const GROUNDS = [
+  { id: 'dry', name: 'Dry' },
+  { id: 'cold', name: 'Cold' },
+  { id: 'wet', name: 'Wet' },
+] as const;
+
+type Props = { draft: Draft; index: number; onChange: (draft: Draft) => void; errors: Errors };
+
+/** How the dish is held, and what a tape and a roll test say of it. */
+export function RigTicket({ draft, index, onChange, errors }: Props) {
+  const dish = draft.dishes[index];
+  if (dish === undefined) return null;
+  const setRig = (rig: DraftRig | undefined) =>
+    onChange({ ...draft, dishes: draft.dishes.map((old, i): DraftDish => (i === index ? { ...old, rig } : old)) });
+  const rig = dish.rig;
+  const of = (key: string) => errors[`dishes.${index}.rig.${key}`];
+  return (
+    <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="How it is held">
+      <div className="opens grid gap-3">
+        <Segments
+          label="Held on"
+          value={(rig?.kind ?? 'none') as (typeof KINDS)[number]['id']}
+          options={KINDS}
+          onChange={(kind) => setRig(kind === 'none' ? undefined : { kind: kind as FileRig['kind'] })}
+        />
+        {rig === undefined && (
+          <p className="text-soft">Nothing to measure. Choose a spit or a pot and see whether it fits, turns and holds.</p>
+        )}
+      </div>
+      {rig?.kind === 'spit' && <SpitFields rig={rig} setRig={setRig} of={of} />}
+      {(rig?.kind === 'pot' || rig?.kind === 'buried_pot') && <PotFields rig={rig} setRig={setRig} of={of} />}
+      {rig !== undefined && <SizeFields rig={rig} setRig={setRig} of={of} />}
+    </form>
+  );
+}
+
+type FieldsProps = { rig: DraftRig; setRig: (rig: DraftRig) => void; of: (key: string) => string[] | undefined };
+
+function SpitFields({ rig, setRig, of }: FieldsProps) {
+  const format = useUnits();
+  const length = (key: 'between_cm' | 'bite_cm' | 'room_cm' | 'span_cm' | 'test_arm_cm', label: string, placeholder: string) => (
+    <NumberField
+      label={label}
+      unit={format.lengthUnit}
+      value={rig[key]}
+      placeholder={placeholder === '' ? '' : String(Number(format.toLength(Number(placeholder)).toFixed(1)))}
+      errors={of(key)}
+      toShown={format.toLength}
+      fromShown={format.fromLength}
+      onChange={(value) => setRig({ ...rig, [key]: value })}
+    />
+  );
+  return (
+    <>
+      <fieldset className="opens grid gap-3">
+        <legend className="sr-only">Room</legend>
+        <RoomDrawing />
+        <div className="grid grid-cols-2 gap-3">
+          {length('between_cm', 'Between the forks', '55')}
+          {length('bite_cm', 'Their bite, both', '6')}
+          {length('room_cm', 'Spit to the nearest thing', '18')}
+          {length('span_cm', 'Between the rests', '75')}
+        </div>
+        <div className="grid grid-cols-2 gap-3">
+          <Choice
+            label="Spit"
+            value={rig.section ?? 'round'}
+            options={SECTIONS}
+            errors={of('section')}
+            onChange={(section) => setRig({ ...rig, section: section as FileRig['section'] })}
+          />
+          <NumberField
+            label="Thick"
+            unit="mm"
+            value={rig.bar_mm}
+            placeholder="10"
+            errors={of('bar_mm')}
+            onChange={(bar_mm) => setRig({ ...rig, bar_mm })}
+          />
+          {rig.section === 'tube' && (
+            <NumberField
+              label="Wall"
+              unit="mm"
+              value={rig.wall_mm}
+              placeholder="1.5"
+              errors={of('wall_mm')}
+              onChange={(wall_mm) => setRig({ ...rig, wall_mm })}
+            />
+          )}
+          <Choice
+            label="Steel"
+            value={rig.steel ?? '304'}
+            options={STEELS}
+            errors={of('steel')}
+            onChange={(steel) => setRig({ ...rig, steel })}
+          />
+          <NumberField
+            label="Motor turns up to"
+            unit="N·m"
+            value={rig.motor_nm}
+            placeholder="not known"
+            errors={of('motor_nm')}
+            onChange={(motor_nm) => setRig({ ...rig, motor_nm })}
+          />
+        </div>
+      </fieldset>
+      <fieldset className="opens grid gap-3">
+        <legend className="sr-only">Roll test</legend>
+        <h2 className="text-lg">Roll test</h2>
+        <RollTestDrawing />
+        <p className="text-soft">
+          Lay the loaded spit on two rests. The heavy side rolls down. Hang a known weight on the light side until it stays put.
+        </p>
+        <div className="grid grid-cols-2 gap-3">
+          <NumberField
+            label="Weight"
+            unit={format.massUnit}
+            digits={2}
+            value={rig.test_kg}
+            placeholder="0"
+            errors={of('test_kg')}
+            toShown={format.toMass}
+            fromShown={format.fromMass}
+            onChange={(test_kg) => setRig({ ...rig, test_kg })}
+          />
+          {length('test_arm_cm', 'From the spit', '')}
+          <NumberField
+            label="Heavy side"
+            unit="°"
+            digits={0}
+            value={rig.heavy_deg}
+            placeholder="0"
+            hint="clockwise from the mark"
+            errors={of('heavy_deg')}
+            onChange={(heavy_deg) => setRig({ ...rig, heavy_deg })}
+          />
+        </div>
+      </fieldset>
+    </>
+  );
+}
+
+function PotFields({ rig, setRig, of }: FieldsProps) {
+  const format = useUnits();
+  return (
+    <fieldset className="opens grid gap-3">
+      <legend className="sr-only">Pot</legend>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="Pot, across"
+          unit={format.lengthUnit}
+          value={rig.pot_cm}
+          placeholder={String(Number(format.toLength(30.5).toFixed(1)))}
+          errors={of('pot_cm')}
+          toShown={format.toLength}
+          fromShown={format.fromLength}
+          onChange={(pot_cm) => setRig({ ...rig, pot_cm })}
+        />
+        <NumberField
+          label="Pot, deep"
+          unit={format.lengthUnit}
+          value={rig.pot_depth_cm}
+          placeholder="as cast"
+          errors={of('pot_depth_cm')}
+          toShown={format.toLength}
+          fromShown={format.fromLength}
+          onChange={(pot_depth_cm) => setRig({ ...rig, pot_depth_cm })}
+        />
+      </div>
+      {rig.kind === 'buried_pot' && (
+        <div>
+          <p className="label mb-1">Ground</p>
+          <Segments label="Ground" value={rig.ground ?? 'dry'} options={GROUNDS} onChange={(ground) => setRig({ ...rig, ground })} />
+          <p className="mt-3 border-l-[3px] border-ember pl-3">
+            Ask the local utility-locating service before you dig; keep clear of roots and tents. Local rules on fires go before these
+            figures.
+          </p>
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+function SizeFields({ rig, setRig, of }: FieldsProps) {
+  const format = useUnits();
+  const side = (key: 'length_cm' | 'width_cm' | 'depth_cm', label: string) => (
+    <NumberField
+      label={label}
+      unit={format.lengthUnit}
+      value={rig[key]}
+      placeholder="by mass"
+      errors={of(key)}
+      toShown={format.toLength}
+      fromShown={format.fromLength}
+      onChange={(value) => setRig({ ...rig, [key]: value })}
+    />
+  );
+  return (
+    <fieldset className="opens grid gap-3">
+      <legend className="sr-only">The joint by tape</legend>
+      <h2 className="text-lg">The joint by tape</h2>
+      <p className="text-soft">Tied as it will cook. All three, or none and the mass decides.</p>
+      <div className="grid grid-cols-2 gap-3">
+        {side('length_cm', 'Long')}
+        {side('width_cm', 'Wide')}
+        {side('depth_cm', 'Deep')}
+      </div>
+    </fieldset>
+  );
+}
