@@ -112,3 +112,15 @@ it('closes the lid over a joint that fits, and not over one that does not', func
         ->and($pot->holds(JointSize::measured(0.28, 0.16, 0.15)))->toBeFalse()
         ->and($pot->holds(JointSize::measured(0.40, 0.14, 0.10)))->toBeFalse();
 });
+
+// Common practice: the legs of a whole lamb are done last, the saddle long before them, when all get the same heat.
+it('cooks the parts of a whole animal each at its own pace, the thickest deciding', function () {
+    $dish = Tests\Support\Samples::dish(['cut' => 'lamb-whole', 'mass_kg' => 16, 'taste' => 'medium', 'coast' => false, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 400, 'pull' => true]]]);
+    $forecast = Diatherm\Plan\Forecast::of($dish, 18.0);
+    $parts = array_column(array_map(fn (Diatherm\Plan\PartForecast $part): array => ['id' => $part->part->id, 'part' => $part], Diatherm\Plan\PartForecast::all($forecast)), 'part', 'id');
+    expect($parts['legs']->decides)->toBeTrue()
+        ->and($parts['legs']->minutesToTarget)->toEqualWithDelta($forecast->cookMinutes->likely, 0.03 * $forecast->cookMinutes->likely)
+        ->and($parts['saddle']->minutesToTarget)->toBeLessThan(0.7 * $parts['legs']->minutesToTarget)
+        ->and($parts['saddle']->atPullC)->toBeGreaterThan($parts['shoulders']->atPullC)->and($parts['shoulders']->atPullC)->toBeGreaterThan($parts['legs']->atPullC)
+        ->and(array_sum(array_map(fn (Diatherm\Plan\PartForecast $part): float => $part->massKg, $parts)))->toEqualWithDelta(16.0, 1e-9);
+});

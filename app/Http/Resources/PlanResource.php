@@ -16,6 +16,7 @@ use Diatherm\Plan\Explanation;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Kit;
 use Diatherm\Plan\KitItem;
+use Diatherm\Plan\PartForecast;
 use Diatherm\Plan\Plan;
 use Diatherm\Safety\Keeping;
 use Diatherm\Safety\SafeMinimum;
@@ -175,6 +176,17 @@ final class PlanResource extends JsonResource
                 'to_minutes' => round($starts[$i + 1] ?? $forecast->cookMinutes->likely, 1),
             ], array_keys($dish->stages)),
             'rig' => RigResource::of($forecast),
+            'parts' => array_map(fn (PartForecast $part): array => [
+                'id' => $part->part->id,
+                'name' => $part->part->name,
+                'mass_kg' => round($part->massKg, 2),
+                'half_thickness_cm' => round(100.0 * $part->halfThicknessM, 1),
+                'minutes_to_target' => $part->minutesToTarget === null ? null : round($part->minutesToTarget),
+                'at_pull_c' => round($part->atPullC, 1),
+                'decides' => $part->decides,
+                'from' => $part->part->from,
+                'to' => $part->part->to,
+            ], PartForecast::all($forecast)),
             'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
             'warnings' => array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $forecast->cautions),
             'workings' => self::workings(Explanation::of($forecast)),

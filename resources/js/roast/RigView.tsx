@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import type { Plan, RigReport, Roast } from '../api/types';
+import type { Plan, PlannedDish, RigReport, Roast } from '../api/types';
+import { AnimalPicture } from '../charts/AnimalPicture';
 import { PitPicture } from '../charts/PitPicture';
 import { SpitPicture } from '../charts/SpitPicture';
 import { Answer } from '../ui/Answer';
@@ -23,6 +24,7 @@ export function RigView({ plan, index, roast, stale, now }: { plan: Plan; index:
           {dish.rig.pot !== null && <PotAnswers size={dish.rig.size} pot={dish.rig.pot} pit={dish.rig.pit} />}
         </div>
       )}
+      {dish.parts.length > 0 && <Parts dish={dish} />}
       <KitList plan={plan} roast={roast} now={now} />
     </section>
   );
@@ -148,6 +150,41 @@ function PotAnswers({ size, pot, pit }: { size: RigReport['size']; pot: Pot; pit
         </div>
       </div>
     </>
+  );
+}
+
+/** A whole animal is a body of parts: in the same heat the thin ones are done long before the thick. */
+function Parts({ dish }: { dish: PlannedDish }) {
+  const format = useUnits();
+  return (
+    <section className="opens mt-7" aria-label="Parts">
+      <h2 className="text-lg">Its parts, in the same heat</h2>
+      <p className="text-soft">As they stand when the whole is pulled. The coldest decides; put less fire under the thin ones.</p>
+      <AnimalPicture parts={dish.parts} />
+      <table className="mt-2 w-full text-left">
+        <thead>
+          <tr className="label">
+            <th className="py-1 font-medium">&nbsp;</th>
+            <th className="py-1 font-medium">Mass</th>
+            <th className="py-1 font-medium">Thick</th>
+            <th className="py-1 font-medium">At {format.degrees(dish.target_c)} after</th>
+          </tr>
+        </thead>
+        <tbody>
+          {dish.parts.map((part) => (
+            <tr key={part.id} className="border-t border-hair">
+              <th scope="row" className="py-1.5 font-semibold">
+                {part.name}
+                {part.decides && <span className="label"> decides</span>}
+              </th>
+              <td>{format.mass(part.mass_kg)}</td>
+              <td>{format.length(2 * part.half_thickness_cm, 0)}</td>
+              <td className="wide text-lg">{part.minutes_to_target === null ? 'later still' : duration(part.minutes_to_target)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
 
