@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\MixController;
 use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RoastController;
@@ -26,6 +27,11 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::get('roasts', [RoastController::class, 'index']);
         Route::post('roasts', [RoastController::class, 'store']);
         Route::post('roasts/import', [FileController::class, 'import']);
+
+        Route::get('mixes', [MixController::class, 'index']);
+        Route::post('mixes', [MixController::class, 'store']);
+        Route::get('mixes/{mix}', [MixController::class, 'export'])->middleware('can:use,mix');
+        Route::delete('mixes/{mix}', [MixController::class, 'destroy'])->middleware('can:use,mix');
 
         Route::prefix('roasts/{roast}')->middleware('can:use,roast')->group(function (): void {
             Route::get('/', [RoastController::class, 'show']);

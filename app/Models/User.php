@@ -35,6 +35,12 @@ final class User extends Authenticatable
         return $this->hasMany(Roast::class);
     }
 
+    /** @return HasMany<Mix, $this> */
+    public function mixes(): HasMany
+    {
+        return $this->hasMany(Mix::class);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -58,7 +58,7 @@ final readonly class Cut
     /** @return array{int, int} how many hungry and how many modest eaters a raw mass feeds */
     public function feeds(float $totalKg): array
     {
-        return [(int) floor(1000.0 * $totalKg / $this->perPersonG[1]), (int) floor(1000.0 * $totalKg / $this->perPersonG[0])];
+        return [(int) floor(1000.0 * $totalKg / $this->perPersonG[1] + 1e-9), (int) floor(1000.0 * $totalKg / $this->perPersonG[0] + 1e-9)];
     }
 
     /** The hottest taste not above $targetC, for words such as “medium”. */

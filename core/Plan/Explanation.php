@@ -56,7 +56,7 @@ final class Explanation
         $workings = [
             new Working('target_c', $dish->taste === null ? 'Set by the cook.' : 'What this taste means at the core when eaten.', ['Target' => sprintf('%.0f °C', $dish->targetC)], $dish->taste === null ? Source::of(Mark::Common) : $dish->cut->taste($dish->taste)->source),
             new Working('feeds', 'Raw weight over what one eater takes, from hungry to modest; bone, cavity and loss are in it.', ['Raw, in all' => self::kg($dish->massKg * $dish->pieces), 'For one' => sprintf('%s to %s', self::kg($grams[0] / 1000), self::kg($grams[1] / 1000))], Source::of(Mark::Common)),
-            new Working('temper_minutes', sprintf('On a board from refrigerator-cold until the whole joint is on average at its start temperature; not longer than the %.0f minutes that the two-hour rule allows at this air.', Clocks::allowedMinutes($forecast->airC)), ['From' => sprintf('%.0f °C', Clocks::COLD_C), 'To' => sprintf('%.0f °C', $dish->startC)], Clocks::source()),
+            new Working('temper_minutes', sprintf('On a board from refrigerator-cold until the whole joint is on average at its start temperature; not longer than the %.0f minutes that the two-hour rule allows at this air.', Clocks::allowedMinutes($forecast->airC)), ['From' => sprintf('%.0f °C', Clocks::COLD_C), 'To' => sprintf('%.0f °C', $dish->startC), 'Saves on the heat' => self::minutes($forecast->temperSavesMinutes)], Clocks::source()),
         ];
         if ($forecast->rule !== null) {
             $workings[] = new Working('rule_minutes', ucfirst($forecast->rule->words).'. '.$forecast->rule->fails, ['Mass' => self::kg($dish->massKg)], $forecast->rule->source);

@@ -32,6 +32,7 @@ final readonly class Forecast
      * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
      * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
      * @param  float  $liftCostMinutes  what one two-minute lid lift half way adds
+     * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
      * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
      * @param  list<Caution>  $cautions
      * @param  Trace  $trace  of the cook and the rest after it
@@ -50,6 +51,7 @@ final readonly class Forecast
         public ?float $lethalityLog10,
         public float $liftCostMinutes,
         public float $temperMinutes,
+        public float $temperSavesMinutes,
         public array $cautions,
         public Trace $trace,
     ) {
@@ -71,7 +73,7 @@ final readonly class Forecast
         $cook->rest(60.0 * $dish->restMinutes + Coast::FOLLOWED_REST_S);
         [$peakC, $peakS] = Coast::peak($trace, $likely);
 
-        [$spread, $lift] = self::spread($dish, $airC, $pulledC, $likely);
+        [$spread, $lift, $saves] = self::spread($dish, $airC, $pulledC, $likely);
         $rule = WeightRule::for($dish);
         $safe = SafeMinimum::of($dish->safetyClass());
         $lethality = $safe->lethality?->gathered(...self::upTo($trace, $likely + 60.0 * max($dish->restMinutes, 3.0)));
@@ -92,6 +94,7 @@ final readonly class Forecast
             $lethality,
             $lift,
             $temper,
+            $temper > 0.0 ? $saves : 0.0,
             self::cautions($dish, $airC, $peakC, $safe, $lethality, $temper),
             $trace,
         );
@@ -113,7 +116,7 @@ final readonly class Forecast
      * The band from three uncertain inputs taken one at a time, and the price of a lid lift, all by coarse runs whose
      * ratio to a coarse middle run scales the fine one.
      *
-     * @return array{Spread, float} minutes
+     * @return array{Spread, float, float} minutes: the band, the price of a lift, what tempering saved
      */
     private static function spread(Dish $dish, float $airC, float $pullC, float $likelyS): array
     {
@@ -135,7 +138,9 @@ final readonly class Forecast
             ? 0.0
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
 
-        return [$spread, max(0.0, $lift)];
+        $saves = $dish->startC > Clocks::COLD_C ? $likely * ($seconds(1.0, 1.0, Clocks::COLD_C - $dish->startC) / $middle - 1.0) : 0.0;
+
+        return [$spread, max(0.0, $lift), max(0.0, $saves)];
     }
 
     /**

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Food\Portions;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Roasting;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
 use Diatherm\Plan\Caution;
+use Diatherm\Plan\Dish;
 use Diatherm\Plan\Entry;
 use Diatherm\Plan\Explanation;
 use Diatherm\Plan\Forecast;
@@ -43,6 +45,7 @@ final class PlanResource extends JsonResource
     public function toArray(?Request $request = null): array
     {
         $plan = $this->resource;
+        [$hungry, $modest] = Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $plan->roast->dishes));
 
         return [
             'serve_at' => self::time($plan->roast->serveAt),
@@ -50,6 +53,7 @@ final class PlanResource extends JsonResource
             'earliest_serve_at' => self::time($plan->runSheet->earliestServeAt),
             'too_late' => $plan->runSheet->isTooLate(),
             'people' => $plan->roast->people,
+            'table_feeds' => ['least' => $hungry, 'most' => $modest],
             'air_c' => $plan->roast->airC,
             'dishes' => array_map(self::dish(...), $plan->forecasts),
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
@@ -163,8 +167,10 @@ final class PlanResource extends JsonResource
             'first_look_minutes' => round($forecast->firstLookMinutes, 1),
             'lethality_log10' => $forecast->lethalityLog10 === null ? null : round($forecast->lethalityLog10, 2),
             'lid_lift_minutes' => round($forecast->liftCostMinutes, 1),
+            'temper_saves_minutes' => round($forecast->temperSavesMinutes, 1),
             'temper_minutes' => is_finite($forecast->temperMinutes) ? round($forecast->temperMinutes) : null,
             'rest_minutes' => $dish->restMinutes,
+            'total_kg' => round($dish->massKg * $dish->pieces, 3),
             'feeds' => ['least' => $least, 'most' => $most],
             'shape' => ['half_thickness_cm' => round(100.0 * $shape->halfThicknessM, 2), 'exponent' => round($shape->exponent, 2)],
             'usual_thickness_cm' => round(100.0 * $cut->shape->usualThicknessM($dish->massKg), 1),

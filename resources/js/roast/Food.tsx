@@ -13,6 +13,7 @@ import { Prose } from '../units/Prose';
 import { at, clock, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt } from './acts';
+import { Mixes } from './Mixes';
 
 /** What the plan answers: when it goes on and comes off, how the heat gets in, and who is fed. */
 export function Food({ plan, stale }: { plan: Plan; stale: boolean }) {
@@ -38,6 +39,7 @@ export function Food({ plan, stale }: { plan: Plan; stale: boolean }) {
 }
 
 function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | FollowedDish; index: number }) {
+  const totalKg = dish.total_kg;
   const format = useUnits();
   const offset = offsetMinutes(plan.serve_at);
   const on = entryAt(plan, index, 'on') ?? at(plan.serve_at);
@@ -107,10 +109,11 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
       <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
           <h2 className="text-lg">At the table</h2>
-          <p className="text-soft">{feedsWords(plan.people, least, most)}</p>
+          <p className="text-soft">{feedsWords(plan.people, plan.table_feeds.least, plan.table_feeds.most)}</p>
         </div>
-        <Plates people={plan.people} least={least} most={most} />
+        <Plates people={plan.people} least={plan.table_feeds.least} most={plan.table_feeds.most} />
       </div>
+      <Mixes kg={totalKg} guests={plan.people} />
       <dl className="mt-4 grid gap-x-8 border-t border-hair sm:grid-cols-2">
         <Line label="First look, not sooner">
           <Why of="first_look_minutes" workings={workings}>
@@ -155,7 +158,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
         {dish.temper_minutes !== null && dish.temper_minutes > 0 && (
           <Line label="Out of the cold before that">
             <Why of="temper_minutes" workings={workings}>
-              {duration(dish.temper_minutes)}
+              {duration(dish.temper_minutes)}, saves {duration(dish.temper_saves_minutes)}
             </Why>
           </Line>
         )}

@@ -44,6 +44,9 @@ export function formatter(units: Units) {
         : kg < 1
           ? `${round(kg * 1000, 0)} g`
           : `${round(kg, 1)} kg`,
+    /** 1.3 qt; metric volumes are left as they were written */
+    volume: (litres: number, written: string) =>
+      !pounds ? written : litres < QUART_L / 4 ? `${round((litres / QUART_L) * 32, 1)} fl oz` : `${round(litres / QUART_L, 1)} qt`,
     length: (cm: number, digits = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
     toDegrees: degrees,
     fromDegrees: (shown: number) => (fahrenheit ? (shown - 32) / 1.8 : shown),
@@ -54,15 +57,20 @@ export function formatter(units: Units) {
   };
 }
 
-const QUANTITY = /([−-]?\d+(?:\.\d+)?) (°C|K|kg|cm)(?![A-Za-z²])/g;
+const QUANTITY = /([−-]?\d+(?:\.\d+)?) (°C|K|kg|g|cm|l|ml)(?![A-Za-z²])/g;
 
-/** Prose from the server is written in °C, K (differences), kg and cm; this puts it into the cook's units. */
+export const OUNCE_G = 28.349523; // NIST SP 811, appendix B
+export const QUART_L = 0.9463529; // NIST SP 811, appendix B, liquid quart
+
+/** Prose from the server is written in °C, K (differences), kg, g, cm, l and ml; this puts it into the cook's units. */
 export function inUnits(prose: string, format: Formatter): string {
   return prose.replace(QUANTITY, (_, figure: string, unit: string) => {
     const value = Number(figure.replace('−', '-'));
     const digits = figure.includes('.') ? 1 : 0;
     if (unit === '°C') return format.temperature(value, digits);
     if (unit === 'K') return format.difference(value, digits);
+    if (unit === 'g') return format.massUnit === 'lb' ? format.mass(value / 1000) : `${figure} g`;
+    if (unit === 'l' || unit === 'ml') return format.volume(unit === 'l' ? value : value / 1000, `${figure} ${unit}`);
     return unit === 'kg' ? format.mass(value) : format.length(value, 1);
   });
 }

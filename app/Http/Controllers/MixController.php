@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Mix;
+use App\Models\User;
+use Diatherm\Food\Mix as CoreMix;
+use Diatherm\Food\MixItem;
+use Diatherm\Measure\InvalidInput;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Mixes, ours and the cook's own, scaled to the meat. */
+final class MixController
+{
+    private const MOST_BYTES = 262_144;
+
+    /** Scaled by mass_kg of meat, litres and guests; each mix takes what it is made for. */
+    public function index(Request $request): JsonResponse
+    {
+        $request->validate(['mass_kg' => ['sometimes', 'numeric', 'between:0.01,500'], 'litres' => ['sometimes', 'numeric', 'between:0.01,50'], 'guests' => ['sometimes', 'integer', 'between:1,500']]);
+        $measures = ['per_kg' => $request->float('mass_kg', 1.0), 'per_l' => $request->float('litres', 1.0), 'per_guest' => $request->float('guests', 1.0), 'parts' => 1000.0 * $request->float('litres', 1.0)];
+        /** @var User $cook */
+        $cook = $request->user();
+        $answer = [];
+        /** @var list<Mix> $mixes */
+        $mixes = $cook->mixes()->orderBy('name')->get()->all();
+        foreach ($mixes as $own) {
+            $answer[] = self::shown(CoreMix::read($own->mix, $own->id), $measures, true);
+        }
+        foreach (CoreMix::ours() as $mix) {
+            $answer[] = self::shown($mix, $measures, false);
+        }
+
+        return new JsonResponse($answer);
+    }
+
+    /** A mix file, or a published recipe as JSON-LD. */
+    public function store(Request $request): JsonResponse
+    {
+        $body = $request->getContent();
+        if (strlen($body) > self::MOST_BYTES) {
+            throw InvalidInput::at('file', 'The file is too large: a mix takes up to 256 kB.');
+        }
+        $data = json_decode($body, true, 32);
+        if (! is_array($data)) {
+            throw InvalidInput::at('file', 'The file is not JSON.');
+        }
+        $mix = isset($data['items']) || isset($data['format']) || isset($data['name']) && ! isset($data['@type']) ? CoreMix::read($data) : CoreMix::fromRecipe($data);
+        /** @var User $cook */
+        $cook = $request->user();
+        $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
+
+        return $this->index($request)->setStatusCode(201);
+    }
+
+    public function export(Mix $mix): JsonResponse
+    {
+        return new JsonResponse(CoreMix::read($mix->mix)->toArray(), headers: ['Content-Disposition' => 'attachment; filename="mix.json"'], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+    }
+
+    public function destroy(Mix $mix): Response
+    {
+        $mix->delete();
+
+        return new Response(status: 204);
+    }
+
+    /**
+     * @param  array{per_kg: float, per_l: float, per_guest: float, parts: float}  $measures
+     * @return array<string, mixed>
+     */
+    private static function shown(CoreMix $mix, array $measures, bool $own): array
+    {
+        return [
+            'id' => $mix->id,
+            'own' => $own,
+            'name' => $mix->name,
+            'kind' => $mix->kind,
+            'basis' => $mix->basis,
+            'basis_words' => CoreMix::BASES[$mix->basis],
+            'items' => array_map(fn (MixItem $item): array => ['what' => $item->what, 'amount' => $item->inWords()], $mix->scaled($measures[$mix->basis])),
+            'method' => $mix->method,
+        ];
+    }
+}

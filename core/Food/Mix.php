@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Food;
+
+use Diatherm\Measure\Fields;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Table;
+
+/** A marinade, rub, baste, brine, glaze or gravy as a scalable list. Our own: data/mixes.json. */
+final readonly class Mix
+{
+    public const FORMAT = 'diatherm.mix';
+
+    public const KINDS = ['marinade', 'rub', 'baste', 'brine', 'glaze', 'gravy', 'other'];
+
+    /** What one measure of the list is for. */
+    public const BASES = ['per_kg' => 'for a kilogram of meat', 'per_l' => 'for a litre', 'per_guest' => 'for one guest', 'parts' => 'in parts'];
+
+    private const MOST_ITEMS = 40;
+
+    /** @param  non-empty-list<MixItem>  $items */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $kind,
+        public string $basis,
+        public array $items,
+        public string $method,
+    ) {
+    }
+
+    /** @return array<string, self> */
+    public static function ours(): array
+    {
+        /** @var list<array{id: string}> $rows */
+        $rows = Table::named('mixes')['mixes'];
+        $mixes = [];
+        foreach ($rows as $row) {
+            $mixes[$row['id']] = self::read($row, $row['id']);
+        }
+
+        return $mixes;
+    }
+
+    /**
+     * @param  mixed  $data  name, kind, basis, items[{what, amount, unit}], method
+     *
+     * @throws InvalidInput with a message at each field
+     */
+    public static function read(mixed $data, string $id = ''): self
+    {
+        $fields = Fields::of($data);
+        $fields->only('format', 'version', 'id', 'name', 'kind', 'basis', 'items', 'method');
+        if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
+            $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
+        }
+        $fields->wholeNumber('version', 'version', 1, 1, 1);
+        $name = $fields->text('name', 'name', 80);
+        $kind = $fields->text('kind', 'kind', 20, 'other');
+        if (! in_array($kind, self::KINDS, true)) {
+            $fields->refuse('kind', 'A mix is one of: '.implode(', ', self::KINDS).'.');
+        }
+        $basis = $fields->text('basis', 'basis', 20, 'per_kg');
+        if (! array_key_exists($basis, self::BASES)) {
+            $fields->refuse('basis', 'The amounts are one of: '.implode(', ', array_keys(self::BASES)).'.');
+        }
+        $items = array_map(MixItem::read(...), $fields->list('items', 'items', 1, self::MOST_ITEMS));
+        $method = $fields->text('method', 'method', 2000, '');
+        $fields->orThrow();
+        assert($items !== []);
+
+        return new self($id, $name, $kind, $basis, $items, $method);
+    }
+
+    /**
+     * A published recipe as schema.org Recipe, in JSON-LD: its amounts become those for one guest of its yield.
+     *
+     * @param  mixed  $data  decoded JSON; a graph or a list is searched for the first recipe
+     *
+     * @throws InvalidInput
+     */
+    public static function fromRecipe(mixed $data): self
+    {
+        $recipe = self::findRecipe($data);
+        if ($recipe === null) {
+            throw InvalidInput::at('file', 'There is no recipe in this file.');
+        }
+        $yield = $recipe['recipeYield'] ?? null;
+        $yield = is_array($yield) ? ($yield[0] ?? null) : $yield;
+        $guests = is_int($yield) || is_float($yield) ? (float) $yield : (is_string($yield) && preg_match('/\d+(?:[.,]\d+)?/', $yield, $found) === 1 ? (float) str_replace(',', '.', $found[0]) : 0.0);
+        if ($guests <= 0.0 || $guests > 500.0) {
+            throw InvalidInput::at('recipeYield', 'The recipe does not say for how many it is.');
+        }
+        $ingredients = $recipe['recipeIngredient'] ?? [];
+        $items = [];
+        foreach (is_array($ingredients) ? $ingredients : [] as $line) {
+            if (is_string($line) && trim($line) !== '') {
+                $items[] = MixItem::fromLine($line)->scaled(1.0 / $guests)->toArray();
+            }
+        }
+        $method = $recipe['recipeInstructions'] ?? '';
+
+        return self::read(['name' => is_string($recipe['name'] ?? null) ? mb_substr($recipe['name'], 0, 80) : '', 'kind' => 'other', 'basis' => 'per_guest', 'items' => $items, 'method' => mb_substr(self::words($method), 0, 2000)]);
+    }
+
+    /** @return list<MixItem> for so many kilograms, litres or guests, or parts of so many millilitres in all */
+    public function scaled(float $measure): array
+    {
+        OutOfRange::check('measure', $measure, 0.0, 100_000.0, '');
+        $factor = $this->basis === 'parts' ? $measure / array_sum(array_column($this->items, 'amount')) : $measure;
+
+        return array_map(fn (MixItem $item): MixItem => $item->scaled($factor), $this->items);
+    }
+
+    /** @return array<string, mixed> what `read` reads */
+    public function toArray(): array
+    {
+        return ['format' => self::FORMAT, 'version' => 1, 'name' => $this->name, 'kind' => $this->kind, 'basis' => $this->basis, 'items' => array_map(fn (MixItem $item): array => $item->toArray(), $this->items), 'method' => $this->method];
+    }
+
+    /** @return array<mixed>|null */
+    private static function findRecipe(mixed $data): ?array
+    {
+        if (! is_array($data)) {
+            return null;
+        }
+        $type = $data['@type'] ?? null;
+        if ($type === 'Recipe' || (is_array($type) && in_array('Recipe', $type, true))) {
+            return $data;
+        }
+        foreach (array_is_list($data) ? $data : [$data['@graph'] ?? null] as $inner) {
+            $found = self::findRecipe($inner);
+            if ($found !== null) {
+                return $found;
+            }
+        }
+
+        return null;
+    }
+
+    private static function words(mixed $instructions): string
+    {
+        if (is_string($instructions)) {
+            return trim($instructions);
+        }
+        if (! is_array($instructions)) {
+            return '';
+        }
+        if (isset($instructions['text'])) {
+            return self::words($instructions['text']);
+        }
+
+        return implode(' ', array_filter(array_map(self::words(...), array_values($instructions)), fn (string $words): bool => $words !== ''));
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Mix;
+use Tests\Support\Contract;
+
+const OWN_MIX = ['name' => 'Lock-keeper’s baste', 'kind' => 'baste', 'basis' => 'per_kg', 'items' => [['what' => 'cider', 'amount' => 30, 'unit' => 'ml'], ['what' => 'honey', 'amount' => 1, 'unit' => 'tbsp']], 'method' => 'Warm.'];
+
+it('shows mixes scaled to the meat', function () {
+    $this->actingAs($this->cook());
+    $answer = $this->getJson('/api/mixes?mass_kg=3&litres=0.5&guests=9')->assertOk();
+    foreach ($answer->json() as $mix) {
+        expect(Contract::breaches((string) json_encode($mix), 'Mix'))->toBe([]);
+    }
+    $rub = array_values(array_filter($answer->json(), fn (array $mix): bool => $mix['id'] === 'weir-rub'))[0];
+    expect($rub['items'][0])->toBe(['what' => 'salt', 'amount' => '36 g']);
+    $this->getJson('/api/mixes?mass_kg=heavy')->assertJsonValidationErrors('mass_kg');
+});
+
+it('keeps the cook’s own mixes, and carries them out and in without loss', function () {
+    $this->actingAs($this->cook());
+    $this->postJson('/api/mixes', OWN_MIX)->assertCreated()->assertJsonPath('0.own', true);
+    $id = Mix::firstOrFail()->id;
+    $file = $this->getJson("/api/mixes/$id")->assertOk()->json();
+    $this->postJson('/api/mixes', $file)->assertCreated();
+    expect(Mix::count())->toBe(2)->and($this->getJson('/api/mixes/'.Mix::where('id', '!=', $id)->firstOrFail()->id)->json())->toBe($file);
+    $this->deleteJson("/api/mixes/$id")->assertNoContent();
+    expect(Mix::count())->toBe(1);
+});
+
+it('reads a published recipe', function () {
+    $this->actingAs($this->cook());
+    $this->postJson('/api/mixes', ['@context' => 'https://schema.org', '@type' => 'Recipe', 'name' => 'Island sauce', 'recipeYield' => 2, 'recipeIngredient' => ['100 ml stock']])->assertCreated();
+    $this->getJson('/api/mixes?guests=6')->assertJsonPath('0.items.0.amount', '300 ml');
+});
+
+it('refuses a mix that is none, and stores nothing', function (string $field, string $body) {
+    $this->actingAs($this->cook());
+    $this->call('POST', '/api/mixes', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors($field);
+    expect(Mix::count())->toBe(0);
+})->with([['file', 'no'], ['file', fn () => '{"name":"'.str_repeat('a', 400_000).'"}'], ['items', '{"name":"x","items":[]}'], ['recipeYield', '{"@type":"Recipe","name":"x","recipeIngredient":["salt"]}']]);
+
+it('does not find another cook’s mix', function () {
+    $this->actingAs($this->cook());
+    $this->postJson('/api/mixes', OWN_MIX);
+    $id = Mix::firstOrFail()->id;
+    $this->actingAs($this->cook());
+    $this->getJson("/api/mixes/$id")->assertNotFound();
+    $this->deleteJson("/api/mixes/$id")->assertNotFound();
+    expect(Mix::count())->toBe(1);
+});
