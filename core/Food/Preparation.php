@@ -17,6 +17,8 @@ final readonly class Preparation
      * @param  list<string>  $kinds  of food that it suits
      * @param  float  $halfFactor  on the half-thickness of the whole
      * @param  float  $layerM2KW  thermal resistance of what it lays round the meat, m²K/W
+     * @param  bool  $seals  whether no moisture leaves through it
+     * @param  bool  $foil  whether it shines, and so takes up little radiation
      */
     private function __construct(
         public string $id,
@@ -28,6 +30,8 @@ final readonly class Preparation
         public string $how,
         public float $halfFactor,
         public float $layerM2KW,
+        public bool $seals,
+        public bool $foil,
         public Source $source,
     ) {
     }
@@ -35,11 +39,11 @@ final readonly class Preparation
     /** @return array<string, self> in the order of the work */
     public static function all(): array
     {
-        /** @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float, kinds: list<string>, how: string, half_factor?: float, layer_mm?: float, layer_w_mk?: float, mark: string, citation?: string}> $rows */
+        /** @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float, kinds: list<string>, how: string, half_factor?: float, layer_mm?: float, layer_w_mk?: float, seals?: bool, foil?: bool, mark: string, citation?: string}> $rows */
         $rows = Table::named('preparations')['preparations'];
         $all = [];
         foreach ($rows as $row) {
-            $all[$row['id']] = new self($row['id'], $row['name'], $row['rule'] ?? null, $row['hours'] ?? null, $row['ml_per_kg'] ?? null, $row['kinds'], $row['how'], $row['half_factor'] ?? 1.0, ($row['layer_mm'] ?? 0.0) / 1000.0 / ($row['layer_w_mk'] ?? 1.0), Source::of(Mark::from($row['mark']), $row['citation'] ?? ''));
+            $all[$row['id']] = new self($row['id'], $row['name'], $row['rule'] ?? null, $row['hours'] ?? null, $row['ml_per_kg'] ?? null, $row['kinds'], $row['how'], $row['half_factor'] ?? 1.0, ($row['layer_mm'] ?? 0.0) / 1000.0 / ($row['layer_w_mk'] ?? 1.0), $row['seals'] ?? false, $row['foil'] ?? false, Source::of(Mark::from($row['mark']), $row['citation'] ?? ''));
         }
 
         return $all;

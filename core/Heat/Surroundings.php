@@ -12,6 +12,9 @@ final readonly class Surroundings
     /** Radiation as a coefficient between a surface of 70 °C and walls of 150 °C, per unit of emissivity: σ(T₁² + T₂²)(T₁ + T₂), worked by hand. */
     private const RADIATION_WM2K = 12.9;
 
+    /** Kitchen foil, a little creased. Source: Incropera & DeWitt, Table A.11, aluminium foil 0.04 to 0.07 (from memory). */
+    private const FOIL_EMISSIVITY = 0.07;
+
     private function __construct(
         public float $airC,
         public float $radiantC,
@@ -54,6 +57,12 @@ final readonly class Surroundings
     public static function convection(float $airC, float $convectionWm2K): self
     {
         return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, false);
+    }
+
+    /** The same place for meat that is sealed, so that no moisture leaves or comes; in foil it takes up little radiation too. */
+    public function sealed(bool $foil): self
+    {
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? self::FOIL_EMISSIVITY : $this->emissivity, $this->vapourPa, $foil ? self::FOIL_EMISSIVITY * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->rewets);
     }
 
     /**

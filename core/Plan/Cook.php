@@ -122,6 +122,9 @@ final class Cook
         $there = $stage->cooker->isRest()
             ? CookerShed::board($cookerC)
             : $stage->cooker->surroundings($cookerC, $this->outsideC, $this->shape)->behind($this->dish->layerM2KW());
+        if ($this->dish->isSealed()) {
+            $there = $there->sealed($this->dish->isInFoil());
+        }
 
         return $this->transfer === 1.0 ? $there : $there->stronger($this->transfer);
     }

@@ -58,6 +58,16 @@ final readonly class Dish
         return array_sum(array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations));
     }
 
+    public function isSealed(): bool
+    {
+        return in_array(true, array_column($this->preparations, 'seals'), true);
+    }
+
+    public function isInFoil(): bool
+    {
+        return in_array(true, array_column($this->preparations, 'foil'), true);
+    }
+
     public function isStuffed(): bool
     {
         return in_array('stuff', array_column($this->preparations, 'id'), true);

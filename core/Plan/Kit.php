@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Rig\FrameRig;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
 
@@ -53,6 +54,12 @@ final class Kit
             $items[] = new KitItem('forks', 'Both forks with their screws', 'the one left at home is always the second', $rig);
             $items[] = new KitItem('twine', 'Twine', 'legs and wings tied close', $rig);
             $items[] = new KitItem('pliers', 'Pliers', 'screws loosen as it shrinks', $rig);
+        }
+        if ($dish->rig instanceof FrameRig) {
+            $items[] = new KitItem('stakes', 'Stakes and a mallet', 'all stand before the meat goes on', $rig);
+            $items[] = new KitItem('rope', 'Rope', sprintf('%.1f m, with what knots take', $dish->rig->ropeM()), $rig);
+            $items[] = new KitItem('chain', 'Chain', sprintf('%.1f m near the fire, where rope would burn', $dish->rig->chainM()), $rig);
+            $items[] = new KitItem('twine', 'Wire or wet twine', 'to spread it on the frame', $rig);
         }
         if ($dish->rig instanceof PotRig) {
             $items[] = new KitItem('lifter', 'Lid lifter, and a clean place for the lid', 'never in the dirt', $rig);

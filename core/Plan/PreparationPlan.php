@@ -89,6 +89,16 @@ final readonly class PreparationPlan
         return new self(array_reverse($windows), $rig - $shortEnd, $share < 1.0 || $room < $least);
     }
 
+    /** When it gains nothing more, or the least that helps. */
+    public static function limit(Preparation $preparation, Dish $dish): string
+    {
+        $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+
+        return $window->bestHours <= self::SHORT_HOURS || $window->mostHours <= $window->leastHours
+            ? ''
+            : sprintf('%.0f h at the least, no more gain after %.0f', ceil($window->leastHours), $window->mostHours);
+    }
+
     /** How much of what: salt, water, marinade. Empty where nothing is measured. */
     public static function amounts(Preparation $preparation, Dish $dish): string
     {

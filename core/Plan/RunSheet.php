@@ -100,7 +100,7 @@ final readonly class RunSheet
         $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0, $on);
         foreach ($plan->windows as [$preparation, $from, $to]) {
             $amounts = PreparationPlan::amounts($preparation, $dish);
-            $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", $amounts === '' ? $preparation->how : "$amounts. {$preparation->how}", until: self::after($on, $to));
+            $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", implode('. ', array_filter([$amounts, $preparation->how, PreparationPlan::limit($preparation, $dish)], fn (string $words): bool => $words !== '')), until: self::after($on, $to));
         }
 
         return $entries;

@@ -15,6 +15,12 @@ final readonly class Balance
     /** Standard gravity, m/s². Source: NIST SP 811, appendix B. */
     private const GRAVITY = 9.80665;
 
+    /**
+     * Heat that the side facing a narrow fire takes when the turning stops, over the mean of a turn: a cylinder sees
+     * such a fire with 1/π of its round, so standing still that side gets π times as much. Worked by hand.
+     */
+    public const STALLED_SIDE = M_PI;
+
     /** Share of its rating that a motor turns hour after hour. Common practice. */
     private const COMFORTABLE = 0.6;
 

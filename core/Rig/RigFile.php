@@ -10,12 +10,12 @@ use Diatherm\Measure\Table;
 /** The rig of a dish in the roast format: read and written. */
 final class RigFile
 {
-    private const KINDS = ['spit', 'pot', 'buried_pot'];
+    private const KINDS = ['spit', 'pot', 'buried_pot', 'frame'];
 
     private const SECTIONS = ['round', 'tube', 'square'];
 
-    /** What is likely when the cook has not measured: a grill rotisserie's spit, and a 12-inch camp oven. Common practice. */
-    private const USUAL = ['between_cm' => 55.0, 'bite_cm' => 6.0, 'room_cm' => 18.0, 'bar_mm' => 10.0, 'wall_mm' => 1.5, 'span_cm' => 75.0, 'pot_cm' => 30.5];
+    /** What is likely when the cook has not measured: a grill rotisserie's spit, a 12-inch camp oven, and a frame of a man's height. Common practice. */
+    private const USUAL = ['between_cm' => 55.0, 'bite_cm' => 6.0, 'room_cm' => 18.0, 'bar_mm' => 10.0, 'wall_mm' => 1.5, 'span_cm' => 75.0, 'pot_cm' => 30.5, 'frame_cm' => 180.0, 'lean_deg' => 50.0, 'lowest_cm' => 55.0, 'stake_cm' => 200.0];
 
     public static function read(Fields $fields): ?Rig
     {
@@ -28,7 +28,11 @@ final class RigFile
             return null;
         }
 
-        return $kind === 'spit' ? self::spit($fields) : self::pot($fields, $kind === 'buried_pot');
+        return match ($kind) {
+            'spit' => self::spit($fields),
+            'frame' => self::frame($fields),
+            default => self::pot($fields, $kind === 'buried_pot'),
+        };
     }
 
     /** @return array<string, mixed> */
@@ -44,6 +48,9 @@ final class RigFile
                 'span_cm' => $cm($rig->bar->spanM), 'steel' => $rig->bar->steel, 'motor_nm' => $rig->motorNm,
                 'test_kg' => $rig->testKg, 'test_arm_cm' => $cm($rig->testArmM), 'heavy_deg' => $rig->heavyDeg,
             ] + $file, fn (mixed $value): bool => $value !== null);
+        }
+        if ($rig instanceof FrameRig) {
+            return ['kind' => 'frame', 'frame_cm' => $cm($rig->lengthM), 'lean_deg' => $rig->leanDeg, 'lowest_cm' => $cm($rig->lowestM), 'stake_cm' => $cm($rig->stakeM)] + $file;
         }
         assert($rig instanceof PotRig);
 
@@ -77,6 +84,18 @@ final class RigFile
         }
 
         return new SpitRig($between / 100.0, $bite / 100.0, $room / 100.0, $size, SpitBar::of($section, $bar / 1000.0, $wall / 1000.0, $span / 100.0, $steel), $motor, $testKg, $testArm / 100.0, $heavy);
+    }
+
+    private static function frame(Fields $fields): ?FrameRig
+    {
+        $fields->only('kind', 'frame_cm', 'lean_deg', 'lowest_cm', 'stake_cm', 'length_cm', 'width_cm', 'depth_cm');
+        $length = $fields->number('frame_cm', 'length of the frame', 30.0, 400.0, 'cm', self::USUAL['frame_cm']);
+        $lean = $fields->number('lean_deg', 'lean of the frame', 0.0, 85.0, '°', self::USUAL['lean_deg']);
+        $lowest = $fields->number('lowest_cm', 'start of the meat', 0.0, 300.0, 'cm', self::USUAL['lowest_cm']);
+        $stake = $fields->number('stake_cm', 'distance of the stake', 30.0, 800.0, 'cm', self::USUAL['stake_cm']);
+        $size = self::size($fields);
+
+        return $fields->isClean() ? FrameRig::of($length / 100.0, $lean, $lowest / 100.0, $stake / 100.0, $size) : null;
     }
 
     private static function pot(Fields $fields, bool $buried): ?PotRig

@@ -125,3 +125,16 @@ it('begins no long preparation in the middle of the night', function (string $se
         expect($hour)->toBeGreaterThanOrEqual(7)->toBeLessThan(22);
     }
 })->with(['2031-10-04T12:30:00+02:00', '2031-10-04T18:45:00+02:00', '2031-10-04T21:00:00+02:00']);
+
+// Foil keeps radiation off and moisture in: both are seen, and a parcel never dries.
+it('seals a parcel, so that nothing dries and nothing shines on it', function () {
+    $open = Forecast::of(Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking']), 14.0);
+    $parcel = Forecast::of(Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['parcel']]), 14.0);
+    $air = Diatherm\Heat\Surroundings::of(150.0, 150.0, 10.0, 0.85, 45.0);
+    expect($air->sealed(true)->wettable)->toBe(0.0)->and($air->sealed(true)->emissivity)->toBeLessThan(0.1)->and($air->sealed(false)->emissivity)->toBe(0.85)
+        ->and($parcel->cookMinutes->likely)->not->toEqualWithDelta($open->cookMinutes->likely, 0.1);
+});
+
+it('says when more marinating gains nothing', function () {
+    expect(preparing(prepared(['marinate_yoghurt']))[0]->detail)->toContain('6 h at the least, no more gain after 18');
+});

@@ -124,3 +124,25 @@ it('cooks the parts of a whole animal each at its own pace, the thickest decidin
         ->and($parts['saddle']->atPullC)->toBeGreaterThan($parts['shoulders']->atPullC)->and($parts['shoulders']->atPullC)->toBeGreaterThan($parts['legs']->atPullC)
         ->and(array_sum(array_map(fn (Diatherm\Plan\PartForecast $part): float => $part->massKg, $parts)))->toEqualWithDelta(16.0, 1e-9);
 });
+
+// Plane geometry worked by hand: a frame of 2 m leaning 60° has its head 1 m up and 1.732 m out; the line to a stake 2 m back is √(3.732² + 1²) = 3.864 m.
+it('leans a frame as geometry does', function () {
+    $frame = Diatherm\Rig\FrameRig::of(2.0, 60.0, 0.5, 2.0, null);
+    expect($frame->heightM(2.0))->toEqualWithDelta(1.0, 1e-9)->and($frame->overM(2.0))->toEqualWithDelta(1.7321, 1e-4)->and($frame->lineM())->toEqualWithDelta(3.8637, 1e-3)
+        ->and($frame->chainM())->toBeGreaterThan(0.5)->toBeLessThan($frame->lineM())
+        ->and($frame->holds(1.5))->toBeTrue()->and($frame->holds(1.6))->toBeFalse();
+    foreach (Diatherm\Food\Part::of(Larder::cut('lamb-whole')) as $part) {
+        expect($frame->partHeightM($part, 1.1))->toBeGreaterThan(0.25)->toBeLessThan(0.8);
+    }
+    expect(Diatherm\Rig\FrameRig::of(2.0, 30.0, 0.5, 2.0, null)->heightM(1.0))->toBeGreaterThan($frame->heightM(1.0));
+});
+
+// Common practice: a pan of some 30 by 40 cm under a roast wants a litre or so of water in two hours on a kettle.
+it('fills the drip pan for the cook', function () {
+    $forecast = Diatherm\Plan\Forecast::of(Tests\Support\Samples::dish(), 14.0);
+    $pan = Diatherm\Plan\DripPan::for($forecast);
+    expect($pan->waterL)->toBeGreaterThan(0.2)->toBeLessThan(1.6)->and($pan->lengthM)->toBeGreaterThan(0.3);
+    $hot = Diatherm\Plan\Forecast::of(Tests\Support\Samples::dish(['stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]]), 14.0);
+    $rate = fn (Diatherm\Plan\Forecast $one): float => Diatherm\Plan\DripPan::for($one)->waterL / $one->cookMinutes->high;
+    expect($rate($hot))->toBeGreaterThan($rate($forecast));
+});

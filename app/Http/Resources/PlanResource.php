@@ -13,6 +13,7 @@ use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
 use Diatherm\Plan\Caution;
 use Diatherm\Plan\Dish;
+use Diatherm\Plan\DripPan;
 use Diatherm\Plan\Entry;
 use Diatherm\Plan\Explanation;
 use Diatherm\Plan\Forecast;
@@ -20,6 +21,7 @@ use Diatherm\Plan\Kit;
 use Diatherm\Plan\KitItem;
 use Diatherm\Plan\PartForecast;
 use Diatherm\Plan\Plan;
+use Diatherm\Rig\PotRig;
 use Diatherm\Safety\Keeping;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\Request;
@@ -122,6 +124,17 @@ final class PlanResource extends JsonResource
         return ['low' => round($spread->low, $digits), 'likely' => round($spread->likely, $digits), 'high' => round($spread->high, $digits)];
     }
 
+    /** @return array{length_cm: float, width_cm: float, water_l: float}|null where something drips on coals or a floor */
+    private static function dripPan(Forecast $forecast): ?array
+    {
+        if (! $forecast->dish->cut->isPerishable() || ! $forecast->dish->stages[0]->cooker->lid || $forecast->dish->rig instanceof PotRig) {
+            return null;
+        }
+        $pan = DripPan::for($forecast);
+
+        return ['length_cm' => round(100.0 * $pan->lengthM), 'width_cm' => round(100.0 * $pan->widthM), 'water_l' => round($pan->waterL, 1)];
+    }
+
     /**
      * @param  list<Working>  $workings
      * @return list<array<string, mixed>>
@@ -182,6 +195,7 @@ final class PlanResource extends JsonResource
                 'to_minutes' => round($starts[$i + 1] ?? $forecast->cookMinutes->likely, 1),
             ], array_keys($dish->stages)),
             'rig' => RigResource::of($forecast),
+            'drip_pan' => self::dripPan($forecast),
             'parts' => array_map(fn (PartForecast $part): array => [
                 'id' => $part->part->id,
                 'name' => $part->part->name,

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Diatherm\Food\Part;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\Forecast;
+use Diatherm\Rig\Balance;
+use Diatherm\Rig\FrameRig;
 use Diatherm\Rig\JointSize;
 use Diatherm\Rig\Pit;
 use Diatherm\Rig\PotRig;
@@ -26,6 +29,7 @@ final class RigResource
         return match (true) {
             $rig instanceof SpitRig => self::spit($rig, $forecast->dish),
             $rig instanceof PotRig => self::pot($rig, $forecast),
+            $rig instanceof FrameRig => self::frame($rig, $forecast),
             default => null,
         };
     }
@@ -61,6 +65,7 @@ final class RigResource
                 'load' => $balance->load() === null ? null : round($balance->load(), 3),
                 'comfortable' => $balance->isComfortable(),
                 'stalls' => $balance->stalls(),
+                'stall_factor' => round(Balance::STALLED_SIDE, 2),
                 'heavy_deg' => $rig->heavyDeg,
                 'counter_deg' => $balance->counterDeg,
                 'counter_kg' => round($balance->counterweightKg($arm), 2),
@@ -76,6 +81,7 @@ final class RigResource
             ],
             'pot' => null,
             'pit' => null,
+            'frame' => null,
         ];
     }
 
@@ -106,6 +112,38 @@ final class RigResource
                 'hours' => round($hours, 1),
             ],
             'pit' => $pit === null ? null : self::pit($pit),
+            'frame' => null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function frame(FrameRig $rig, Forecast $forecast): array
+    {
+        $dish = $forecast->dish;
+        $size = $rig->size ?? JointSize::suggested($dish->cut, $dish->massKg);
+        $cm = fn (float $m): float => round(100.0 * $m, 1);
+
+        return [
+            'kind' => 'frame',
+            'size' => self::size($size),
+            'spit' => null,
+            'balance' => null,
+            'bar' => null,
+            'pot' => null,
+            'pit' => null,
+            'frame' => [
+                'length_cm' => $cm($rig->lengthM),
+                'lean_deg' => $rig->leanDeg,
+                'lowest_cm' => $cm($rig->lowestM),
+                'stake_cm' => $cm($rig->stakeM),
+                'holds' => $rig->holds($size->lengthM),
+                'low_cm' => $cm($rig->heightM($rig->lowestM)),
+                'high_cm' => $cm($rig->heightM($rig->lowestM + $size->lengthM)),
+                'over_cm' => $cm($rig->overM($rig->lowestM + $size->lengthM)),
+                'parts' => array_map(fn (Part $part): array => ['name' => $part->name, 'height_cm' => $cm($rig->partHeightM($part, $size->lengthM))], Part::of($dish->cut)),
+                'rope_cm' => $cm($rig->ropeM()),
+                'chain_cm' => $cm($rig->chainM()),
+            ],
         ];
     }
 

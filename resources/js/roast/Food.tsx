@@ -100,20 +100,6 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           <HeatSection section={dish.pictures.section} cut={dish.cut} kind={dish.kind} minutes={cook.likely} momentAt={time} />
         </div>
       )}
-      {prepared.length > 0 && (
-        <div className="opens mt-6">
-          <h2 className="mb-2 text-lg">Before the fire</h2>
-          <PreparationStrip entries={prepared} on={on} now={now} />
-        </div>
-      )}
-      <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">
-        <div>
-          <h2 className="text-lg">At the table</h2>
-          <p className="text-soft">{feedsWords(plan.people, plan.table_feeds.least, plan.table_feeds.most)}</p>
-        </div>
-        <Plates people={plan.people} least={plan.table_feeds.least} most={plan.table_feeds.most} />
-      </div>
-      <Mixes kg={totalKg} guests={plan.people} />
       <dl className="mt-4 grid gap-x-8 border-t border-hair sm:grid-cols-2">
         <Line label="First look, not sooner">
           <Why of="first_look_minutes" workings={workings}>
@@ -163,6 +149,20 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           </Line>
         )}
       </dl>
+      {prepared.length > 0 && (
+        <div className="opens mt-6">
+          <h2 className="mb-2 text-lg">Before the fire</h2>
+          <PreparationStrip entries={prepared} on={on} now={now} />
+        </div>
+      )}
+      <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <div>
+          <h2 className="text-lg">At the table</h2>
+          <p className="text-soft">{feedsWords(plan.people, plan.table_feeds.least, plan.table_feeds.most)}</p>
+        </div>
+        <Plates people={plan.people} least={plan.table_feeds.least} most={plan.table_feeds.most} />
+      </div>
+      <Mixes kg={totalKg} guests={plan.people} />
     </>
   );
 }

@@ -12,6 +12,7 @@ const KINDS = [
   { id: 'spit', name: 'Spit' },
   { id: 'pot', name: 'Camp oven' },
   { id: 'buried_pot', name: 'Buried pot' },
+  { id: 'frame', name: 'Frame over a trench' },
 ] as const;
 
 const SECTIONS = [
@@ -56,6 +57,7 @@ export function RigTicket({ draft, index, onChange, errors }: Props) {
       </div>
       {rig?.kind === 'spit' && <SpitFields rig={rig} setRig={setRig} of={of} />}
       {(rig?.kind === 'pot' || rig?.kind === 'buried_pot') && <PotFields rig={rig} setRig={setRig} of={of} />}
+      {rig?.kind === 'frame' && <FrameFields rig={rig} setRig={setRig} of={of} />}
       {rig !== undefined && <SizeFields rig={rig} setRig={setRig} of={of} />}
     </form>
   );
@@ -204,6 +206,42 @@ function PotFields({ rig, setRig, of }: FieldsProps) {
           </p>
         </div>
       )}
+    </fieldset>
+  );
+}
+
+function FrameFields({ rig, setRig, of }: FieldsProps) {
+  const format = useUnits();
+  const length = (key: 'frame_cm' | 'lowest_cm' | 'stake_cm', label: string, usual: number) => (
+    <NumberField
+      label={label}
+      unit={format.lengthUnit}
+      value={rig[key]}
+      placeholder={String(Number(format.toLength(usual).toFixed(0)))}
+      errors={of(key)}
+      toShown={format.toLength}
+      fromShown={format.fromLength}
+      onChange={(value) => setRig({ ...rig, [key]: value })}
+    />
+  );
+  return (
+    <fieldset className="opens grid gap-3">
+      <legend className="sr-only">Frame</legend>
+      <div className="grid grid-cols-2 gap-3">
+        {length('frame_cm', 'Frame, long', 180)}
+        <NumberField
+          label="Leans"
+          unit="°"
+          digits={0}
+          value={rig.lean_deg}
+          placeholder="50"
+          hint="from upright"
+          errors={of('lean_deg')}
+          onChange={(lean_deg) => setRig({ ...rig, lean_deg })}
+        />
+        {length('lowest_cm', 'Foot to the meat', 55)}
+        {length('stake_cm', 'Foot to the stake', 200)}
+      </div>
     </fieldset>
   );
 }

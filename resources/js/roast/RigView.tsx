@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import type { Plan, PlannedDish, RigReport, Roast } from '../api/types';
 import { AnimalPicture } from '../charts/AnimalPicture';
+import { FramePicture } from '../charts/FramePicture';
 import { PitPicture } from '../charts/PitPicture';
 import { SpitPicture } from '../charts/SpitPicture';
 import { Answer } from '../ui/Answer';
@@ -21,9 +22,11 @@ export function RigView({ plan, index, roast, stale, now }: { plan: Plan; index:
           {dish.rig.spit !== null && dish.rig.balance !== null && dish.rig.bar !== null && (
             <SpitAnswers size={dish.rig.size} spit={dish.rig.spit} balance={dish.rig.balance} bar={dish.rig.bar} pieces={pieces} />
           )}
+          {dish.rig.frame !== null && <FrameAnswers size={dish.rig.size} frame={dish.rig.frame} />}
           {dish.rig.pot !== null && <PotAnswers size={dish.rig.size} pot={dish.rig.pot} pit={dish.rig.pit} />}
         </div>
       )}
+      {dish.drip_pan !== null && <DripPan pan={dish.drip_pan} />}
       {dish.parts.length > 0 && <Parts dish={dish} />}
       <KitList plan={plan} roast={roast} now={now} />
     </section>
@@ -67,7 +70,7 @@ function SpitAnswers({
         >
           {format.length(spit.clearance_cm)}
         </Answer>
-        <Answer label="Off balance" tone={balance.stalls ? 'ember' : 'ink'} remark={balanceWords(balance)}>
+        <Answer label="Off balance" tone={balance.stalls ? 'ember' : 'ink'} remark={balanceWords(balance, format.length(spit.off_cm))}>
           {format.length(spit.off_cm)}
         </Answer>
         {balance.counter_kg >= 0.02 && (
@@ -91,12 +94,47 @@ function SpitAnswers({
   );
 }
 
-function balanceWords(balance: Balance): string {
+function balanceWords(balance: Balance, off: string): string {
   const torque = `${balance.torque_nm.toFixed(2)} N·m`;
   if (balance.load === null) return `${torque} at its worst`;
   const share = `${Math.round(100 * balance.load)} % of the motor`;
-  if (balance.stalls) return `${torque}, ${share}: it stalls, skewer it again`;
+  if (balance.stalls)
+    return `${torque}, ${share}: it stalls, and the side to the fire gets ${balance.stall_factor.toFixed(0)} times its heat. Move the skewer ${off} to the heavy side`;
   return balance.comfortable ? `${torque}, ${share}` : `${torque}, ${share}: hang a counterweight`;
+}
+
+type Frame = NonNullable<RigReport['frame']>;
+
+function FrameAnswers({ size, frame }: { size: RigReport['size']; frame: Frame }) {
+  const format = useUnits();
+  return (
+    <>
+      <h2 className={clsx('text-[1.5rem] leading-8', !frame.holds && 'text-ember')}>
+        {frame.holds ? 'It stays on the frame.' : 'The frame is too short for it.'}
+      </h2>
+      <p className="text-soft">
+        {size.measured ? 'By tape' : 'By cut and mass, correct it by tape'}: {format.length(size.length_cm, 0)} long. Stake everything
+        before the meat goes on.
+      </p>
+      <div className="mt-4 grid gap-8 xl:grid-cols-[minmax(0,1fr)_15rem]">
+        <FramePicture frame={frame} joint={size.length_cm} />
+        <div className="grid content-start gap-4">
+          <Answer
+            label="Over the coals"
+            remark={frame.parts.map((part) => `${part.name.toLowerCase()} ${format.length(part.height_cm, 0)}`).join(', ')}
+          >
+            {`${Math.round(format.toLength(frame.low_cm))}–${Math.round(format.toLength(frame.high_cm))} ${format.lengthUnit}`}
+          </Answer>
+          <Answer label="Rope" remark="with what the knots take">
+            {format.length(frame.rope_cm, 0)}
+          </Answer>
+          <Answer label="Chain near the fire" tone="ember" remark="where rope would burn">
+            {format.length(frame.chain_cm, 0)}
+          </Answer>
+        </div>
+      </div>
+    </>
+  );
 }
 
 type Pot = NonNullable<RigReport['pot']>;
@@ -150,6 +188,24 @@ function PotAnswers({ size, pot, pit }: { size: RigReport['size']; pot: Pot; pit
         </div>
       </div>
     </>
+  );
+}
+
+/** What drips is caught; the water in it lasts the cook. */
+function DripPan({ pan }: { pan: NonNullable<PlannedDish['drip_pan']> }) {
+  const format = useUnits();
+  return (
+    <section className="opens mt-7" aria-label="Drip pan">
+      <h2 className="text-lg">Drip pan</h2>
+      <div className="mt-2 flex flex-wrap gap-x-10 gap-y-3">
+        <Answer label="At least" remark="beyond the joint on every side">
+          {`${Math.round(format.toLength(pan.length_cm))} × ${format.length(pan.width_cm, 0)}`}
+        </Answer>
+        <Answer label="Water in it" tone="water" remark="lasts to the pull; out before a sear">
+          {format.volume(pan.water_l, `${pan.water_l} l`)}
+        </Answer>
+      </div>
+    </section>
   );
 }
 
