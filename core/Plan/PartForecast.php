@@ -6,6 +6,7 @@ namespace Diatherm\Plan;
 
 use Diatherm\Food\Part;
 use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Trace;
 
 /** How one part of a whole animal fares in the heat that all of it gets. */
 final readonly class PartForecast
@@ -24,6 +25,7 @@ final readonly class PartForecast
         public ?float $minutesToTarget,
         public float $atPullC,
         public bool $decides,
+        public Trace $trace,
     ) {
     }
 
@@ -38,12 +40,12 @@ final readonly class PartForecast
             $trace = $cook->body->record(false);
             $cook->toPull($dish->targetC);
             $reached = $trace->reaches($dish->targetC);
-            $rows[] = [$part, $reached === null ? null : $reached / 60.0, $trace->coreAt(60.0 * $pull)];
+            $rows[] = [$part, $reached === null ? null : $reached / 60.0, $trace->coreAt(60.0 * $pull), $trace];
         }
         $coldest = $rows === [] ? 0.0 : min(array_column($rows, 2));
 
         return array_map(fn (array $row): self => new self(
-            $row[0], $row[0]->massShare * $dish->massKg, $row[0]->halfShare * $dish->shape()->halfThicknessM, $row[1], $row[2], $row[2] === $coldest,
+            $row[0], $row[0]->massShare * $dish->massKg, $row[0]->halfShare * $dish->shape()->halfThicknessM, $row[1], $row[2], $row[2] === $coldest, $row[3],
         ), $rows);
     }
 }

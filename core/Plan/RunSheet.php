@@ -121,7 +121,7 @@ final readonly class RunSheet
             if ($dish->cut->isPerishable()) {
                 $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
                     ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
-                    : ($dish->cut->kind === 'poultry' ? 'Pat dry, never rinse: the splashes carry further than the hands' : 'Pat dry; season'));
+                    : ($dish->cut->kind === 'poultry' ? 'Pat dry. Rinsing it is advised against: the splashes carry germs further than hands do (USDA FSIS)' : 'Pat dry; season'));
             }
             $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
             if ($timing->dig !== null && $dish->rig instanceof PotRig && ($pit = $dish->rig->pit()) !== null) {

@@ -14,7 +14,7 @@ use Diatherm\Measure\OutOfRange;
 final readonly class FrameRig implements Rig
 {
     /** Within this of the coals a line is chain, not rope. Common practice. */
-    private const CHAIN_WITHIN_M = 1.2;
+    private const CHAIN_WITHIN_M = 0.8;
 
     /** For knots and a hand to hold. Common practice. */
     private const KNOTS_M = 0.8;

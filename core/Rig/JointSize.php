@@ -36,7 +36,7 @@ final readonly class JointSize
         /** @var array<string, float> $over */
         $over = array_diff_key((array) Table::named('rigs')['length_over_body'], ['about' => '']);
 
-        return new self($length * ($over[$cut->kind] ?? 1.0), $width, $depth, false);
+        return new self($length * ($over[$cut->id] ?? $over[$cut->kind] ?? 1.0), $width, $depth, false);
     }
 
     /** Largest distance from the middle of its section to its edge. */

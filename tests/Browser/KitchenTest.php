@@ -16,7 +16,7 @@ it('lets a visitor plan, cook, finish and find a roast in the log', function (in
     $this->until(fn (): bool => $this->answer('Takes') !== $chicken, 'The answer follows the cut.');
     $this->type('Occasion', 'First supper');
     $this->type('To feed', '8');
-    $this->sees('8 eat');
+    $this->sees('For 8:');
 
     // Bad input: a message at the field, nothing kept, nothing lost.
     $this->type('Mass', 'plenty');

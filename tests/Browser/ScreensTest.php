@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 $screens = ['hearth' => [null, 'Coming'], 'plan' => ['Plan', 'Keep this roast'], 'log' => ['Log', 'End of season']];
-$views = ['Food' => 'Safe minimum', 'Run sheet' => 'Print for the fireside', 'Live' => 'Take a reading', 'Table' => 'Warmed again', 'Debrief' => 'What to change next time'];
+$views = ['Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Run sheet' => 'Print for the fireside', 'Live' => 'Take a reading', 'Table' => 'Warmed again', 'Debrief' => 'What to change next time'];
 $short = ['Run sheet' => 'Sheet'];
 
 it('puts nothing serious in anyone’s way, by day and by night, wide and narrow', function (int $width, int $height) use ($screens, $views, $short) {
@@ -48,7 +48,7 @@ it('is worked by keyboard throughout', function () {
     $this->seesNot('Views of a roast, in the order of the work');
     $this->press('To the fire');
     $this->sees('Core, coldest point');
-    foreach (['1' => 'Safe minimum', '2' => 'Print for the fireside', '4' => 'Warmed again', '5' => 'What to change next time', '3' => 'Take a reading'] as $key => $words) {
+    foreach (['1' => 'Safe minimum', '2' => 'Have ready', '3' => 'Print for the fireside', '5' => 'Warmed again', '6' => 'What to change next time', '4' => 'Take a reading'] as $key => $words) {
         $this->key((string) $key);
         $this->sees($words);
     }

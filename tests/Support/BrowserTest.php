@@ -196,6 +196,8 @@ abstract class BrowserTest extends TestCase
             throw new \RuntimeException("There is no field “{$label}”.");
         }
 
+        $this->browser->executeScript('document.getElementById(arguments[0]).scrollIntoView({block: "center"})', [$id]);
+
         return $this->browser->findElement(WebDriverBy::id($id));
     }
 }

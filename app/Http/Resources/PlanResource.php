@@ -38,6 +38,8 @@ final class PlanResource extends JsonResource
 
     private const SECTION_FRAMES = 60;
 
+    private const PART_POINTS = 40;
+
     public function __construct(Plan $plan)
     {
         parent::__construct($plan);
@@ -206,6 +208,7 @@ final class PlanResource extends JsonResource
                 'decides' => $part->decides,
                 'from' => $part->part->from,
                 'to' => $part->part->to,
+                'core_c' => array_map(fn (int $i): float => round($part->trace->coreAt(60.0 * $forecast->cookMinutes->likely * $i / self::PART_POINTS), 1), range(0, self::PART_POINTS)),
             ], PartForecast::all($forecast)),
             'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
             'warnings' => array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $forecast->cautions),

@@ -14,7 +14,7 @@ type Props = {
   roast: Roast;
   now: number;
   ticket: (draft: Draft, change: (draft: Draft) => void, reference: Reference, errors: Errors) => ReactNode;
-  answer: (plan: Plan, stale: boolean) => ReactNode;
+  answer: (plan: Plan) => ReactNode;
 };
 
 /** A view of a stored roast that changes its inputs: changes are tried out first and kept when the cook says so. */

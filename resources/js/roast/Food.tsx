@@ -1,4 +1,3 @@
-import clsx from 'clsx';
 import { useState } from 'react';
 import type { FollowedDish, Plan, PlannedDish } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
@@ -16,13 +15,13 @@ import { entryAt } from './acts';
 import { Mixes } from './Mixes';
 
 /** What the plan answers: when it goes on and comes off, how the heat gets in, and who is fed. */
-export function Food({ plan, stale }: { plan: Plan; stale: boolean }) {
+export function Food({ plan }: { plan: Plan }) {
   const [chosen, setChosen] = useState(0);
   const index = Math.min(chosen, plan.dishes.length - 1);
   const dish = plan.dishes[index];
   if (dish === undefined) return null;
   return (
-    <section aria-live="polite" className={clsx('transition-opacity', stale && 'opacity-45')}>
+    <section aria-live="polite">
       {plan.dishes.length > 1 && (
         <div className="mb-3">
           <Segments

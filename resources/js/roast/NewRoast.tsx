@@ -73,7 +73,7 @@ function Writing({ start }: { start: Draft }) {
             locked={false}
           />
         )}
-        answer={(plan, stale) => <Food plan={plan} stale={stale} />}
+        answer={(plan) => <Food plan={plan} />}
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}

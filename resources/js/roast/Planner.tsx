@@ -19,7 +19,7 @@ type Props = {
   saveErrors: Errors;
   ticket: (reference: Reference, errors: Errors) => ReactNode;
   actions: (plan: Plan | null, sound: boolean) => ReactNode;
-  answer: (plan: Plan, stale: boolean) => ReactNode;
+  answer: (plan: Plan) => ReactNode;
   /** on a phone the answer comes first: the roast is known, and looked at more often than changed */
   answerFirst?: boolean;
 };
@@ -44,7 +44,12 @@ export function Planner({ draft, plan, changed, saveErrors, ticket, actions, ans
         {preview.error !== null && !(preview.error instanceof Refused) && (
           <Trouble error={preview.error} retry={() => void preview.refetch()} />
         )}
-        {known === null ? <Loading what="the answer" /> : answer(known, !sound)}
+        {!sound && known !== null && (
+          <p role="status" className="mb-3 border-l-[3px] border-ember pl-3 font-semibold text-ember">
+            Something in the ticket cannot be read: this still answers the figures before.
+          </p>
+        )}
+        {known === null ? <Loading what="the answer" /> : answer(known)}
       </div>
     </div>
   );

@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import type { Plan, PlannedDish, RigReport, Roast } from '../api/types';
 import { AnimalPicture } from '../charts/AnimalPicture';
 import { FramePicture } from '../charts/FramePicture';
+import { PartCurves } from '../charts/PartCurves';
 import { PitPicture } from '../charts/PitPicture';
 import { SpitPicture } from '../charts/SpitPicture';
 import { Answer } from '../ui/Answer';
@@ -11,12 +12,12 @@ import { useUnits } from '../units/units';
 import { useLogging } from './useLogging';
 
 /** Whether it fits, turns and holds; and what has to lie ready. */
-export function RigView({ plan, index, roast, stale, now }: { plan: Plan; index: number; roast: Roast; stale: boolean; now: number }) {
+export function RigView({ plan, index, roast, now }: { plan: Plan; index: number; roast: Roast; now: number }) {
   const dish = plan.dishes[index];
   if (dish === undefined) return null;
   const pieces = roast.file.dishes[index]?.pieces ?? 1;
   return (
-    <section aria-live="polite" className={clsx('transition-opacity', stale && 'opacity-45')}>
+    <section aria-live="polite">
       {dish.rig !== null && (
         <div className="opens">
           {dish.rig.spit !== null && dish.rig.balance !== null && dish.rig.bar !== null && (
@@ -217,6 +218,7 @@ function Parts({ dish }: { dish: PlannedDish }) {
       <h2 className="text-lg">Its parts, in the same heat</h2>
       <p className="text-soft">As they stand when the whole is pulled. The coldest decides; put less fire under the thin ones.</p>
       <AnimalPicture parts={dish.parts} />
+      <PartCurves parts={dish.parts} minutes={dish.cook_minutes.likely} target={dish.target_c} />
       <table className="mt-2 w-full text-left">
         <thead>
           <tr className="label">

@@ -145,7 +145,7 @@ function Inputs({ roast, shown, now }: { roast: Roast; shown: string; now: numbe
         ticket={(draft, change, reference, errors) => (
           <Ticket draft={draft} onChange={change} errors={errors} reference={reference} locked={roast.status !== 'planned'} />
         )}
-        answer={(plan, stale) => <Food plan={plan} stale={stale} />}
+        answer={(plan) => <Food plan={plan} />}
       />
     );
   }
@@ -166,7 +166,7 @@ function Inputs({ roast, shown, now }: { roast: Roast; shown: string; now: numbe
         roast={roast}
         now={now}
         ticket={(draft, change, _reference, errors) => <RigTicket draft={draft} index={index} onChange={change} errors={errors} />}
-        answer={(plan, stale) => <RigView plan={plan} index={index} roast={roast} stale={stale} now={now} />}
+        answer={(plan) => <RigView plan={plan} index={index} roast={roast} now={now} />}
       />
     </>
   );

@@ -158,7 +158,24 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
           errors={errors.mass_kg}
           toShown={format.toMass}
           fromShown={format.fromMass}
-          hint={`${people} eat ${format.mass(least)} to ${format.mass(most)}${pieces > 1 ? ' each' : ''}`}
+          hint={
+            <>
+              For {people}:{' '}
+              {[
+                { kg: least, words: 'modest' },
+                { kg: most, words: 'hungry' },
+              ].map((appetite) => (
+                <button
+                  key={appetite.words}
+                  type="button"
+                  className="mr-3 min-h-8 font-semibold text-ink underline decoration-hair underline-offset-4 hover:decoration-ember"
+                  onClick={() => onChange({ ...dish, mass_kg: Number(appetite.kg.toFixed(2)) })}
+                >
+                  {format.mass(appetite.kg)} {appetite.words}
+                </button>
+              ))}
+            </>
+          }
           onChange={(mass_kg) => onChange({ ...dish, mass_kg })}
         />
         <NumberField

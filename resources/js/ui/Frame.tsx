@@ -21,7 +21,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['H', 'Hearth'],
   ['P', 'Plan a roast'],
   ['O', 'Log'],
-  ['1 – 5', 'Views of a roast, in the order of the work'],
+  ['1 – 6', 'Views of a roast, in the order of the work'],
   ['R', 'Take a reading'],
   ['D', 'Done: the next act'],
   ['B  T  F', 'Basted, turned, fuel added'],
