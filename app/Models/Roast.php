@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float $air_c
  * @property float|null $latitude
  * @property float|null $longitude
+ * @property string|null $dark_at
  * @property array<string, mixed>|null $plan_at_lighting
  * @property string $debrief_note
  * @property string|null $demo_key
@@ -35,7 +36,7 @@ final class Roast extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'plan_at_lighting', 'debrief_note', 'demo_key'];
+    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'plan_at_lighting', 'debrief_note', 'demo_key'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

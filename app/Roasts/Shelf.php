@@ -33,6 +33,7 @@ final class Shelf
             'people' => $stored->people,
             'air_c' => $stored->air_c,
             ...($stored->latitude === null ? [] : ['latitude' => $stored->latitude, 'longitude' => $stored->longitude]),
+            ...($stored->dark_at === null ? [] : ['dark_at' => $stored->dark_at]),
             'dishes' => array_values($stored->dishes->map(self::dish(...))->all()),
         ];
     }
@@ -51,6 +52,7 @@ final class Shelf
                 'air_c' => $roast->airC,
                 'latitude' => $roast->place?->latitude,
                 'longitude' => $roast->place?->longitude,
+                'dark_at' => $roast->darkAt,
                 'demo_key' => null,
             ])->save();
             $stored->dishes()->delete();

@@ -8,18 +8,20 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 
 require __DIR__.'/../../vendor/autoload.php';
 
-/** name => path ({status} stands for the id of the first roast of that status), width, height, script to run first */
+/** name => path (a name in braces stands for the id of that roast), width, height, script to run first */
 const SHOTS = [
     'door' => ['/', 1280, 800, ''],
     'hearth' => ['/', 1280, 800, ''],
     'plan' => ['/roasts/new', 1280, 800, ''],
-    'food' => ['/roasts/{planned}/food', 1280, 800, ''],
-    'run-sheet' => ['/roasts/{planned}/sheet', 1280, 800, ''],
-    'live' => ['/roasts/{cooking}/live', 1280, 800, ''],
-    'live-night' => ['/roasts/{cooking}/live', 390, 844, 'document.documentElement.dataset.theme = "night"'],
-    'reading' => ['/roasts/{cooking}/live', 390, 844, '[...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("Take a reading")).click()'],
-    'table' => ['/roasts/{cooking}/table', 1280, 800, ''],
-    'debrief' => ['/roasts/{done}/debrief', 1280, 800, ''],
+    'food' => ['/roasts/{Sunday on the lock island}/food', 1280, 800, ''],
+    'rig' => ['/roasts/{Sunday on the lock island}/rig', 1280, 800, ''],
+    'pit' => ['/roasts/{Pot under the willow}/rig', 1280, 800, ''],
+    'run-sheet' => ['/roasts/{Sunday on the lock island}/sheet', 1280, 800, ''],
+    'live' => ['/roasts/{Autumn supper at the old weir}/live', 1280, 800, ''],
+    'live-night' => ['/roasts/{Autumn supper at the old weir}/live', 390, 844, 'document.documentElement.dataset.theme = "night"'],
+    'reading' => ['/roasts/{Autumn supper at the old weir}/live', 390, 844, '[...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("Take a reading")).click()'],
+    'table' => ['/roasts/{Autumn supper at the old weir}/table', 1280, 800, ''],
+    'debrief' => ['/roasts/{Regatta committee dinner}/debrief', 1280, 800, ''],
     'log' => ['/log', 1280, 800, ''],
 ];
 
@@ -41,11 +43,11 @@ foreach (SHOTS as $name => [$path, $width, $height, $script]) {
     $browser->takeScreenshot(__DIR__."/../../docs/screenshots/$name.png");
     echo "$name\n";
     if ($name === 'door') {
-        $statuses = $browser->executeAsyncScript('const done = arguments[0]; (async () => { const headers = {Accept: "application/json"};'.
+        $roasts = $browser->executeAsyncScript('const done = arguments[0]; (async () => { const headers = {Accept: "application/json"};'.
             'const me = await (await fetch("/api/me", {headers})).json(); await fetch("/api/demo", {method: "POST", headers: {...headers, "X-CSRF-TOKEN": me.csrf}});'.
-            'done((await (await fetch("/api/roasts", {headers})).json()).map((roast) => [roast.status, roast.id])); })();');
-        foreach (array_reverse($statuses) as [$status, $id]) {
-            $ids['{'.$status.'}'] = $id;
+            'done((await (await fetch("/api/roasts", {headers})).json()).map((roast) => [roast.name, roast.id])); })();');
+        foreach ($roasts as [$title, $id]) {
+            $ids['{'.$title.'}'] = $id;
         }
     }
 }

@@ -31,9 +31,9 @@ final class Kit
         $items[] = new KitItem('gloves', 'Gloves and long tongs', 'for the pull', $pull);
         $items[] = new KitItem('board', 'A clean board and knife', 'not the ones the raw meat lay on', $pull);
         $items[] = new KitItem('foil', 'Foil', 'loosely over the rest', $pull);
-        $sunset = $plan->roast->place?->sunset($plan->roast->serveAt);
-        if ($sunset !== null && $sunset < $plan->roast->serveAt) {
-            $items[] = new KitItem('headlamp', 'Headlamp', 'the sun sets at '.$sunset->format('H:i').', before the table', $sunset);
+        $dark = $plan->roast->dark();
+        if ($dark !== null && $dark < $plan->roast->serveAt) {
+            $items[] = new KitItem('headlamp', 'Headlamp', ($plan->roast->darkAt === null ? 'the sun sets at ' : 'it is dark at ').$dark->format('H:i').', before the table', $dark);
         }
 
         return self::once($items);

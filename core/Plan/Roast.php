@@ -18,6 +18,19 @@ final readonly class Roast
         public float $airC,
         public array $dishes,
         public ?Place $place = null,
+        public ?string $darkAt = null,
     ) {
+    }
+
+    /** When it gets dark on the day of the table: the hour that the cook named, else sunset where the table stands; null when neither is known. */
+    public function dark(): ?\DateTimeImmutable
+    {
+        if ($this->darkAt !== null) {
+            [$hour, $minute] = array_map(intval(...), explode(':', $this->darkAt));
+
+            return $this->serveAt->setTime($hour, $minute);
+        }
+
+        return $this->place?->sunset($this->serveAt);
     }
 }

@@ -59,7 +59,7 @@ final class RoastFile
     public static function read(mixed $data, ?\DateTimeImmutable $now = null): Roast
     {
         $fields = Fields::of($data);
-        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'latitude', 'longitude', 'dishes');
+        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'dishes');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
         }
@@ -79,12 +79,16 @@ final class RoastFile
         if (($latitude === null) !== ($longitude === null)) {
             $fields->refuse($latitude === null ? 'latitude' : 'longitude', 'A place takes both latitude and longitude.');
         }
+        $darkAt = $fields->text('dark_at', 'hour of dark', 5, '');
+        if ($darkAt !== '' && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $darkAt) !== 1) {
+            $fields->refuse('dark_at', 'The hour of dark must be a time such as 19:30.');
+        }
         $dishes = array_map(self::dish(...), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
         $fields->orThrow();
         $dishes = array_values(array_filter($dishes));
         assert($serveAt !== null && $dishes !== []);
 
-        return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude));
+        return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude), $darkAt === '' ? null : $darkAt);
     }
 
     /** @return array<string, mixed> what `read` reads, complete */
@@ -98,6 +102,7 @@ final class RoastFile
             'people' => $roast->people,
             'air_c' => $roast->airC,
             ...($roast->place === null ? [] : ['latitude' => $roast->place->latitude, 'longitude' => $roast->place->longitude]),
+            ...($roast->darkAt === null ? [] : ['dark_at' => $roast->darkAt]),
             'dishes' => array_map(fn (Dish $dish): array => array_filter([
                 'name' => $dish->name,
                 'cut' => $dish->cut->id,

@@ -17,12 +17,13 @@ return new class extends Migration
         Schema::table('roasts', function (Blueprint $table): void {
             $table->double('latitude')->nullable();
             $table->double('longitude')->nullable();
+            $table->string('dark_at', 5)->nullable()->comment('hour that the cook named; else sunset counts');
         });
     }
 
     public function down(): void
     {
         Schema::table('dishes', fn (Blueprint $table) => $table->dropColumn(['preparations', 'rig']));
-        Schema::table('roasts', fn (Blueprint $table) => $table->dropColumn(['latitude', 'longitude']));
+        Schema::table('roasts', fn (Blueprint $table) => $table->dropColumn(['latitude', 'longitude', 'dark_at']));
     }
 };

@@ -73,3 +73,10 @@ it('digs, burns wood down and lays coals before the pot goes in', function () {
         ->and($at['d0.on'] - $at['d0.coals'])->toBe(600)
         ->and(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))->toHaveCount(1);
 });
+
+it('takes an hour of dark that the cook names before the sunset', function () {
+    $roast = Samples::roast([], ['latitude' => 51.6, 'longitude' => -1.1, 'dark_at' => '17:10']);
+    expect($roast->dark()?->format('H:i'))->toBe('17:10')->and(RoastFile::write($roast)['dark_at'])->toBe('17:10')
+        ->and(kit([], ['dark_at' => '17:10']))->toHaveKey('headlamp')->and(kit([], ['dark_at' => '21:40']))->not->toHaveKey('headlamp');
+    expect(fn () => Samples::roast([], ['dark_at' => '25:00']))->toThrow(InvalidInput::class);
+});

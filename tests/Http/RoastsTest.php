@@ -115,10 +115,17 @@ it('answers every kind of nonsense at its field', function (string $path, array 
     'hour far off' => ['serve_at', [], ['serve_at' => '2099-01-01T12:00:00Z']],
     'too many' => ['people', [], ['people' => 501]],
     'unknown key' => ['surprise', [], ['surprise' => true]],
+    'a place half given' => ['longitude', [], ['latitude' => 51.0]],
+    'an hour of no day' => ['dark_at', [], ['dark_at' => '26:10']],
+    'a preparation that does not suit' => ['dishes.0.preparations.0', ['preparations' => ['stuff']]],
+    'a rig that is text' => ['dishes.0.rig', ['rig' => 'spit']],
+    'a spit of no room' => ['dishes.0.rig.room_cm', ['rig' => ['kind' => 'spit', 'room_cm' => -4]]],
+    'a pot like a bath' => ['dishes.0.rig.pot_cm', ['rig' => ['kind' => 'pot', 'pot_cm' => 150]]],
+    'a frame that lies down' => ['dishes.0.rig.lean_deg', ['rig' => ['kind' => 'frame', 'lean_deg' => 90]]],
 ]);
 
 it('imports what it exports, without loss', function () {
-    $roast = $this->roast(['girth_cm' => 40.5, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 45, 'chores' => [['do' => 'spray', 'every_minutes' => 30, 'from_minutes' => 60]]], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 6]]], ['name' => 'Über den Fluß']);
+    $roast = $this->roast(['girth_cm' => 40.5, 'preparations' => ['dry_brine', 'truss'], 'rig' => ['kind' => 'frame', 'frame_cm' => 190, 'length_cm' => 40, 'width_cm' => 20, 'depth_cm' => 12], 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 45, 'chores' => [['do' => 'spray', 'every_minutes' => 30, 'from_minutes' => 60]]], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 6]]], ['name' => 'Über den Fluß', 'latitude' => 51.6, 'longitude' => -1.1, 'dark_at' => '19:40']);
     $file = $this->get("/api/roasts/{$roast->id}/file")->assertOk()->assertHeader('Content-Type', 'application/json')->content();
     $again = $this->call('POST', '/api/roasts/import', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $file)->assertCreated();
     expect($this->get('/api/roasts/'.$again->json('id').'/file')->content())->toBe($file)->and(Contract::breaches($file, 'RoastFile'))->toBe([]);

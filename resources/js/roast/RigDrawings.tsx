@@ -50,3 +50,38 @@ export function RollTestDrawing() {
     </svg>
   );
 }
+
+export function TapeDrawing() {
+  return (
+    <svg viewBox="0 0 280 96" className="w-full" role="img" aria-label="Measure the tied joint: its length, its width, and its depth">
+      <path d="M 30 52 C 30 28 70 22 110 24 S 170 34 170 52 S 140 76 100 76 S 30 74 30 52 z" {...line} fill="var(--raised)" />
+      <path d="M 66 26 q 8 24 0 48 M 100 24 q 8 26 0 52 M 134 28 q 8 22 0 44" {...line} strokeWidth="1.25" />
+      <path d="M 30 90 H 170 M 30 85 v 10 M 170 85 v 10" {...line} stroke="var(--water)" />
+      <text x="100" y="14" textAnchor="middle" fontSize="12" fill="var(--water)" fontWeight="650">
+        long, end to end
+      </text>
+      <ellipse cx="232" cy="50" rx="34" ry="25" {...line} fill="var(--raised)" />
+      <path d="M 198 84 H 266 M 198 79 v 10 M 266 79 v 10" {...line} stroke="var(--water)" />
+      <path d="M 190 25 V 75 M 185 25 h 10 M 185 75 h 10" {...line} stroke="var(--water)" />
+      <text x="232" y="54" textAnchor="middle" fontSize="12" fill="var(--soft)" fontWeight="650">
+        wide, deep
+      </text>
+    </svg>
+  );
+}
+
+export function PotDrawing() {
+  return (
+    <svg viewBox="0 0 280 92" className="w-full" role="img" aria-label="Measure the pot inside: across its rim, and from rim to bottom">
+      <path d="M 80 22 V 70 q 0 8 8 8 h 104 q 8 0 8 -8 V 22" {...line} strokeWidth="3" />
+      <path d="M 84 14 H 196 M 84 9 v 10 M 196 9 v 10" {...line} stroke="var(--water)" />
+      <path d="M 222 22 V 78 M 217 22 h 10 M 217 78 h 10" {...line} stroke="var(--water)" />
+      <text x="140" y="52" textAnchor="middle" fontSize="12" fill="var(--water)" fontWeight="650">
+        across, inside
+      </text>
+      <text x="232" y="54" fontSize="12" fill="var(--water)" fontWeight="650">
+        deep
+      </text>
+    </svg>
+  );
+}

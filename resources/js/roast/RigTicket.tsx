@@ -3,7 +3,7 @@ import { NumberField } from '../ui/NumberField';
 import { Choice } from '../ui/Choice';
 import { Segments } from '../ui/Segments';
 import { useUnits } from '../units/units';
-import { RollTestDrawing, RoomDrawing } from './RigDrawings';
+import { PotDrawing, RollTestDrawing, RoomDrawing, TapeDrawing } from './RigDrawings';
 import type { Draft, DraftDish, DraftRig } from './draft';
 import type { Errors } from './Planner';
 
@@ -174,6 +174,7 @@ function PotFields({ rig, setRig, of }: FieldsProps) {
   return (
     <fieldset className="opens grid gap-3">
       <legend className="sr-only">Pot</legend>
+      <PotDrawing />
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Pot, across"
@@ -264,6 +265,7 @@ function SizeFields({ rig, setRig, of }: FieldsProps) {
     <fieldset className="opens grid gap-3">
       <legend className="sr-only">The joint by tape</legend>
       <h2 className="text-lg">The joint by tape</h2>
+      <TapeDrawing />
       <p className="text-soft">Tied as it will cook. All three, or none and the mass decides.</p>
       <div className="grid grid-cols-2 gap-3">
         {side('length_cm', 'Long')}

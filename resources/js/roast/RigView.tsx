@@ -75,7 +75,11 @@ function SpitAnswers({
           {format.length(spit.off_cm)}
         </Answer>
         {balance.counter_kg >= 0.02 && (
-          <Answer label="Counterweight" tone="water" remark={`${format.length(balance.counter_arm_cm)} out, at ${balance.counter_deg}°`}>
+          <Answer
+            label="Counterweight"
+            tone="water"
+            remark={`${format.length(balance.counter_arm_cm)} out, at ${balance.counter_deg}°; or move the skewer ${format.length(spit.off_cm)} to the heavy side`}
+          >
             {format.mass(balance.counter_kg)}
           </Answer>
         )}

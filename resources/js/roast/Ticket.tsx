@@ -70,9 +70,9 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           )}
         </Field>
       </div>
-      <Disclosure defaultOpen={draft.latitude !== undefined}>
+      <Disclosure defaultOpen={draft.latitude !== undefined || draft.dark_at !== undefined}>
         <DisclosureButton className="-mt-3 flex min-h-11 items-center gap-2 font-semibold">
-          Where, for the hour of sunset <Caret />
+          When it gets dark <Caret />
         </DisclosureButton>
         <DisclosurePanel className="grid grid-cols-2 gap-3">
           <NumberField
@@ -91,6 +91,19 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
             errors={errors.longitude}
             onChange={(longitude) => onChange({ ...draft, longitude })}
           />
+          <div className="col-span-2">
+            <Field label="Or name the hour" errors={errors.dark_at} hint="a headlamp joins the kit when dark comes before the table">
+              {(control) => (
+                <input
+                  {...control}
+                  type="time"
+                  className="field"
+                  value={draft.dark_at ?? ''}
+                  onChange={(event) => onChange({ ...draft, dark_at: event.target.value === '' ? undefined : event.target.value })}
+                />
+              )}
+            </Field>
+          </div>
         </DisclosurePanel>
       </Disclosure>
       {draft.dishes.map((dish, i) => (

@@ -37,6 +37,7 @@ export type Draft = {
   air_c?: Typed;
   latitude?: Typed;
   longitude?: Typed;
+  dark_at?: string;
   dishes: DraftDish[];
 };
 
