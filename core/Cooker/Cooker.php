@@ -6,13 +6,12 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Surroundings;
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 
 /** A kind of cooker: from its set temperature to what a joint's surface meets inside. Rows: data/cookers.json. */
 final readonly class Cooker
 {
-    private const ZERO_C_IN_K = 273.15;
-
     /** Share of the way back to the setting that the recovery time stands for. */
     public const RECOVERED = 0.95;
 
@@ -66,8 +65,8 @@ final readonly class Cooker
     public function surroundings(float $setC, float $outsideC, Shape $joint): Surroundings
     {
         $air = $outsideC + $this->airShare * ($setC - $outsideC);
-        $seen = ($this->exposure * ($setC + self::ZERO_C_IN_K) ** 4 + (1.0 - $this->exposure) * ($outsideC + self::ZERO_C_IN_K) ** 4) ** 0.25 - self::ZERO_C_IN_K;
-        $flux = $this->fluxWm2 * (($setC + self::ZERO_C_IN_K) / ($this->defaultC + self::ZERO_C_IN_K)) ** 4;
+        $seen = ($this->exposure * ($setC + Nature::ZERO_C_IN_K) ** 4 + (1.0 - $this->exposure) * ($outsideC + Nature::ZERO_C_IN_K) ** 4) ** 0.25 - Nature::ZERO_C_IN_K;
+        $flux = $this->fluxWm2 * (($setC + Nature::ZERO_C_IN_K) / ($this->defaultC + Nature::ZERO_C_IN_K)) ** 4;
 
         $convection = $this->convectionWm2K * (self::STATED_AT_M / $joint->halfThicknessM) ** self::CONVECTION_BY_SIZE;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Fire;
 
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 
 /**
@@ -15,10 +16,6 @@ final class HandTest
 {
     /** seconds => kW/m² */
     private const ROWS = [2 => 19.87, 4 => 11.67, 6 => 9.46, 9 => 6.94, 16 => 4.73, 30 => 2.90, 40 => 2.33, 60 => 1.74];
-
-    private const STEFAN_BOLTZMANN = 5.670374e-8;
-
-    private const ZERO_C_IN_K = 273.15;
 
     /**
      * @param  float  $seconds  2 to 60
@@ -48,6 +45,6 @@ final class HandTest
     /** Temperature of a black wall that fills the palm's view and gives the same flux, °C. */
     public static function wallC(float $seconds): float
     {
-        return (self::fluxWm2($seconds) / self::STEFAN_BOLTZMANN) ** 0.25 - self::ZERO_C_IN_K;
+        return (self::fluxWm2($seconds) / Nature::STEFAN_BOLTZMANN) ** 0.25 - Nature::ZERO_C_IN_K;
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Diatherm\Food;
 
+use Diatherm\Measure\Nature;
+
 /** How long a frozen joint takes to thaw. Source: USDA FSIS, The Big Thaw. */
 final class Thawing
 {
     /** In the refrigerator 24 hours thaw four to five pounds. */
     private const FRIDGE_KG_PER_DAY = [1.814, 2.268];
-
-    private const POUND_KG = 0.45359237;
 
     private const WATER_HOURS_PER_POUND = 0.5;
 
@@ -25,7 +25,7 @@ final class Thawing
     /** @return array{float, float, float} hours: least, best, most, all alike, since it is cooked at once */
     public static function coldWaterHours(float $massKg): array
     {
-        $hours = self::WATER_HOURS_PER_POUND * $massKg / self::POUND_KG;
+        $hours = self::WATER_HOURS_PER_POUND * $massKg / Nature::POUND_KG;
 
         return [$hours, $hours, $hours];
     }

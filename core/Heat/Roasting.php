@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Heat;
 
 use Diatherm\Food\Shape;
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 
 /**
@@ -18,11 +19,6 @@ use Diatherm\Measure\OutOfRange;
  */
 final class Roasting
 {
-    /** W/(m²·K⁴). Source: CODATA 2018. */
-    private const STEFAN_BOLTZMANN = 5.670374e-8;
-
-    private const ZERO_C_IN_K = 273.15;
-
     /** Convective to evaporative transfer, K/Pa. Source: Lewis relation for air and water vapour, as in the psychrometric literature. */
     private const LEWIS_K_PA = 0.015;
 
@@ -133,13 +129,13 @@ final class Roasting
         $volumes = $this->volumes;
         $links = $this->links;
         $area = $this->surfaceArea;
-        $sigma = self::STEFAN_BOLTZMANN;
+        $sigma = Nature::STEFAN_BOLTZMANN;
         $ended = 0.0;
         $t = $this->cellsC;
         $before = $t;
         $alpha = $beta = array_fill(0, $cells, 0.0);
         [$magnusPa, $magnusFactor, $magnusOffset] = [Vapour::MAGNUS_PA, Vapour::MAGNUS_FACTOR, Vapour::MAGNUS_OFFSET_C];
-        [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->longestStepS, self::ZERO_C_IN_K];
+        [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->longestStepS, Nature::ZERO_C_IN_K];
         $ts = $this->surfaceC;
         if ($this->cellsC[0] >= $untilCoreC) {
             return true;

@@ -171,7 +171,7 @@ final class Fields
 
             return null;
         }
-        if (! is_string($value) || preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/', $value) !== 1) {
+        if (! is_string($value) || preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', $value) !== 1) {
             $this->refuse($key, "The $what must be a date and time with its offset, such as 2026-10-03T18:45:00+02:00.");
 
             return null;

@@ -80,7 +80,7 @@ final class RoastFile
             $fields->refuse($latitude === null ? 'latitude' : 'longitude', 'A place takes both latitude and longitude.');
         }
         $darkAt = $fields->text('dark_at', 'hour of dark', 5, '');
-        if ($darkAt !== '' && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $darkAt) !== 1) {
+        if ($darkAt !== '' && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $darkAt) !== 1) {
             $fields->refuse('dark_at', 'The hour of dark must be a time such as 19:30.');
         }
         $dishes = array_map(self::dish(...), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
 
@@ -28,15 +29,13 @@ final readonly class WeightRule
             return null;
         }
         $table = Table::named('weight-rules');
-        /** @var float $pound */
-        $pound = $table['pound_kg'];
         /** @var list<array{cookers: list<string>, cuts?: list<string>, kinds?: list<string>, least_c?: int, most_c?: int, tastes_most_c?: int,
          *   per_lb?: array{int, int}, fixed?: array{int, int}, table?: list<array{int, int, int}>, first_look_per_lb?: int,
          *   words: string, fails: string, mark: string, citation?: string}> $rules
          */
         $rules = $table['rules'];
         $stage = $dish->stages[0];
-        $pounds = $dish->massKg / $pound;
+        $pounds = $dish->massKg / Nature::POUND_KG;
         foreach ($rules as $rule) {
             $fits = in_array($stage->cooker->id, $rule['cookers'], true)
                 && (! isset($rule['cuts']) || in_array($dish->cut->id, $rule['cuts'], true))

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Rig;
 
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 
 /**
@@ -12,9 +13,6 @@ use Diatherm\Measure\OutOfRange;
  */
 final readonly class Balance
 {
-    /** Standard gravity, m/s². Source: NIST SP 811, appendix B. */
-    private const GRAVITY = 9.80665;
-
     /**
      * Heat that the side facing a narrow fire takes when the turning stops, over the mean of a turn: a cylinder sees
      * such a fire with 1/π of its round, so standing still that side gets π times as much. Worked by hand.
@@ -55,13 +53,13 @@ final readonly class Balance
         }
         $moment = $testKg * $testArmM;
 
-        return new self($massKg, $moment / $massKg, self::GRAVITY * $moment, $motorNm, ((int) round($heavyDeg) + 180) % 360, $moment);
+        return new self($massKg, $moment / $massKg, Nature::GRAVITY * $moment, $motorNm, ((int) round($heavyDeg) + 180) % 360, $moment);
     }
 
     /** Rating of a motor that is sold by a load on an arm, N·m. */
     public static function ratingNm(float $loadKg, float $armM): float
     {
-        return self::GRAVITY * $loadKg * $armM;
+        return Nature::GRAVITY * $loadKg * $armM;
     }
 
     /** Share of the motor's rating that it asks for; null when the rating is not known. */

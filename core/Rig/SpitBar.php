@@ -6,6 +6,7 @@ namespace Diatherm\Rig;
 
 use Diatherm\Measure\Bisection;
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
@@ -17,8 +18,6 @@ use Diatherm\Measure\Table;
  */
 final readonly class SpitBar
 {
-    private const GRAVITY = 9.80665;
-
     private const STEEL_KG_M3 = 7900.0;
 
     /** Sag that still turns evenly, share of the span; stress that still forgives, share of the yield. Common practice. */
@@ -123,6 +122,6 @@ final readonly class SpitBar
     /** Load and own weight along the span, N/m. */
     private function weightNM(float $loadKg): float
     {
-        return self::GRAVITY * ($loadKg / $this->spanM + self::STEEL_KG_M3 * $this->areaM2());
+        return Nature::GRAVITY * ($loadKg / $this->spanM + self::STEEL_KG_M3 * $this->areaM2());
     }
 }

@@ -18,7 +18,7 @@ final class EventRequest extends LogRequest
         return $this->common(dish: in_array($this->input('kind'), self::OF_A_DISH, true)) + [
             'kind' => ['required', 'string', Rule::in(array_keys(Event::KINDS))],
             'stage' => ['required_if:kind,stage', 'nullable', 'integer', 'min:1', 'max:7'],
-            'entry' => ['required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.]+$/'],
+            'entry' => ['required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.]+$/D'],
             'minutes' => ['nullable', 'numeric', 'between:0.1,60'],
             'note' => ['required_if:kind,note', 'nullable', 'string', 'max:500'],
         ];

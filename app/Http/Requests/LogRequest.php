@@ -21,7 +21,7 @@ abstract class LogRequest extends FormRequest
             'id' => ['required', 'uuid'],
             'dish' => [$dish ? 'required' : 'nullable', 'integer', 'min:0', 'max:'.($this->stored()->dishes()->count() - 1)],
             'at' => [
-                'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/', 'date',
+                'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', 'date',
                 'before_or_equal:'.CarbonImmutable::now()->addMinutes(self::CLOCK_SLACK_MINUTES)->toAtomString(),
                 'after:'.CarbonImmutable::now()->subDays(30)->toAtomString(),
             ],

@@ -5,13 +5,13 @@ import { HeatSection } from '../charts/HeatSection';
 import { Plates } from '../charts/Plates';
 import { PreparationStrip } from '../charts/PreparationStrip';
 import { Answer } from '../ui/Answer';
-import { Segments } from '../ui/Segments';
 import { useNow } from '../ui/useNow';
 import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
 import { at, clock, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt } from './acts';
+import { DishSwitch } from './DishSwitch';
 import { Mixes } from './Mixes';
 
 /** What the plan answers: when it goes on and comes off, how the heat gets in, and who is fed. */
@@ -22,16 +22,7 @@ export function Food({ plan }: { plan: Plan }) {
   if (dish === undefined) return null;
   return (
     <section aria-live="polite">
-      {plan.dishes.length > 1 && (
-        <div className="mb-3">
-          <Segments
-            label="Dish"
-            value={String(index)}
-            options={plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))}
-            onChange={(id) => setChosen(Number(id))}
-          />
-        </div>
-      )}
+      <DishSwitch dishes={plan.dishes} index={index} onChange={setChosen} />
       <DishAnswers plan={plan} dish={dish} index={index} />
     </section>
   );

@@ -5,7 +5,6 @@ import type { EventKind, FollowedDish, Reading, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { HeatSection } from '../charts/HeatSection';
 import { Answer } from '../ui/Answer';
-import { Segments } from '../ui/Segments';
 import { Sheet } from '../ui/Sheet';
 import { Why } from '../ui/Why';
 import { useKeys } from '../ui/useKeys';
@@ -14,6 +13,7 @@ import { Prose } from '../units/Prose';
 import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
 import { choreFor, entryAt, eventFor, mainDish, toDo } from './acts';
+import { DishSwitch } from './DishSwitch';
 import { Keypad } from './Keypad';
 import { logged, useLogging } from './useLogging';
 
@@ -68,21 +68,12 @@ export function Live({ roast }: { roast: Roast }) {
 
   return (
     <>
-      {roast.plan.dishes.length > 1 && (
-        <div className="mb-3">
-          <Segments
-            label="Dish"
-            value={String(index)}
-            options={roast.plan.dishes.map((one, i) => ({
-              id: String(i),
-              name: one.name,
-              note: <DishNote dish={one} roast={roast} index={i} />,
-            }))}
-            inline
-            onChange={(id) => setChosen(Number(id))}
-          />
-        </div>
-      )}
+      <DishSwitch
+        dishes={roast.plan.dishes}
+        index={index}
+        onChange={setChosen}
+        note={(i) => <DishNote dish={roast.plan.dishes[i]} roast={roast} index={i} />}
+      />
       <div className="live-grid grid gap-x-7 gap-y-5">
         <section className="opens [grid-area:next]" aria-label="What to do">
           {next === undefined ? (
@@ -185,8 +176,9 @@ export function Live({ roast }: { roast: Roast }) {
   );
 }
 
-function DishNote({ dish, roast, index }: { dish: FollowedDish; roast: Roast; index: number }) {
+function DishNote({ dish, roast, index }: { dish: FollowedDish | undefined; roast: Roast; index: number }) {
   const format = useUnits();
+  if (dish === undefined) return null;
   if (dish.status === 'carved') return 'carved';
   if (dish.live !== null) return `${format.degrees(dish.live.core_now_c.likely)} in the core`;
   const on = entryAt(roast.plan, index, 'on');

@@ -6,12 +6,12 @@ import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
-import { Segments } from '../ui/Segments';
 import { Loading, Trouble } from '../ui/States';
 import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
 import { clock, day } from '../units/time';
 import { titleOf } from './acts';
+import { DishSwitch } from './DishSwitch';
 import { Debrief } from './Debrief';
 import { Editing } from './Editing';
 import { Food } from './Food';
@@ -151,16 +151,7 @@ function Inputs({ roast, shown, now }: { roast: Roast; shown: string; now: numbe
   }
   return (
     <>
-      {roast.plan.dishes.length > 1 && (
-        <div className="mt-3">
-          <Segments
-            label="Dish"
-            value={String(index)}
-            options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))}
-            onChange={(id) => setChosen(Number(id))}
-          />
-        </div>
-      )}
+      <DishSwitch dishes={roast.plan.dishes} index={index} onChange={setChosen} />
       <Editing
         key="rig"
         roast={roast}

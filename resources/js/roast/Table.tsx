@@ -3,13 +3,13 @@ import { useReference } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { Answer } from '../ui/Answer';
-import { Segments } from '../ui/Segments';
 import { useNow } from '../ui/useNow';
 import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
 import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt, mainDish } from './acts';
+import { DishSwitch } from './DishSwitch';
 import { useLogging } from './useLogging';
 
 /** After the pull: the rest, the carving, and how long it may be kept. */
@@ -20,16 +20,7 @@ export function Table({ roast }: { roast: Roast }) {
   if (dish === undefined) return null;
   return (
     <>
-      {roast.plan.dishes.length > 1 && (
-        <div className="mb-3">
-          <Segments
-            label="Dish"
-            value={String(index)}
-            options={roast.plan.dishes.map((one, i) => ({ id: String(i), name: one.name }))}
-            onChange={(id) => setChosen(Number(id))}
-          />
-        </div>
-      )}
+      <DishSwitch dishes={roast.plan.dishes} index={index} onChange={setChosen} />
       <Resting roast={roast} dish={dish} index={index} />
     </>
   );

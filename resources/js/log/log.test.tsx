@@ -1,0 +1,92 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Refused } from '../api/client';
+import { aRoast, show } from '../testing';
+import { Hearth } from '../hearth/Hearth';
+import { Log } from './Log';
+import { againstPlan, minutesTaken } from './past';
+
+const call = vi.hoisted(() => vi.fn());
+vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+
+const done = () =>
+  aRoast(
+    { id: 'past', name: 'Regatta dinner', status: 'done', note: 'More coals.' },
+    { on_at: '2031-09-20T16:00:00Z', pulled_at: '2031-09-20T17:40:00Z', carved_at: '2031-09-20T18:00:00Z', status: 'carved' },
+  );
+const answers = (roasts: unknown[]) =>
+  call.mockImplementation((_method: string, path: string) =>
+    Promise.resolve(
+      path === '/api/roasts' ? roasts : { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg' }, demo: true, csrf: 'x' },
+    ),
+  );
+
+beforeEach(() => {
+  localStorage.clear();
+  call.mockReset();
+});
+
+describe('log', () => {
+  it('tells what each dish took against its plan, and the note', async () => {
+    answers([done()]);
+    show(<Log />);
+    expect(await screen.findByText('Regatta dinner')).toBeInTheDocument();
+    expect(screen.getByText('1 h 40')).toBeInTheDocument();
+    expect(screen.getByText('22 min longer')).toBeInTheDocument();
+    expect(screen.getByText('More coals.')).toBeInTheDocument();
+  });
+
+  it('says so where there is nothing yet', async () => {
+    answers([]);
+    show(<Log />);
+    expect(await screen.findByText(/No roast has been finished yet/)).toBeInTheDocument();
+  });
+
+  it('names what is wrong with a file and takes nothing from it', async () => {
+    answers([]);
+    const { container } = show(<Log />);
+    await screen.findByText(/No roast has been finished yet/);
+    // The simulated page has files without contents to read.
+    const file = Object.assign(new File(['{}'], 'roast.json', { type: 'application/json' }), { text: () => Promise.resolve('{}') });
+    call.mockRejectedValue(new Refused('no', { 'dishes.0.mass_kg': ['The mass must be a number.'] }));
+    await userEvent.upload(container.querySelector('input[type=file]') as HTMLInputElement, file);
+    expect(await screen.findByRole('alert')).toHaveTextContent('dishes.0.mass_kg: The mass must be a number.');
+  });
+
+  it('offers another try when the kitchen cannot be reached', async () => {
+    call.mockRejectedValue(new Error('The kitchen cannot be reached.'));
+    show(<Log />);
+    expect(await screen.findByText('The kitchen cannot be reached.')).toBeInTheDocument();
+    answers([done()]);
+    await userEvent.click(screen.getByRole('button', { name: 'Try again' }));
+    expect(await screen.findByText('Regatta dinner')).toBeInTheDocument();
+  });
+});
+
+describe('past', () => {
+  it('compares with the plan only what was cooked', () => {
+    const [dish] = done().plan.dishes;
+    if (dish === undefined) throw new Error('no dish');
+    expect(minutesTaken(dish)).toBe(100);
+    expect(againstPlan({ ...dish, pulled_at: '2031-09-20T17:20:00Z' })).toBe('as planned');
+    expect(againstPlan({ ...dish, pulled_at: null })).toBe('not cooked');
+  });
+});
+
+describe('hearth', () => {
+  it('puts what is on the fire and its next act first', async () => {
+    answers([aRoast({ status: 'cooking' }, { status: 'on' }), done()]);
+    show(<Hearth />);
+    expect(await screen.findByText('Light the chimney')).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'To the fire' })).toHaveAttribute('href', '/roasts/roast/live');
+    expect(screen.getByText('Regatta dinner')).toBeInTheDocument();
+  });
+
+  it('leads a newcomer to the first plan', async () => {
+    answers([]);
+    show(<Hearth />);
+    expect(await screen.findByText('Nothing is on the fire.')).toBeInTheDocument();
+    await waitFor(() => expect(screen.getAllByRole('link', { name: 'Plan a roast' }).length).toBeGreaterThan(0));
+  });
+});

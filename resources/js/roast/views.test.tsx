@@ -1,0 +1,313 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { NewEvent, RigReport } from '../api/types';
+import { aRoast, duck, entry, reference, show } from '../testing';
+import { choreFor, mainDish, titleOf, toDo } from './acts';
+import { newDish, type Draft } from './draft';
+import { RigTicket } from './RigTicket';
+import { RigView } from './RigView';
+import { RunSheet } from './RunSheet';
+import { Ticket } from './Ticket';
+import { TooLate } from './TooLate';
+import { logged } from './useLogging';
+
+const call = vi.hoisted(() => vi.fn());
+vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+
+beforeEach(() => {
+  localStorage.clear();
+  call.mockReset();
+  call.mockResolvedValue(aRoast());
+});
+
+function Writing({ start, onChange, errors = {} }: { start: Draft; onChange?: (draft: Draft) => void; errors?: Record<string, string[]> }) {
+  const [draft, setDraft] = useState(start);
+  return (
+    <Ticket
+      draft={draft}
+      onChange={(next) => {
+        setDraft(next);
+        onChange?.(next);
+      }}
+      errors={errors}
+      reference={reference}
+      locked={false}
+    />
+  );
+}
+
+const draft = (): Draft => ({ serve_at: '2031-10-04T18:45:00+00:00', people: 6, air_c: 12, dishes: [newDish(duck)] });
+
+describe('ticket', () => {
+  it('offers the mass that feeds the table, and takes it', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('button', { name: '4.1 kg hungry' }));
+    expect(seen.at(-1)?.dishes[0]?.mass_kg).toBe(4.08);
+  });
+
+  it('shows what is wrong at its field', () => {
+    show(<Writing start={draft()} errors={{ 'dishes.0.mass_kg': ['The mass must be a number.'], serve_at: ['That hour has passed.'] }} />);
+    expect(screen.getByLabelText('Mass')).toHaveAccessibleDescription('The mass must be a number.');
+    expect(screen.getByLabelText('Mass')).toBeInvalid();
+    expect(screen.getByLabelText('Table at')).toHaveAccessibleDescription('That hour has passed.');
+  });
+
+  it('adds a dish and takes it away again', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Add a dish' }));
+    expect(seen.at(-1)?.dishes.map((dish) => dish.cut)).toEqual(['duck', 'potatoes']);
+    await userEvent.click(screen.getAllByRole('button', { name: /More about this dish/ })[1] as HTMLElement);
+    await userEvent.click(screen.getByRole('button', { name: 'Take this dish away' }));
+    expect(seen.at(-1)?.dishes.map((dish) => dish.cut)).toEqual(['duck']);
+  });
+
+  it('gives a stage that is no longer the last an end of its own', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a stage' }));
+    expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([
+      { cooker: 'kettle', until_core_c: 45 },
+      { cooker: 'open-grate', pull: true },
+    ]);
+    await userEvent.click(screen.getByRole('button', { name: 'Take stage 2 out' }));
+    expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([{ cooker: 'kettle' }]);
+  });
+
+  it('takes a number of one’s own in place of a taste', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('radio', { name: /Own/ }));
+    expect(seen.at(-1)?.dishes[0]).toMatchObject({ target_c: 74, taste: undefined });
+    await userEvent.click(screen.getByRole('radio', { name: /Tender thighs/ }));
+    expect(seen.at(-1)?.dishes[0]).toMatchObject({ taste: 'tender', target_c: undefined });
+  });
+
+  it('ticks preparations on and off', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('button', { name: /Before the fire/ }));
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Tie it' }));
+    expect(seen.at(-1)?.dishes[0]?.preparations).toEqual(['truss']);
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Tie it' }));
+    expect(seen.at(-1)?.dishes[0]?.preparations).toBeUndefined();
+  });
+});
+
+describe('run sheet', () => {
+  it('logs what is ticked, with the entry that it ticks', async () => {
+    show(<RunSheet roast={aRoast()} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Baste: Brace of ducks: done' }));
+    await waitFor(() => expect(call).toHaveBeenCalled());
+    const [method, path, body] = call.mock.calls[0] as [string, string, NewEvent];
+    expect([method, path]).toEqual(['POST', '/api/roasts/roast/events']);
+    expect(body).toMatchObject({ kind: 'basted', dish: 0, entry: 'd0.chore.0.0.0' });
+    expect(body.id).toMatch(/^[0-9a-f-]{36}$/);
+  });
+
+  it('undoes what was ticked', async () => {
+    const roast = aRoast({
+      events: [
+        {
+          id: 'e1',
+          dish: 0,
+          at: '2031-10-04T16:31:00.000Z',
+          kind: 'tick',
+          words: 'Done',
+          stage: null,
+          entry: 'd0.light',
+          minutes: null,
+          note: null,
+        },
+      ],
+    });
+    roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney', done: true });
+    show(<RunSheet roast={roast} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Light the chimney: done, undo' }));
+    await waitFor(() => expect(call).toHaveBeenCalledWith('DELETE', '/api/roasts/roast/events/e1'));
+  });
+
+  it('marks what is late in words, not by colour alone', () => {
+    const roast = aRoast();
+    roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney', late: true });
+    show(<RunSheet roast={roast} />);
+    expect(screen.getByText('late')).toBeInTheDocument();
+  });
+
+  it('shows temperatures in the cook’s units', () => {
+    show(<RunSheet roast={aRoast()} />, { temperatureUnit: 'f', massUnit: 'lb' });
+    expect(screen.getAllByText('Kettle at 356 °F').length).toBeGreaterThan(0);
+  });
+});
+
+describe('too late', () => {
+  it('promises the earliest hour and offers to take it', async () => {
+    const move = vi.fn();
+    const plan = { ...aRoast().plan, too_late: true, earliest_serve_at: '2031-10-04T19:40:00Z' };
+    show(<TooLate plan={plan} now={Date.UTC(2031, 9, 4, 17)} onMove={move} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Move the table to 19:40' }));
+    expect(move).toHaveBeenCalledWith('2031-10-04T19:40:00Z');
+  });
+
+  it('is silent while there is time', () => {
+    const { container } = show(<TooLate plan={aRoast().plan} now={0} />);
+    expect(container).toHaveTextContent('');
+  });
+});
+
+describe('rig', () => {
+  const spit: RigReport = {
+    kind: 'spit',
+    size: { length_cm: 28, width_cm: 16, depth_cm: 15, measured: false },
+    spit: {
+      fit: 'tied',
+      fits: true,
+      words: 'It fits when it is tied; a loose leg would touch.',
+      usable_cm: 58,
+      room_cm: 17,
+      keep_cm: 2.5,
+      clearance_cm: 7.6,
+      loose_clearance_cm: 0.9,
+      tight_deg: 0,
+      off_cm: 1.3,
+      largest_mass_kg: 5.2,
+      load_kg: 4.4,
+    },
+    balance: {
+      torque_nm: 0.55,
+      motor_nm: 0.4,
+      load: 1.37,
+      comfortable: false,
+      stalls: true,
+      stall_factor: 3.14,
+      heavy_deg: 140,
+      counter_deg: 320,
+      counter_kg: 0.6,
+      counter_arm_cm: 9.4,
+    },
+    bar: { sag_mm: 2.7, stress_mpa: 38, of_yield: 0.18, holds: true, span_that_holds_cm: 120, source: 'Published' },
+    pot: null,
+    pit: null,
+    frame: null,
+  };
+
+  it('says that the motor stalls, what that does and how far to move the skewer', () => {
+    const roast = aRoast({}, { rig: spit });
+    show(<RigView plan={roast.plan} index={0} roast={roast} now={0} />);
+    expect(screen.getByText(/it stalls, and the side to the fire gets 3 times its heat/)).toBeInTheDocument();
+    expect(screen.getByText(/Move the skewer 1.3 cm/)).toBeInTheDocument();
+    expect(screen.getByText('600 g')).toBeInTheDocument();
+  });
+
+  it('ticks off the kit as an event', async () => {
+    const roast = aRoast();
+    show(<RigView plan={roast.plan} index={0} roast={roast} now={0} />);
+    await userEvent.click(screen.getByRole('button', { name: /Twine/ }));
+    await waitFor(() => expect(call).toHaveBeenCalled());
+    expect((call.mock.calls[0] as [string, string, NewEvent])[2]).toMatchObject({ kind: 'tick', entry: 'kit.twine', dish: null });
+  });
+
+  it('asks of a rig only what belongs to it', async () => {
+    const seen: Draft[] = [];
+    show(<RigTicket draft={draft()} index={0} onChange={(next) => seen.push(next)} errors={{}} />);
+    expect(screen.queryByLabelText('Between the forks')).not.toBeInTheDocument();
+    await userEvent.click(screen.getByRole('radio', { name: 'Spit' }));
+    expect(seen.at(-1)?.dishes[0]?.rig).toEqual({ kind: 'spit' });
+  });
+
+  it('warns before a dig', () => {
+    const buried = draft();
+    buried.dishes[0] = { ...newDish(duck), rig: { kind: 'buried_pot' } };
+    show(
+      <RigTicket
+        draft={buried}
+        index={0}
+        onChange={() => undefined}
+        errors={{ 'dishes.0.rig.pot_cm': ['The diameter must be between 15 and 60 cm.'] }}
+      />,
+    );
+    expect(screen.getByText(/utility-locating service before you dig/)).toBeInTheDocument();
+    expect(screen.getByLabelText('Pot, across')).toHaveAccessibleDescription('The diameter must be between 15 and 60 cm.');
+  });
+});
+
+describe('what is next', () => {
+  it('leaves out what is done, what rests by itself and the table', () => {
+    const { plan } = aRoast();
+    plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { done: true });
+    plan.run_sheet.push(entry('d0.rest', 'rest', '2031-10-04T18:18:00Z'));
+    expect(toDo(plan).map((one) => one.act)).toEqual(['on', 'chore', 'pull', 'carve']);
+  });
+
+  it('ties a tap to the chore that is due, and to none that is far off', () => {
+    const { plan, file } = aRoast();
+    const due = new Date('2031-10-04T17:18:00Z').getTime();
+    expect(choreFor('basted', 0, plan, file.dishes, due)?.id).toBe('d0.chore.0.0.0');
+    expect(choreFor('basted', 0, plan, file.dishes, due - 3_600_000)).toBeUndefined();
+    expect(choreFor('fuel', 0, plan, file.dishes, due)).toBeUndefined();
+  });
+
+  it('looks at the dish that is on the heat', () => {
+    const roast = aRoast();
+    const [first] = roast.plan.dishes;
+    if (first === undefined) throw new Error('no dish');
+    roast.plan.dishes = [{ ...first, status: 'carved' }, { ...first, status: 'on' }, first];
+    expect(mainDish(roast)).toBe(1);
+    expect(titleOf({ ...roast, name: '' })).toBe('Brace of ducks');
+  });
+
+  it('lists the log, latest first, with what was left out', () => {
+    const lines = logged(
+      aRoast({
+        readings: [
+          {
+            id: 'r1',
+            dish: 0,
+            at: '2031-10-04T17:30:00.200Z',
+            place: 'core',
+            place_words: 'Middle',
+            celsius: 24,
+            counts: false,
+            verdict: 'Left out',
+          },
+        ],
+        events: [
+          {
+            id: 'e1',
+            dish: 0,
+            at: '2031-10-04T17:30:00.900Z',
+            kind: 'note',
+            words: 'Note',
+            stage: null,
+            entry: null,
+            minutes: null,
+            note: 'Wind',
+          },
+        ],
+      }),
+    );
+    expect(lines.map((line) => line.words)).toEqual(['Wind', 'Middle']);
+    expect(lines[1]).toMatchObject({ counts: false, celsius: 24 });
+  });
+});
+
+describe('why', () => {
+  it('opens a number to its working and source', async () => {
+    const { Why } = await import('../ui/Why');
+    const [first] = aRoast().plan.dishes;
+    show(
+      <Why of="safe_c" workings={first?.workings ?? []}>
+        74 °C
+      </Why>,
+      { temperatureUnit: 'f', massUnit: 'lb' },
+    );
+    await userEvent.click(screen.getByRole('button', { name: '74 °C' }));
+    const panel = await screen.findByText('The plain safe minimum for poultry.');
+    expect(within(panel.parentElement as HTMLElement).getByText('165 °F')).toBeInTheDocument();
+    expect(screen.getByText('Published: USDA FSIS')).toBeInTheDocument();
+  });
+});

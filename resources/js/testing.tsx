@@ -1,0 +1,172 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import type { Cut, Entry, FollowedDish, Reference, Roast } from './api/types';
+import { UnitsContext, type Units } from './units/units';
+
+/** What a screen stands in: a router, a query cache of its own, the cook's units. */
+export function show(children: ReactNode, units: Units = { temperatureUnit: 'c', massUnit: 'kg' }) {
+  const cache = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { networkMode: 'always' } } });
+  return render(
+    <QueryClientProvider client={cache}>
+      <UnitsContext value={units}>
+        <MemoryRouter>{children}</MemoryRouter>
+      </UnitsContext>
+    </QueryClientProvider>,
+  );
+}
+
+export const duck: Cut = {
+  id: 'duck',
+  name: 'Duck, whole',
+  kind: 'poultry',
+  typical_mass_kg: 2.3,
+  least_mass_kg: 1.4,
+  most_mass_kg: 3.2,
+  tastes: [
+    { id: 'done', name: 'Done', core_c: 74, source: 'Published' },
+    { id: 'tender', name: 'Tender thighs', core_c: 79, source: 'Common practice' },
+  ],
+  usual_taste: 'done',
+  per_person_g: [550, 680],
+  rest_minutes: 12,
+  safe_c: 74,
+  probe: 'Deep in the breast',
+  carve: 'Legs off at the hip.',
+  measure: 'straight across the breast',
+  source: 'Common practice',
+};
+
+export const potatoes: Cut = {
+  ...duck,
+  id: 'potatoes',
+  name: 'Potatoes',
+  kind: 'roots',
+  typical_mass_kg: 0.2,
+  tastes: [{ id: 'soft', name: 'Soft', core_c: 95, source: 'Common practice' }],
+  usual_taste: 'soft',
+  per_person_g: [200, 250],
+  safe_c: null,
+};
+
+export const reference: Reference = {
+  cuts: [duck, potatoes],
+  preparations: [{ id: 'truss', name: 'Tie it', kinds: ['poultry'], how: 'Legs together', source: 'Common practice' }],
+  forms: [
+    { id: 'whole', name: 'As it is', kinds: ['poultry', 'roots'] },
+    { id: 'opened_flat', name: 'Opened flat', kinds: ['poultry'] },
+  ],
+  cookers: [
+    { id: 'kettle', name: 'Charcoal kettle', short: 'kettle', default_c: 150, least_c: 80, most_c: 260, lid: true, rest: false },
+    { id: 'open-grate', name: 'Open grate', short: 'open grate', default_c: 450, least_c: 200, most_c: 550, lid: false, rest: false },
+    { id: 'rest', name: 'Off the heat', short: 'rest', default_c: 20, least_c: -10, most_c: 45, lid: false, rest: true },
+  ],
+  chores: [{ id: 'baste', name: 'Baste' }],
+  places: [{ id: 'core', name: 'Middle' }],
+  events: [],
+};
+
+export const entry = (id: string, act: Entry['act'], at: string, more: Partial<Entry> = {}): Entry => ({
+  id,
+  dish: 0,
+  act,
+  at,
+  title: id,
+  detail: '',
+  earliest: null,
+  latest: null,
+  until: null,
+  done: false,
+  late: false,
+  ...more,
+});
+
+const dish: FollowedDish = {
+  name: 'Brace of ducks',
+  cut: 'duck',
+  kind: 'poultry',
+  target_c: 74,
+  doneness: 'Done',
+  safe_c: 74,
+  cook_minutes: { low: 68, likely: 78, high: 90 },
+  rule_minutes: null,
+  rule: null,
+  pull_c: 65,
+  peak_c: 74,
+  peak_minutes: 95,
+  under_60_minutes: 140,
+  first_look_minutes: 66,
+  lethality_log10: 12,
+  lid_lift_minutes: 3,
+  temper_minutes: 0,
+  temper_saves_minutes: 0,
+  rest_minutes: 12,
+  total_kg: 4.4,
+  feeds: { least: 6, most: 8 },
+  shape: { half_thickness_cm: 4.5, exponent: 1.3 },
+  usual_thickness_cm: 15,
+  suggested_size_cm: [28, 16, 15],
+  rig: null,
+  drip_pan: null,
+  parts: [],
+  stages: [{ cooker: 'kettle', cooker_name: 'kettle', cooker_c: 180, from_minutes: 0, to_minutes: 78 }],
+  warnings: [],
+  workings: [
+    {
+      of: 'safe_c',
+      rule: 'The plain safe minimum for poultry.',
+      inputs: [{ label: 'Core', value: '74 °C' }],
+      source: 'Published: USDA FSIS',
+    },
+  ],
+  status: 'waiting',
+  on_at: null,
+  pulled_at: null,
+  carved_at: null,
+  live: null,
+};
+
+/** A roast that is planned for the evening of 4 October 2031. */
+export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish> = {}): Roast {
+  return {
+    id: 'roast',
+    name: 'On the island',
+    status: 'planned',
+    now: '2031-10-04T12:00:00Z',
+    note: '',
+    file: {
+      serve_at: '2031-10-04T18:45:00Z',
+      people: 6,
+      dishes: [{ cut: 'duck', name: 'Brace of ducks', mass_kg: 2.2, pieces: 2, stages: [{ cooker: 'kettle', chores: [{ do: 'baste' }] }] }],
+    },
+    plan: {
+      serve_at: '2031-10-04T18:45:00Z',
+      ready_at: '2031-10-04T18:40:00Z',
+      earliest_serve_at: '2031-10-04T15:00:00Z',
+      too_late: false,
+      people: 6,
+      table_feeds: { least: 6, most: 8 },
+      air_c: 12,
+      run_sheet: [
+        entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney' }),
+        entry('d0.on', 'on', '2031-10-04T17:00:00Z', { title: 'Brace of ducks on', detail: 'Kettle at 180 °C' }),
+        entry('d0.chore.0.0.0', 'chore', '2031-10-04T17:20:00Z', { title: 'Baste: Brace of ducks' }),
+        entry('d0.pull', 'pull', '2031-10-04T18:18:00Z', {
+          title: 'Pull Brace of ducks',
+          earliest: '2031-10-04T18:08:00Z',
+          latest: '2031-10-04T18:30:00Z',
+        }),
+        entry('d0.carve', 'carve', '2031-10-04T18:40:00Z', { title: 'Carve Brace of ducks' }),
+        entry('serve', 'serve', '2031-10-04T18:45:00Z', { title: 'Table', dish: null }),
+      ],
+      kit: [{ id: 'kit.twine', name: 'Twine', why: 'legs tied close', needed_by: '2031-10-04T16:00:00Z' }],
+      keeping: [],
+      dishes: [{ ...dish, ...dishMore }],
+    },
+    readings: [],
+    events: [],
+    debrief: { planned_curves: [], dishes: [[]] },
+    ...more,
+  };
+}
