@@ -81,7 +81,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
       <ul className="mt-2 list-disc pl-5 sm:hidden">
         {findings.map((finding) => (
           <li key={finding.id}>
-            <Prose>{finding.lesson}</Prose>
+            <span className="text-soft">{finding.what}:</span> <Prose>{finding.lesson}</Prose>
           </li>
         ))}
       </ul>
