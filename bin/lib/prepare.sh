@@ -97,7 +97,7 @@ start_mariadb() {
     local tries=0
     until mariadb --no-defaults --socket="$socket" -uroot -e 'select 1' >/dev/null 2>&1; do
         tries=$((tries + 1))
-        [ "$tries" -lt 240 ] || fail "the database does not answer; see $1.log."
+        [ "$tries" -lt 960 ] || fail "the database does not answer; see $1.log."
         sleep 0.25
     done
     mariadb --no-defaults --socket="$socket" -uroot -e "
@@ -119,7 +119,7 @@ serve() {
     until curl -fsS -o /dev/null "http://127.0.0.1:$1/up" 2>/dev/null || wget -q -O /dev/null "http://127.0.0.1:$1/up" 2>/dev/null \
         || php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$1/up"; do
         tries=$((tries + 1))
-        [ "$tries" -lt 80 ] || { tail -5 "$3" >&2; fail "the server does not answer."; }
+        [ "$tries" -lt 480 ] || { tail -5 "$3" >&2; fail "the server does not answer."; }
         sleep 0.25
     done
 }

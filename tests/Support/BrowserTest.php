@@ -17,7 +17,7 @@ use PHPUnit\Framework\TestCase;
 /** A real browser before the real application: found by what a person sees, never by markup. */
 abstract class BrowserTest extends TestCase
 {
-    private const PATIENCE_S = 15.0;
+    private const PATIENCE_S = 60.0;
 
     private const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--lang=en'];
 
@@ -33,7 +33,8 @@ abstract class BrowserTest extends TestCase
         $options->addArguments([...self::FLAGS, '--user-data-dir='.$this->profile]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-        $this->browser = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 60_000, 60_000);
+        $this->browser = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 180_000, 180_000);
+        $this->browser->manage()->timeouts()->setScriptTimeout(120);
         $this->window(1280, 800);
     }
 
