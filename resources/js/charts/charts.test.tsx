@@ -1,6 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../api/types';
+import { entry } from '../testing';
 import { CoreCurve } from './CoreCurve';
 import { profileAt, temperatureAt } from './HeatSection';
 import { outlineOf } from './outlines';
@@ -57,29 +58,16 @@ describe('heat section', () => {
 });
 
 describe('time skewer', () => {
-  const entry = (act: Plan['run_sheet'][number]['act'], at: string) => ({
-    id: `d0.${act}`,
-    dish: 0,
-    act,
-    at: `2031-10-04T${at}:00Z`,
-    title: '',
-    detail: '',
-    earliest: null,
-    latest: null,
-    until: null,
-    done: false,
-    late: false,
-  });
   const plan = {
     serve_at: '2031-10-04T18:45:00Z',
     dishes: [{ name: 'Rack', stages: [{ cooker: 'kettle', cooker_name: 'kettle', cooker_c: 150, from_minutes: 0, to_minutes: 110 }] }],
     run_sheet: [
-      entry('light', '15:30'),
-      entry('preheat', '15:50'),
-      entry('take_out', '15:45'),
-      entry('on', '16:10'),
-      entry('pull', '18:00'),
-      entry('carve', '18:35'),
+      entry('d0.light', 'light', '2031-10-04T15:30:00Z'),
+      entry('d0.preheat', 'preheat', '2031-10-04T15:50:00Z'),
+      entry('d0.take_out', 'take_out', '2031-10-04T15:45:00Z'),
+      entry('d0.on', 'on', '2031-10-04T16:10:00Z'),
+      entry('d0.pull', 'pull', '2031-10-04T18:00:00Z'),
+      entry('d0.carve', 'carve', '2031-10-04T18:35:00Z'),
     ],
   } as unknown as Plan;
 

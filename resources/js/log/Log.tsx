@@ -5,6 +5,7 @@ import { call, Refused } from '../api/client';
 import { keys, useRoasts } from '../api/queries';
 import type { Roast, RoastSummary } from '../api/types';
 import { titleOf } from '../roast/acts';
+import { FileButton } from '../ui/FileButton';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
@@ -80,10 +81,10 @@ function Import() {
   const cache = useQueryClient();
   const navigate = useNavigate();
   const [wrong, setWrong] = useState<string[]>([]);
-  const read = async (file: File) => {
+  const read = async (text: string) => {
     setWrong([]);
     try {
-      const roast = await call<Roast>('POST', '/api/roasts/import', await file.text());
+      const roast = await call<Roast>('POST', '/api/roasts/import', text);
       cache.setQueryData(keys.roast(roast.id), roast);
       void cache.invalidateQueries({ queryKey: keys.roasts });
       void navigate(`/roasts/${roast.id}/food`);
@@ -97,19 +98,9 @@ function Import() {
   };
   return (
     <div>
-      <label className="push cursor-pointer focus-within:outline-3 focus-within:outline-water">
+      <FileButton accept=".json,application/json" onText={(text) => void read(text)}>
         Open a roast file
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file !== undefined) void read(file);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      </FileButton>
       {wrong.length > 0 && (
         <div role="alert" className="mt-2 max-w-md font-semibold text-ember">
           <p>Nothing was taken from that file:</p>

@@ -1,8 +1,10 @@
+import { FileButton } from '../ui/FileButton';
 import { useState } from 'react';
 import { call } from '../api/client';
 import { useRoastChange } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
+import { marksOf } from './acts';
 import { Prose } from '../units/Prose';
 import { at, clock, offsetMinutes } from '../units/time';
 
@@ -96,12 +98,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
             pull={{ minutes: dish.live.cook_minutes.likely, celsius: dish.live.pull_c, done: true }}
             target={dish.target_c}
             safe={dish.safe_c}
-            readings={roast.readings
-              .filter((reading) => reading.dish === index && reading.place !== 'cooker')
-              .map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
-            lifts={roast.events
-              .filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind))
-              .map((event) => (at(event.at) - on) / 60_000)}
+            {...marksOf(roast, index, on)}
             minHeight={280}
           />
         </div>
@@ -138,24 +135,12 @@ function Note({ roast }: { roast: Roast }) {
 }
 
 function ReadingsImport({ roast }: { roast: Roast }) {
-  const add = useRoastChange<File>(async (file) =>
-    call<Roast>('POST', `/api/roasts/${roast.id}/readings.csv`, await file.text(), 'text/csv'),
-  );
+  const add = useRoastChange<string>((text) => call<Roast>('POST', `/api/roasts/${roast.id}/readings.csv`, text, 'text/csv'));
   return (
     <>
-      <label className="push cursor-pointer focus-within:outline-3 focus-within:outline-water">
+      <FileButton accept=".csv,text/csv" onText={(text) => add.mutate(text)}>
         Add readings from a table
-        <input
-          type="file"
-          accept=".csv,text/csv"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file !== undefined) add.mutate(file);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      </FileButton>
       {add.isError && (
         <p role="alert" className="font-semibold text-ember">
           {add.error.message}

@@ -12,7 +12,7 @@ import { useNow } from '../ui/useNow';
 import { Prose } from '../units/Prose';
 import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
-import { choreFor, entryAt, eventFor, mainDish, toDo } from './acts';
+import { COOKER, choreFor, entryAt, eventFor, mainDish, toDo, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Keypad } from './Keypad';
 import { logged, useLogging } from './useLogging';
@@ -255,7 +255,7 @@ function drift(factor: number, counted: number): ReactNode {
 }
 
 function latestWords(readings: readonly Reading[], dish: number, now: number): string {
-  const last = readings.filter((reading) => reading.dish === dish && reading.place !== 'cooker' && reading.counts).at(-1);
+  const last = readings.filter((reading) => reading.dish === dish && reading.place !== COOKER && reading.counts).at(-1);
   if (last === undefined) return 'worked out, not read yet';
   const minutes = (now - at(last.at)) / 60_000;
   return minutes < 2 ? 'just read' : `read ${duration(minutes)} ago`;
@@ -265,7 +265,6 @@ function Curve({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; 
   if (dish.pictures === undefined) return null;
   const on = dish.on_at === null ? entryAt(roast.plan, index, 'on') : at(dish.on_at);
   if (on === null) return null;
-  const since = (iso: string) => (at(iso) - on) / 60_000;
   const live = dish.live;
   return (
     <div className="h-[300px] lg:h-[clamp(300px,calc(100dvh-410px),620px)]">
@@ -284,12 +283,7 @@ function Curve({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; 
         stages={dish.stages
           .slice(1)
           .map((stage, i) => ({ minutes: ((entryById(roast, `d${index}.stage.${i + 1}`) ?? on) - on) / 60_000, name: stage.cooker_name }))}
-        readings={roast.readings
-          .filter((reading) => reading.dish === index && reading.place !== 'cooker')
-          .map((reading) => ({ minutes: since(reading.at), celsius: reading.celsius, counts: reading.counts }))}
-        lifts={roast.events
-          .filter((event) => event.dish === index && ['lid', 'basted', 'turned'].includes(event.kind))
-          .map((event) => since(event.at))}
+        {...marksOf(roast, index, on)}
         minHeight={300}
       />
     </div>

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, Refused } from '../api/client';
 import type { Mix, MixFile } from '../api/types';
+import { FileButton } from '../ui/FileButton';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
@@ -47,19 +48,9 @@ export function Mixes({ kg, guests }: { kg: number; guests: number }) {
             <button type="button" className="text-push" onClick={() => setWriting(true)}>
               Write your own
             </button>
-            <label className="text-push flex cursor-pointer items-center focus-within:outline-3 focus-within:outline-water">
+            <FileButton quiet accept=".json,.jsonld,application/json,application/ld+json" onText={(text) => add.mutate(text)}>
               Open a mix or recipe
-              <input
-                type="file"
-                accept=".json,.jsonld,application/json,application/ld+json"
-                className="sr-only"
-                onChange={(event) => {
-                  const file = event.target.files?.[0];
-                  if (file !== undefined) void file.text().then((text) => add.mutate(text));
-                  event.target.value = '';
-                }}
-              />
-            </label>
+            </FileButton>
             {mix.own && (
               <>
                 <a className="text-push flex items-center" href={`/api/mixes/${mix.id}`} download="mix.json">

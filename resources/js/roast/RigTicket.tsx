@@ -2,7 +2,6 @@ import type { FileRig } from '../api/types';
 import { NumberField } from '../ui/NumberField';
 import { Choice } from '../ui/Choice';
 import { Segments } from '../ui/Segments';
-import { useUnits } from '../units/units';
 import { PotDrawing, RollTestDrawing, RoomDrawing, TapeDrawing } from './RigDrawings';
 import type { Draft, DraftDish, DraftRig } from './draft';
 import type { Errors } from './Planner';
@@ -66,16 +65,13 @@ export function RigTicket({ draft, index, onChange, errors }: Props) {
 type FieldsProps = { rig: DraftRig; setRig: (rig: DraftRig) => void; of: (key: string) => string[] | undefined };
 
 function SpitFields({ rig, setRig, of }: FieldsProps) {
-  const format = useUnits();
-  const length = (key: 'between_cm' | 'bite_cm' | 'room_cm' | 'span_cm' | 'test_arm_cm', label: string, placeholder: string) => (
+  const length = (key: 'between_cm' | 'bite_cm' | 'room_cm' | 'span_cm' | 'test_arm_cm', label: string, usual?: number) => (
     <NumberField
       label={label}
-      unit={format.lengthUnit}
+      of="length"
       value={rig[key]}
-      placeholder={placeholder === '' ? '' : String(Number(format.toLength(Number(placeholder)).toFixed(1)))}
+      usual={usual}
       errors={of(key)}
-      toShown={format.toLength}
-      fromShown={format.fromLength}
       onChange={(value) => setRig({ ...rig, [key]: value })}
     />
   );
@@ -85,10 +81,10 @@ function SpitFields({ rig, setRig, of }: FieldsProps) {
         <legend className="sr-only">Room</legend>
         <RoomDrawing />
         <div className="grid grid-cols-2 gap-3">
-          {length('between_cm', 'Between the forks', '55')}
-          {length('bite_cm', 'Their bite, both', '6')}
-          {length('room_cm', 'Spit to the nearest thing', '18')}
-          {length('span_cm', 'Between the rests', '75')}
+          {length('between_cm', 'Between the forks', 55)}
+          {length('bite_cm', 'Their bite, both', 6)}
+          {length('room_cm', 'Spit to the nearest thing', 18)}
+          {length('span_cm', 'Between the rests', 75)}
         </div>
         <div className="grid grid-cols-2 gap-3">
           <Choice
@@ -100,18 +96,18 @@ function SpitFields({ rig, setRig, of }: FieldsProps) {
           />
           <NumberField
             label="Thick"
-            unit="mm"
+            of={{ unit: 'mm' }}
             value={rig.bar_mm}
-            placeholder="10"
+            usual={10}
             errors={of('bar_mm')}
             onChange={(bar_mm) => setRig({ ...rig, bar_mm })}
           />
           {rig.section === 'tube' && (
             <NumberField
               label="Wall"
-              unit="mm"
+              of={{ unit: 'mm' }}
               value={rig.wall_mm}
-              placeholder="1.5"
+              usual={1.5}
               errors={of('wall_mm')}
               onChange={(wall_mm) => setRig({ ...rig, wall_mm })}
             />
@@ -125,9 +121,9 @@ function SpitFields({ rig, setRig, of }: FieldsProps) {
           />
           <NumberField
             label="Motor turns up to"
-            unit="N·m"
+            of={{ unit: 'N·m' }}
             value={rig.motor_nm}
-            placeholder="not known"
+            usual="not known"
             errors={of('motor_nm')}
             onChange={(motor_nm) => setRig({ ...rig, motor_nm })}
           />
@@ -143,22 +139,20 @@ function SpitFields({ rig, setRig, of }: FieldsProps) {
         <div className="grid grid-cols-2 gap-3">
           <NumberField
             label="Weight"
-            unit={format.massUnit}
+            of="mass"
             digits={2}
             value={rig.test_kg}
-            placeholder="0"
+            usual={0}
             errors={of('test_kg')}
-            toShown={format.toMass}
-            fromShown={format.fromMass}
             onChange={(test_kg) => setRig({ ...rig, test_kg })}
           />
-          {length('test_arm_cm', 'From the spit', '')}
+          {length('test_arm_cm', 'From the spit')}
           <NumberField
             label="Heavy side"
-            unit="°"
+            of={{ unit: '°' }}
             digits={0}
             value={rig.heavy_deg}
-            placeholder="0"
+            usual={0}
             hint="clockwise from the mark"
             errors={of('heavy_deg')}
             onChange={(heavy_deg) => setRig({ ...rig, heavy_deg })}
@@ -170,7 +164,6 @@ function SpitFields({ rig, setRig, of }: FieldsProps) {
 }
 
 function PotFields({ rig, setRig, of }: FieldsProps) {
-  const format = useUnits();
   return (
     <fieldset className="opens grid gap-3">
       <legend className="sr-only">Pot</legend>
@@ -178,22 +171,18 @@ function PotFields({ rig, setRig, of }: FieldsProps) {
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Pot, across"
-          unit={format.lengthUnit}
+          of="length"
           value={rig.pot_cm}
-          placeholder={String(Number(format.toLength(30.5).toFixed(1)))}
+          usual={30.5}
           errors={of('pot_cm')}
-          toShown={format.toLength}
-          fromShown={format.fromLength}
           onChange={(pot_cm) => setRig({ ...rig, pot_cm })}
         />
         <NumberField
           label="Pot, deep"
-          unit={format.lengthUnit}
+          of="length"
           value={rig.pot_depth_cm}
-          placeholder="as cast"
+          usual="as cast"
           errors={of('pot_depth_cm')}
-          toShown={format.toLength}
-          fromShown={format.fromLength}
           onChange={(pot_depth_cm) => setRig({ ...rig, pot_depth_cm })}
         />
       </div>
@@ -212,16 +201,13 @@ function PotFields({ rig, setRig, of }: FieldsProps) {
 }
 
 function FrameFields({ rig, setRig, of }: FieldsProps) {
-  const format = useUnits();
   const length = (key: 'frame_cm' | 'lowest_cm' | 'stake_cm', label: string, usual: number) => (
     <NumberField
       label={label}
-      unit={format.lengthUnit}
+      of="length"
       value={rig[key]}
-      placeholder={String(Number(format.toLength(usual).toFixed(0)))}
+      usual={usual}
       errors={of(key)}
-      toShown={format.toLength}
-      fromShown={format.fromLength}
       onChange={(value) => setRig({ ...rig, [key]: value })}
     />
   );
@@ -232,10 +218,10 @@ function FrameFields({ rig, setRig, of }: FieldsProps) {
         {length('frame_cm', 'Frame, long', 180)}
         <NumberField
           label="Leans"
-          unit="°"
+          of={{ unit: '°' }}
           digits={0}
           value={rig.lean_deg}
-          placeholder="50"
+          usual={50}
           hint="from upright"
           errors={of('lean_deg')}
           onChange={(lean_deg) => setRig({ ...rig, lean_deg })}
@@ -248,16 +234,13 @@ function FrameFields({ rig, setRig, of }: FieldsProps) {
 }
 
 function SizeFields({ rig, setRig, of }: FieldsProps) {
-  const format = useUnits();
   const side = (key: 'length_cm' | 'width_cm' | 'depth_cm', label: string) => (
     <NumberField
       label={label}
-      unit={format.lengthUnit}
+      of="length"
       value={rig[key]}
-      placeholder="by mass"
+      usual="by mass"
       errors={of(key)}
-      toShown={format.toLength}
-      fromShown={format.fromLength}
       onChange={(value) => setRig({ ...rig, [key]: value })}
     />
   );

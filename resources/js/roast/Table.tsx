@@ -8,7 +8,7 @@ import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
 import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
-import { entryAt, mainDish } from './acts';
+import { entryAt, mainDish, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { useLogging } from './useLogging';
 
@@ -79,9 +79,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               target={dish.target_c}
               safe={dish.safe_c}
               from={Math.max(0, pullMinutes - BEFORE_PULL_MINUTES)}
-              readings={roast.readings
-                .filter((reading) => reading.dish === index && reading.place !== 'cooker')
-                .map((reading) => ({ minutes: (at(reading.at) - on) / 60_000, celsius: reading.celsius, counts: reading.counts }))}
+              {...marksOf(roast, index, on)}
               minHeight={300}
             />
           </div>

@@ -14,7 +14,6 @@ type Props = { draft: Draft; onChange: (draft: Draft) => void; errors: Errors; r
 
 /** Everything that the cook puts in, as one slip of paper at the side. */
 export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
-  const format = useUnits();
   const setDish = (index: number, dish: DraftDish) =>
     onChange({ ...draft, dishes: draft.dishes.map((old, i) => (i === index ? dish : old)) });
   const first = reference.cuts[0];
@@ -40,7 +39,7 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
         <div className="grid grid-cols-2 gap-3">
           <NumberField
             label="To feed"
-            unit="people"
+            of={{ unit: 'people' }}
             digits={0}
             value={draft.people}
             errors={errors.people}
@@ -48,12 +47,10 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           />
           <NumberField
             label="Air outside"
-            unit={format.degreeSign}
+            of="temperature"
             digits={0}
             value={draft.air_c}
             errors={errors.air_c}
-            toShown={format.toDegrees}
-            fromShown={format.fromDegrees}
             onChange={(air_c) => onChange({ ...draft, air_c })}
           />
         </div>
@@ -77,7 +74,7 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
         <DisclosurePanel className="grid grid-cols-2 gap-3">
           <NumberField
             label="Latitude"
-            unit="° N"
+            of={{ unit: '° N' }}
             digits={2}
             value={draft.latitude}
             errors={errors.latitude}
@@ -85,7 +82,7 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           />
           <NumberField
             label="Longitude"
-            unit="° E"
+            of={{ unit: '° E' }}
             digits={2}
             value={draft.longitude}
             errors={errors.longitude}
@@ -165,12 +162,10 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label={pieces > 1 ? 'Mass, each' : 'Mass'}
-          unit={format.massUnit}
+          of="mass"
           digits={2}
           value={dish.mass_kg}
           errors={errors.mass_kg}
-          toShown={format.toMass}
-          fromShown={format.fromMass}
           hint={
             <>
               For {people}:{' '}
@@ -193,7 +188,7 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
         />
         <NumberField
           label="Pieces"
-          unit="×"
+          of={{ unit: '×' }}
           digits={0}
           value={dish.pieces}
           errors={errors.pieces}
@@ -202,12 +197,10 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
       </div>
       <NumberField
         label={`Thickness, ${cut.measure}`}
-        unit={format.lengthUnit}
+        of="length"
         value={dish.thickness_cm}
-        placeholder="by mass"
+        usual="by mass"
         errors={errors.thickness_cm}
-        toShown={format.toLength}
-        fromShown={format.fromLength}
         onChange={(thickness_cm) => onChange({ ...dish, thickness_cm })}
       />
       <div>
@@ -232,12 +225,10 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
           <div className="mt-3">
             <NumberField
               label="Core when eaten"
-              unit={format.degreeSign}
+              of="temperature"
               digits={0}
               value={dish.target_c}
               errors={errors.target_c}
-              toShown={format.toDegrees}
-              fromShown={format.fromDegrees}
               onChange={(target_c) => onChange({ ...dish, target_c })}
             />
           </div>
@@ -279,18 +270,16 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
           <div className="grid grid-cols-2 gap-3">
             <NumberField
               label="Starts at"
-              unit={format.degreeSign}
+              of="temperature"
               digits={0}
               value={dish.start_c}
               errors={errors.start_c}
-              toShown={format.toDegrees}
-              fromShown={format.fromDegrees}
               hint="all through"
               onChange={(start_c) => onChange({ ...dish, start_c })}
             />
             <NumberField
               label="Rest"
-              unit="min"
+              of={{ unit: 'min' }}
               digits={0}
               value={dish.rest_minutes}
               errors={errors.rest_minutes}
@@ -299,12 +288,10 @@ function DishFields({ dish, people, onChange, onRemove, errors, reference, locke
           </div>
           <NumberField
             label="Girth there"
-            unit={format.lengthUnit}
+            of="length"
             value={dish.girth_cm}
-            placeholder="not measured"
+            usual="not measured"
             errors={errors.girth_cm}
-            toShown={format.toLength}
-            fromShown={format.fromLength}
             onChange={(girth_cm) => onChange({ ...dish, girth_cm })}
           />
           {forms.length > 1 && (
@@ -405,7 +392,6 @@ type StageProps = {
 };
 
 function StageFields({ number, only, last, stage, reference, errors, onChange, onRemove }: StageProps) {
-  const format = useUnits();
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
   const end =
     stage.minutes !== undefined || 'minutes' in stage
@@ -431,12 +417,10 @@ function StageFields({ number, only, last, stage, reference, errors, onChange, o
         />
         <NumberField
           label="At"
-          unit={format.degreeSign}
+          of="temperature"
           digits={0}
           value={stage.cooker_c}
           errors={errors.cooker_c}
-          toShown={format.toDegrees}
-          fromShown={format.fromDegrees}
           onChange={(cooker_c) => onChange({ ...stage, cooker_c })}
         />
       </div>
@@ -455,7 +439,7 @@ function StageFields({ number, only, last, stage, reference, errors, onChange, o
           {end === 'minutes' && (
             <NumberField
               label="After"
-              unit="min"
+              of={{ unit: 'min' }}
               digits={0}
               value={stage.minutes}
               errors={errors.minutes}
@@ -465,12 +449,10 @@ function StageFields({ number, only, last, stage, reference, errors, onChange, o
           {end === 'until_core_c' && (
             <NumberField
               label="Core"
-              unit={format.degreeSign}
+              of="temperature"
               digits={0}
               value={stage.until_core_c}
               errors={errors.until_core_c}
-              toShown={format.toDegrees}
-              fromShown={format.fromDegrees}
               onChange={(until_core_c) => onChange({ ...stage, until_core_c })}
             />
           )}
@@ -510,10 +492,10 @@ function Chores({
           />
           <NumberField
             label="Every"
-            unit="min"
+            of={{ unit: 'min' }}
             digits={0}
             value={chore.every_minutes}
-            placeholder="once"
+            usual="once"
             errors={errors[`chores.${i}.every_minutes`]}
             onChange={(every_minutes) => onChange(chores.map((old, j) => (j === i ? { do: old.do, every_minutes } : old)))}
           />

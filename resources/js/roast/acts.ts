@@ -53,3 +53,19 @@ export function mainDish(roast: Roast | RoastSummary): number {
 
 export const titleOf = (roast: { name: string; file: { dishes: { name?: string; cut: string }[] } }): string =>
   roast.name || roast.file.dishes.map((dish) => dish.name ?? dish.cut).join(' and ');
+
+const LID_OFF: readonly string[] = ['lid', 'basted', 'turned'];
+
+/** What is marked on a dish's core curve: its readings and when its lid was off, in minutes since it went on. */
+export function marksOf(roast: Roast, dish: number, on: number) {
+  const since = (iso: string) => (at(iso) - on) / 60_000;
+  return {
+    readings: roast.readings
+      .filter((reading) => reading.dish === dish && reading.place !== COOKER)
+      .map((reading) => ({ minutes: since(reading.at), celsius: reading.celsius, counts: reading.counts })),
+    lifts: roast.events.filter((event) => event.dish === dish && LID_OFF.includes(event.kind)).map((event) => since(event.at)),
+  };
+}
+
+/** The place of a reading that is not in the meat. */
+export const COOKER = 'cooker';

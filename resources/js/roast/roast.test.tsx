@@ -1,9 +1,10 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import type { Cut, Entry, FileDish } from '../api/types';
+import type { Cut, FileDish } from '../api/types';
 import { UnitsContext } from '../units/units';
 import { NumberField, type Typed } from '../ui/NumberField';
+import { entry } from '../testing';
 import { eventFor } from './acts';
 import { likelyHour, massFor, toFile, withCut } from './draft';
 import { Keypad } from './Keypad';
@@ -65,7 +66,7 @@ describe('keypad', () => {
 describe('number field', () => {
   it('passes on what is no number, for the server to answer', async () => {
     const seen: Typed[] = [];
-    render(<NumberField label="Mass" unit="kg" value={3} onChange={(value) => seen.push(value)} />);
+    render(<NumberField label="Mass" of={{ unit: 'kg' }} value={3} onChange={(value) => seen.push(value)} />);
     await userEvent.tab();
     expect(screen.getByLabelText('Mass')).toHaveFocus();
     await userEvent.keyboard('{Delete}2,5 ish');
@@ -110,19 +111,6 @@ describe('draft', () => {
 
 describe('acts', () => {
   const dishes: FileDish[] = [{ cut: 'duck', mass_kg: 2, stages: [{ cooker: 'gas', chores: [{ do: 'baste' }, { do: 'stir' }] }] }];
-  const entry = (id: string, act: Entry['act']): Entry => ({
-    id,
-    dish: 0,
-    act,
-    at: '',
-    title: '',
-    detail: '',
-    earliest: null,
-    latest: null,
-    until: null,
-    done: false,
-    late: false,
-  });
 
   it.each([
     ['d0.on', 'on', 'on'],
@@ -130,9 +118,9 @@ describe('acts', () => {
     ['d0.chore.0.0.2', 'chore', 'basted'],
     ['d0.chore.0.1.0', 'chore', 'tick'],
     ['d0.rig', 'rig', 'tick'],
-  ] as const)('logs %s as it should', (id, act, kind) => expect(eventFor(entry(id, act), dishes).kind).toBe(kind));
+  ] as const)('logs %s as it should', (id, act, kind) => expect(eventFor(entry(id, act, ''), dishes).kind).toBe(kind));
 
   it('knows which stage begins', () => {
-    expect(eventFor(entry('d0.stage.2', 'stage'), dishes)).toEqual({ kind: 'stage', stage: 2 });
+    expect(eventFor(entry('d0.stage.2', 'stage', ''), dishes)).toEqual({ kind: 'stage', stage: 2 });
   });
 });

@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { useUnits } from '../units/units';
 import { Field } from './Field';
 
 /** A number as the cook typed it: text that is no number goes to the server as it is, which says what is wrong. */
@@ -8,32 +9,24 @@ type Props = {
   label: string;
   value: Typed;
   onChange: (value: Typed) => void;
-  unit: string;
-  toShown?: (stored: number) => number;
-  fromShown?: (shown: number) => number;
+  /** what the number is of, stored in °C, kg or cm; or a unit that is the same for everyone */
+  of: 'temperature' | 'mass' | 'length' | { unit: string };
   digits?: number;
-  placeholder?: string;
+  /** what counts when nothing is typed: a number as stored, or words */
+  usual?: number | string;
   hint?: ReactNode;
   errors?: readonly string[];
 };
 
-const same = (value: number) => value;
+const asItIs = (value: number) => value;
 
 /** A number with its unit in the field; stored in SI, shown in the cook's unit. */
-export function NumberField({
-  label,
-  value,
-  onChange,
-  unit,
-  toShown = same,
-  fromShown = same,
-  digits = 1,
-  placeholder,
-  hint,
-  errors,
-}: Props) {
+export function NumberField({ label, value, onChange, of, digits = 1, usual, hint, errors }: Props) {
+  const { scales } = useUnits();
+  const { unit, toShown, fromShown } = typeof of === 'string' ? scales[of] : { unit: of.unit, toShown: asItIs, fromShown: asItIs };
+  const written = (stored: number) => String(Number(toShown(stored).toFixed(digits)));
   const [typing, setTyping] = useState<string | null>(null);
-  const shown = typing ?? (typeof value === 'number' ? String(Number(toShown(value).toFixed(digits))) : (value ?? ''));
+  const shown = typing ?? (typeof value === 'number' ? written(value) : (value ?? ''));
   return (
     <Field label={label} hint={hint} errors={errors}>
       {(control) => (
@@ -44,7 +37,7 @@ export function NumberField({
             autoComplete="off"
             className="field pr-12"
             value={shown}
-            placeholder={placeholder}
+            placeholder={typeof usual === 'number' ? written(usual) : usual}
             onFocus={(event) => event.target.select()}
             onBlur={() => setTyping(null)}
             onChange={(event) => {

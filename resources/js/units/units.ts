@@ -17,7 +17,25 @@ export type Formatter = ReturnType<typeof formatter>;
 export function formatter(units: Units) {
   const fahrenheit = units.temperatureUnit === 'f';
   const pounds = units.massUnit === 'lb';
-  const degrees = (celsius: number) => (fahrenheit ? celsius * 1.8 + 32 : celsius);
+  /** How a stored quantity is shown and read in a field. */
+  const scales = {
+    temperature: {
+      unit: fahrenheit ? '°F' : '°C',
+      toShown: (celsius: number) => (fahrenheit ? celsius * 1.8 + 32 : celsius),
+      fromShown: (shown: number) => (fahrenheit ? (shown - 32) / 1.8 : shown),
+    },
+    mass: {
+      unit: units.massUnit,
+      toShown: (kg: number) => (pounds ? kg / POUND_KG : kg),
+      fromShown: (shown: number) => (pounds ? shown * POUND_KG : shown),
+    },
+    length: {
+      unit: pounds ? 'in' : 'cm',
+      toShown: (cm: number) => (pounds ? cm / INCH_CM : cm),
+      fromShown: (shown: number) => (pounds ? shown * INCH_CM : shown),
+    },
+  };
+  const degrees = scales.temperature.toShown;
   const round = (value: number, digits: number) => {
     const factor = 10 ** digits;
     return (Math.round(value * factor) / factor).toLocaleString('en', {
@@ -28,8 +46,8 @@ export function formatter(units: Units) {
   };
   return {
     ...units,
-    degreeSign: fahrenheit ? '°F' : '°C',
-    lengthUnit: pounds ? 'in' : 'cm',
+    degreeSign: scales.temperature.unit,
+    lengthUnit: scales.length.unit,
     /** 63° */
     degrees: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)}°`,
     /** 63 °C */
@@ -48,12 +66,13 @@ export function formatter(units: Units) {
     volume: (litres: number, written: string) =>
       !pounds ? written : litres < QUART_L / 4 ? `${round((litres / QUART_L) * 32, 1)} fl oz` : `${round(litres / QUART_L, 1)} qt`,
     length: (cm: number, digits = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
-    toDegrees: degrees,
-    fromDegrees: (shown: number) => (fahrenheit ? (shown - 32) / 1.8 : shown),
-    toMass: (kg: number) => (pounds ? kg / POUND_KG : kg),
-    fromMass: (shown: number) => (pounds ? shown * POUND_KG : shown),
-    toLength: (cm: number) => (pounds ? cm / INCH_CM : cm),
-    fromLength: (shown: number) => (pounds ? shown * INCH_CM : shown),
+    scales,
+    toDegrees: scales.temperature.toShown,
+    fromDegrees: scales.temperature.fromShown,
+    toMass: scales.mass.toShown,
+    fromMass: scales.mass.fromShown,
+    toLength: scales.length.toShown,
+    fromLength: scales.length.fromShown,
   };
 }
 
