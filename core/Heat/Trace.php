@@ -54,6 +54,14 @@ final class Trace
         return null;
     }
 
+    /** @return array{list<float>, list<float>} seconds and core from the start to a moment */
+    public function upTo(float $seconds): array
+    {
+        $count = $this->recordAt($seconds) + 1;
+
+        return [array_slice($this->seconds, 0, $count), array_slice($this->coreC, 0, $count)];
+    }
+
     public function endS(): float
     {
         return $this->seconds === [] ? 0.0 : $this->seconds[count($this->seconds) - 1];

@@ -34,13 +34,13 @@ final class Debrief
         $late = $minutes - $plannedMinutes;
         $findings = [new Finding(
             'time', 'On the heat', self::duration($plannedMinutes), self::duration($minutes),
-            abs($late) < self::TELLING_MINUTES ? 'As planned.' : sprintf('%.0f min %s than planned.', abs($late), $late > 0 ? 'longer' : 'shorter'),
+            abs($late) < self::TELLING_MINUTES ? 'As planned.' : sprintf('%s %s than planned.', self::duration(abs($late)), $late > 0 ? 'longer' : 'shorter'),
         )];
         $offC = $fact->trace->coreAt(60.0 * $minutes);
         $findings[] = new Finding('pull', 'Core at the pull', sprintf('%.0f °C', $plannedPullC), sprintf('%.0f °C', $offC), abs($offC - $plannedPullC) < 1.5 ? 'Pulled on the mark.' : ($offC > $plannedPullC ? 'Stayed on past the mark.' : 'Pulled before the mark.'));
         $findings[] = new Finding('peak', 'Core at its peak', sprintf('%.0f °C', $dish->targetC), sprintf('%.0f °C', $fact->peakC), abs($fact->peakC - $dish->targetC) < 1.5 ? 'It coasted to the target.' : sprintf('%.0f K %s the target.', abs($fact->peakC - $dish->targetC), $fact->peakC > $dish->targetC ? 'above' : 'below'));
         if ($tableLateMinutes !== null) {
-            $findings[] = new Finding('table', 'At the table', 'on the hour', abs($tableLateMinutes) < 3.0 ? 'on the hour' : sprintf('%.0f min %s', abs($tableLateMinutes), $tableLateMinutes > 0 ? 'late' : 'early'), $tableLateMinutes > 10.0 ? 'Allow more slack, or start the fire sooner.' : 'Nobody waited.');
+            $findings[] = new Finding('table', 'At the table', 'on the hour', abs($tableLateMinutes) < 3.0 ? 'on the hour' : self::duration(abs($tableLateMinutes)).($tableLateMinutes > 0 ? ' late' : ' early'), $tableLateMinutes > 10.0 ? 'Allow more slack, or start the fire sooner.' : 'Nobody waited.');
         }
 
         return [...$findings, ...self::learnt($dish, $fact, $course)];
@@ -51,7 +51,7 @@ final class Debrief
     {
         $counted = count(array_filter($fact->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts));
         if ($counted < self::FEWEST_READINGS) {
-            return [new Finding('learnt', 'Learnt of the heat', '', "$counted readings", 'Three readings or more would tell how strong the heat really was.')];
+            return [new Finding('learnt', 'Learnt of the heat', '', $counted === 1 ? '1 reading' : "$counted readings", 'Three readings or more would tell how strong the heat really was.')];
         }
         $findings = [];
         $guess = $fact->guess;

@@ -7,11 +7,14 @@ namespace Diatherm\Live;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
+use Diatherm\Plan\Caution;
+use Diatherm\Plan\Cautions;
 use Diatherm\Plan\Coast;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\StageEnd;
+use Diatherm\Safety\SafeMinimum;
 
 /** What the readings so far make of a cook that is under way. Minutes count from the moment the dish went on. */
 final readonly class LiveForecast
@@ -29,6 +32,7 @@ final readonly class LiveForecast
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
      * @param  Guess  $guess  in the middle of the weight
      * @param  Trace  $trace  of the likely cook and its rest
+     * @param  list<Caution>  $cautions  of what has happened: nothing before the pull, which the plan speaks of
      */
     private function __construct(
         public Spread $cookMinutes,
@@ -40,6 +44,7 @@ final readonly class LiveForecast
         public array $band,
         public Guess $guess,
         public Trace $trace,
+        public array $cautions,
     ) {
     }
 
@@ -74,7 +79,17 @@ final readonly class LiveForecast
             self::band($ensemble, $course->pulledS === null ? 60.0 * $cookMinutes->high : $course->pulledS + Coast::FOLLOWED_REST_S),
             $guess,
             $trace,
+            $course->pulledS === null ? [] : self::cautions($dish, $peakC, $trace, $course->pulledS),
         );
+    }
+
+    /** @return list<Caution> */
+    private static function cautions(Dish $dish, float $peakC, Trace $trace, float $pulledS): array
+    {
+        $lethality = SafeMinimum::of($dish->safetyClass())->lethality?->gathered(...$trace->upTo($pulledS + 60.0 * $dish->restMinutes));
+        $caution = Cautions::belowSafeMinimum($dish, $peakC, $lethality);
+
+        return $caution === null ? [] : [$caution];
     }
 
     /** The ensemble's band, laid about the fine run that is drawn: coarse runs are a little quick or slow, all alike. */

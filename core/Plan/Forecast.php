@@ -8,8 +8,6 @@ use Diatherm\Cooker\CookerShed;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Measure\Mark;
-use Diatherm\Measure\Source;
 use Diatherm\Measure\Spread;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
@@ -19,9 +17,6 @@ final readonly class Forecast
 {
     /** The lid lift whose price is told. */
     public const LIFT_MINUTES = 2.0;
-
-    /** Poultry in a cooler oven than this goes against US advice. Source: USDA FSIS, Turkey Basics. */
-    private const COOLEST_POULTRY_OVEN_C = 162.0;
 
     /**
      * @param  Spread  $cookMinutes  from on to the pull
@@ -76,7 +71,7 @@ final readonly class Forecast
         [$spread, $lift, $saves] = self::spread($dish, $airC, $pulledC, $likely);
         $rule = WeightRule::for($dish);
         $safe = SafeMinimum::of($dish->safetyClass());
-        $lethality = $safe->lethality?->gathered(...self::upTo($trace, $likely + 60.0 * max($dish->restMinutes, 3.0)));
+        $lethality = $safe->lethality?->gathered(...$trace->upTo($likely + 60.0 * max($dish->restMinutes, 3.0)));
         $temper = self::temperMinutes($dish, $airC);
         $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);
 
@@ -95,7 +90,7 @@ final readonly class Forecast
             $lift,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
-            self::cautions($dish, $airC, $peakC, $safe, $lethality, $temper),
+            Cautions::of($dish, $airC, $peakC, $lethality, $temper),
             $trace,
         );
     }
@@ -169,14 +164,6 @@ final readonly class Forecast
         return INF;
     }
 
-    /** @return array{list<float>, list<float>} */
-    private static function upTo(Trace $trace, float $seconds): array
-    {
-        $count = $trace->recordAt($seconds) + 1;
-
-        return [array_slice($trace->seconds, 0, $count), array_slice($trace->coreC, 0, $count)];
-    }
-
     /** Minutes on the board from refrigerator-cold until the joint's mean reaches the start temperature; INF when it does not. */
     private static function temperMinutes(Dish $dish, float $airC): float
     {
@@ -193,34 +180,5 @@ final readonly class Forecast
         }
 
         return INF;
-    }
-
-    /** @return list<Caution> */
-    private static function cautions(Dish $dish, float $airC, float $peakC, SafeMinimum $safe, ?float $lethality, float $temper): array
-    {
-        $cautions = [];
-        if ($safe->coreC !== null && $peakC < $safe->coreC - 0.25) {
-            $counted = $lethality === null
-                ? ''
-                : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table asks for %.1f.', $lethality, $safe->lethality->log10 ?? 0.0);
-            $cautions[] = new Caution('below_safe_minimum', sprintf(
-                'Below the safe minimum for %s: %.0f °C%s. It peaks at %.0f °C.%s Not for young children, the old, the pregnant or the ill.',
-                $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $peakC, $counted,
-            ), $safe->source);
-        }
-        foreach ($dish->stages as $stage) {
-            if ($dish->cut->kind === 'poultry' && $stage->cooker->id === 'oven' && $stage->cookerC < self::COOLEST_POULTRY_OVEN_C) {
-                $cautions[] = new Caution('cool_oven_poultry', 'US advice is to roast poultry in an oven at 165 °C or more.', Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
-                break;
-            }
-        }
-        $allowed = Clocks::allowedMinutes($airC);
-        if ($temper > $allowed) {
-            $cautions[] = new Caution('too_long_out', sprintf(
-                'To start at %.0f °C it would stand out longer than the %.0f minutes allowed. Start it colder.', $dish->startC, $allowed,
-            ), Clocks::source());
-        }
-
-        return $cautions;
     }
 }

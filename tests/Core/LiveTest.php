@@ -148,3 +148,18 @@ it('finds weighed quantiles', function () {
     expect($spread->likely)->toEqualWithDelta(3.0, 1e-9)->and($spread->low)->toEqualWithDelta(1.0, 1e-9)->and($spread->high)->toEqualWithDelta(5.0, 1e-9);
     expect(Weighed::spread([1.0, 2.0], [0.999, 0.001])->likely)->toEqualWithDelta(1.0, 0.01);
 });
+
+// Source of the minimum: USDA FSIS, Safe Minimum Internal Temperature Chart, poultry 74 °C.
+it('says after the pull when a dish will stay below its safe minimum, and only then', function () {
+    $bird = Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]]);
+    $pulled = fn (float $minutes): LiveForecast => LiveForecast::of($bird, 14.0, new Course([], [], [], 60.0 * $minutes, 60.0 * $minutes + 60.0), [], 66.0);
+    $planned = Forecast::of($bird, 14.0)->cookMinutes->likely;
+    expect(array_column($pulled(0.5 * $planned)->cautions, 'id'))->toBe(['below_safe_minimum'])
+        ->and($pulled($planned + 10.0)->cautions)->toBe([])
+        ->and(LiveForecast::of($bird, 14.0, new Course(nowS: 60.0), [], 66.0)->cautions)->toBe([]);
+});
+
+it('says that buried coals fade, since it counts them as steady', function () {
+    $ids = fn (string $kind): array => array_column(Forecast::of(Samples::dish(['rig' => ['kind' => $kind], 'taste' => 'firm', 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]), 14.0)->cautions, 'id');
+    expect($ids('buried_pot'))->toBe(['fading_coals'])->and($ids('pot'))->toBe([]);
+});

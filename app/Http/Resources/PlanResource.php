@@ -138,6 +138,15 @@ final class PlanResource extends JsonResource
     }
 
     /**
+     * @param  list<Caution>  $cautions
+     * @return list<array<string, string>>
+     */
+    public static function warnings(array $cautions): array
+    {
+        return array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $cautions);
+    }
+
+    /**
      * @param  list<Working>  $workings
      * @return list<array<string, mixed>>
      */
@@ -211,7 +220,7 @@ final class PlanResource extends JsonResource
                 'core_c' => array_map(fn (int $i): float => round($part->trace->coreAt(60.0 * $forecast->cookMinutes->likely * $i / self::PART_POINTS), 1), range(0, self::PART_POINTS)),
             ], PartForecast::all($forecast)),
             'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
-            'warnings' => array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $forecast->cautions),
+            'warnings' => self::warnings($forecast->cautions),
             'workings' => self::workings(Explanation::of($forecast)),
         ];
     }

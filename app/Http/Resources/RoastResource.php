@@ -77,6 +77,7 @@ final class RoastResource extends JsonResource
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
                 'heat_factor' => round($live->guess->transfer, 3),
                 'thickness_factor' => round($live->guess->thickness, 3),
+                'warnings' => PlanResource::warnings($live->cautions),
                 'workings' => PlanResource::workings(LiveExplanation::of($live, $day->plan->roast->dishes[$dish])),
             ],
         ];

@@ -18,6 +18,7 @@ export type FollowedDish = Schemas['FollowedDish'];
 export type Entry = Schemas['Entry'];
 export type Pictures = Schemas['Pictures'];
 export type Section = Pictures['section'];
+export type Warning = Schemas['Warning'];
 export type Working = Schemas['Working'];
 export type Spread = Schemas['Spread'];
 export type Roast = Schemas['Roast'];

@@ -31,6 +31,8 @@ const LEFT = 42;
 const RIGHT = 14;
 const TOP = 14;
 const BOTTOM = 26;
+/** What “now 17:45” takes, px. */
+const NOW_ROOM = 70;
 
 /** The core through time: what was is solid, what will be is dotted inside its band, the pull is the one ember line. */
 export function CoreCurve({
@@ -210,7 +212,13 @@ export function CoreCurve({
         {now !== null && now >= from && now <= end && (
           <g>
             <line x1={x(now)} x2={x(now)} y1={TOP} y2={height - BOTTOM} stroke="var(--ink)" strokeWidth="1.5" />
-            <text x={x(now) - 6} y={TOP + 4} textAnchor="end" fontWeight="650" fill="var(--ink)">{`now ${time(now)}`}</text>
+            <text
+              x={x(now) + (x(now) < LEFT + NOW_ROOM ? 6 : -6)}
+              y={TOP + 4}
+              textAnchor={x(now) < LEFT + NOW_ROOM ? 'start' : 'end'}
+              fontWeight="650"
+              fill="var(--ink)"
+            >{`now ${time(now)}`}</text>
           </g>
         )}
         {readings.map((mark) =>

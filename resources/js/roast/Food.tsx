@@ -6,8 +6,8 @@ import { Plates } from '../charts/Plates';
 import { PreparationStrip } from '../charts/PreparationStrip';
 import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
+import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
-import { Prose } from '../units/Prose';
 import { at, clock, duration, offsetMinutes } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt } from './acts';
@@ -69,11 +69,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           </Why>
         </Answer>
       </div>
-      {dish.warnings.map((warning) => (
-        <p key={warning.id} className="mt-4 max-w-3xl border-l-[3px] border-ember pl-3">
-          <Prose>{warning.words}</Prose> <span className="label">{warning.source}</span>
-        </p>
-      ))}
+      <Warnings of={live?.warnings.length ? live.warnings : dish.warnings} />
       {dish.pictures !== undefined && (
         <div className="mt-5 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_17.5rem]">
           <CoreCurve

@@ -4,6 +4,7 @@ import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
+import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
 import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
@@ -68,6 +69,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             {dish.under_60_minutes === null ? 'later' : clock(on + dish.under_60_minutes * 60_000, offset)}
           </Answer>
         </div>
+        <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
             <CoreCurve
