@@ -16,7 +16,7 @@ final class Explanation
     /** @return list<Working> */
     public static function of(Forecast $forecast): array
     {
-        return [...self::heat($forecast), ...self::eating($forecast), ...self::safety($forecast)];
+        return [...self::heat($forecast), ...self::eating($forecast), ...self::safety($forecast), ...RigExplanation::of($forecast)];
     }
 
     /** @return list<Working> */

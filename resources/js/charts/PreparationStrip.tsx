@@ -1,13 +1,24 @@
 import { scaleLinear } from 'd3-scale';
-import type { Entry } from '../api/types';
+import type { Entry, Working } from '../api/types';
 import { Prose } from '../units/Prose';
+import { Why } from '../ui/Why';
 import { useRoom } from '../ui/useRoom';
 import { at, clock, day, duration, offsetMinutes } from '../units/time';
 
 const ROW = 30;
 
 /** The days and hours before the fire: a bar for each preparation, ending where the next begins. */
-export function PreparationStrip({ entries, on, now }: { entries: readonly Entry[]; on: number; now: number }) {
+export function PreparationStrip({
+  entries,
+  on,
+  now,
+  workings,
+}: {
+  entries: readonly Entry[];
+  on: number;
+  now: number;
+  workings: readonly Working[];
+}) {
   const [ref, room] = useRoom<HTMLDivElement>();
   const first = entries[0];
   if (first === undefined) return null;
@@ -91,7 +102,11 @@ export function PreparationStrip({ entries, on, now }: { entries: readonly Entry
                 <Prose>{entry.detail}</Prose>
               </span>
             </span>
-            <span className="label">{duration((ends(entry, on) - at(entry.at)) / 60_000)}</span>
+            <span className="label">
+              <Why of={`prepare.${entry.id.split('.')[2] ?? ''}`} workings={workings}>
+                {duration((ends(entry, on) - at(entry.at)) / 60_000)}
+              </Why>
+            </span>
           </li>
         ))}
       </ol>

@@ -138,7 +138,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
       {prepared.length > 0 && (
         <div className="opens mt-6">
           <h2 className="mb-2 text-lg">Before the fire</h2>
-          <PreparationStrip entries={prepared} on={on} now={now} />
+          <PreparationStrip entries={prepared} on={on} now={now} workings={workings} />
         </div>
       )}
       <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">

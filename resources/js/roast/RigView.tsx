@@ -1,11 +1,12 @@
 import clsx from 'clsx';
-import type { Plan, PlannedDish, RigReport, Roast } from '../api/types';
+import type { Plan, PlannedDish, RigReport, Roast, Working } from '../api/types';
 import { AnimalPicture } from '../charts/AnimalPicture';
 import { FramePicture } from '../charts/FramePicture';
 import { PartCurves } from '../charts/PartCurves';
 import { PitPicture } from '../charts/PitPicture';
 import { SpitPicture } from '../charts/SpitPicture';
 import { Answer } from '../ui/Answer';
+import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
 import { clock, day, duration } from '../units/time';
 import { useUnits } from '../units/units';
@@ -21,13 +22,20 @@ export function RigView({ plan, index, roast, now }: { plan: Plan; index: number
       {dish.rig !== null && (
         <div className="opens">
           {dish.rig.spit !== null && dish.rig.balance !== null && dish.rig.bar !== null && (
-            <SpitAnswers size={dish.rig.size} spit={dish.rig.spit} balance={dish.rig.balance} bar={dish.rig.bar} pieces={pieces} />
+            <SpitAnswers
+              workings={dish.workings}
+              size={dish.rig.size}
+              spit={dish.rig.spit}
+              balance={dish.rig.balance}
+              bar={dish.rig.bar}
+              pieces={pieces}
+            />
           )}
-          {dish.rig.frame !== null && <FrameAnswers size={dish.rig.size} frame={dish.rig.frame} />}
-          {dish.rig.pot !== null && <PotAnswers size={dish.rig.size} pot={dish.rig.pot} pit={dish.rig.pit} />}
+          {dish.rig.frame !== null && <FrameAnswers workings={dish.workings} size={dish.rig.size} frame={dish.rig.frame} />}
+          {dish.rig.pot !== null && <PotAnswers workings={dish.workings} size={dish.rig.size} pot={dish.rig.pot} pit={dish.rig.pit} />}
         </div>
       )}
-      {dish.drip_pan !== null && <DripPan pan={dish.drip_pan} />}
+      {dish.drip_pan !== null && <DripPan workings={dish.workings} pan={dish.drip_pan} />}
       {dish.parts.length > 0 && <Parts dish={dish} />}
       <KitList plan={plan} roast={roast} now={now} />
     </section>
@@ -39,12 +47,14 @@ type Balance = NonNullable<RigReport['balance']>;
 type Bar = NonNullable<RigReport['bar']>;
 
 function SpitAnswers({
+  workings,
   size,
   spit,
   balance,
   bar,
   pieces,
 }: {
+  workings: readonly Working[];
   size: RigReport['size'];
   spit: Spit;
   balance: Balance;
@@ -69,10 +79,14 @@ function SpitAnswers({
           tone={spit.clearance_cm < spit.keep_cm ? 'ember' : 'ink'}
           remark={`keep ${format.length(spit.keep_cm)}; ${format.length(spit.loose_clearance_cm)} with a leg loose`}
         >
-          {format.length(spit.clearance_cm)}
+          <Why of="rig.clearance" workings={workings}>
+            {format.length(spit.clearance_cm)}
+          </Why>
         </Answer>
         <Answer label="Off balance" tone={balance.stalls ? 'ember' : 'ink'} remark={balanceWords(balance, format.length(spit.off_cm))}>
-          {format.length(spit.off_cm)}
+          <Why of="rig.balance" workings={workings}>
+            {format.length(spit.off_cm)}
+          </Why>
         </Answer>
         {balance.counter_kg >= 0.02 && (
           <Answer
@@ -80,7 +94,9 @@ function SpitAnswers({
             tone="water"
             remark={`${format.length(balance.counter_arm_cm)} out, at ${balance.counter_deg}°; or move the skewer ${format.length(spit.off_cm)} to the heavy side`}
           >
-            {format.mass(balance.counter_kg)}
+            <Why of="rig.balance" workings={workings}>
+              {format.mass(balance.counter_kg)}
+            </Why>
           </Answer>
         )}
         <Answer
@@ -92,7 +108,9 @@ function SpitAnswers({
               : `too much; it holds ${format.length(bar.span_that_holds_cm, 0)} between rests`
           }
         >
-          {bar.sag_mm} mm
+          <Why of="rig.bar" workings={workings}>
+            {bar.sag_mm} mm
+          </Why>
         </Answer>
       </div>
     </>
@@ -110,7 +128,7 @@ function balanceWords(balance: Balance, off: string): string {
 
 type Frame = NonNullable<RigReport['frame']>;
 
-function FrameAnswers({ size, frame }: { size: RigReport['size']; frame: Frame }) {
+function FrameAnswers({ workings, size, frame }: { workings: readonly Working[]; size: RigReport['size']; frame: Frame }) {
   const format = useUnits();
   return (
     <>
@@ -128,13 +146,20 @@ function FrameAnswers({ size, frame }: { size: RigReport['size']; frame: Frame }
             label="Over the coals"
             remark={frame.parts.map((part) => `${part.name.toLowerCase()} ${format.length(part.height_cm, 0)}`).join(', ')}
           >
-            {`${Math.round(format.toLength(frame.low_cm))}–${Math.round(format.toLength(frame.high_cm))} ${format.lengthUnit}`}
+            <Why
+              of="rig.height"
+              workings={workings}
+            >{`${Math.round(format.toLength(frame.low_cm))}–${Math.round(format.toLength(frame.high_cm))} ${format.lengthUnit}`}</Why>
           </Answer>
           <Answer label="Rope" remark="with what the knots take">
-            {format.length(frame.rope_cm, 0)}
+            <Why of="rig.line" workings={workings}>
+              {format.length(frame.rope_cm, 0)}
+            </Why>
           </Answer>
           <Answer label="Chain near the fire" tone="ember" remark="where rope would burn">
-            {format.length(frame.chain_cm, 0)}
+            <Why of="rig.line" workings={workings}>
+              {format.length(frame.chain_cm, 0)}
+            </Why>
           </Answer>
         </div>
       </div>
@@ -145,7 +170,7 @@ function FrameAnswers({ size, frame }: { size: RigReport['size']; frame: Frame }
 type Pot = NonNullable<RigReport['pot']>;
 type Pit = NonNullable<RigReport['pit']>;
 
-function PotAnswers({ size, pot, pit }: { size: RigReport['size']; pot: Pot; pit: Pit | null }) {
+function PotAnswers({ workings, size, pot, pit }: { workings: readonly Working[]; size: RigReport['size']; pot: Pot; pit: Pit | null }) {
   const format = useUnits();
   return (
     <>
@@ -168,7 +193,9 @@ function PotAnswers({ size, pot, pit }: { size: RigReport['size']; pot: Pot; pit
             tone="water"
             remark={`${pot.liquid_l.toFixed(1)} l; ${pot.loss_l.toFixed(1)} l leave as steam`}
           >
-            {format.length(pot.liquid_cm)}
+            <Why of="rig.liquid" workings={workings}>
+              {format.length(pot.liquid_cm)}
+            </Why>
           </Answer>
           {pit !== null && (
             <>
@@ -177,16 +204,24 @@ function PotAnswers({ size, pot, pit }: { size: RigReport['size']; pot: Pot; pit
                 tone="ember"
                 remark={`${pit.coals_l.under} l under, ${pit.coals_l.beside} l beside, ${pit.coals_l.above} l above`}
               >
-                {`${Math.round(format.toMass(pit.coals_kg.low))}–${Math.round(format.toMass(pit.coals_kg.high))} ${format.massUnit}`}
+                <Why
+                  of="rig.coals"
+                  workings={workings}
+                >{`${Math.round(format.toMass(pit.coals_kg.low))}–${Math.round(format.toMass(pit.coals_kg.high))} ${format.massUnit}`}</Why>
               </Answer>
               <Answer
                 label="Dry wood to burn down"
                 remark={`${pit.fire_hours} h of fire before; the lower coals then sit ${pit.settle_minutes} min`}
               >
-                {`${Math.round(format.toMass(pit.wood_kg.low))}–${Math.round(format.toMass(pit.wood_kg.high))} ${format.massUnit}`}
+                <Why
+                  of="rig.wood"
+                  workings={workings}
+                >{`${Math.round(format.toMass(pit.wood_kg.low))}–${Math.round(format.toMass(pit.wood_kg.high))} ${format.massUnit}`}</Why>
               </Answer>
               <Answer label="Soil to dig" remark={`about ${duration(pit.dig_minutes)} with a spade`}>
-                {pit.soil_l} l
+                <Why of="rig.soil" workings={workings}>
+                  {format.volume(pit.soil_l, `${pit.soil_l} l`)}
+                </Why>
               </Answer>
             </>
           )}
@@ -197,17 +232,19 @@ function PotAnswers({ size, pot, pit }: { size: RigReport['size']; pot: Pot; pit
 }
 
 /** What drips is caught; the water in it lasts the cook. */
-function DripPan({ pan }: { pan: NonNullable<PlannedDish['drip_pan']> }) {
+function DripPan({ workings, pan }: { workings: readonly Working[]; pan: NonNullable<PlannedDish['drip_pan']> }) {
   const format = useUnits();
   return (
     <section className="opens mt-7" aria-label="Drip pan">
       <h2 className="text-lg">Drip pan</h2>
       <div className="mt-2 flex flex-wrap gap-x-10 gap-y-3">
         <Answer label="At least" remark="beyond the joint on every side">
-          {`${Math.round(format.toLength(pan.length_cm))} × ${format.length(pan.width_cm, 0)}`}
+          <Why of="rig.pan" workings={workings}>{`${Math.round(format.toLength(pan.length_cm))} × ${format.length(pan.width_cm, 0)}`}</Why>
         </Answer>
         <Answer label="Water in it" tone="water" remark="lasts to the pull; out before a sear">
-          {format.volume(pan.water_l, `${pan.water_l} l`)}
+          <Why of="rig.pan" workings={workings}>
+            {format.volume(pan.water_l, `${pan.water_l} l`)}
+          </Why>
         </Answer>
       </div>
     </section>

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Live\LiveExplanation;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\Working;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Explanation;
+use Diatherm\Plan\Forecast;
+use Tests\Support\Samples;
+
+/** @return array<string, Working> by the number that it explains */
+function workings(array $dish): array
+{
+    return array_column(Explanation::of(Forecast::of(Samples::dish($dish), 14.0)), null, 'of');
+}
+
+const EVERY_DISH = ['cook_minutes', 'shape', 'pull_c', 'peak_c', 'first_look_minutes', 'lid_lift_minutes', 'target_c', 'feeds', 'temper_minutes'];
+
+it('explains every number that a plan shows', function (array $dish, array $numbers) {
+    expect(workings($dish))->toHaveKeys([...EVERY_DISH, ...$numbers]);
+})->with([
+    'a rack with a rule' => [['stages' => [['cooker' => 'kettle', 'cooker_c' => 160, 'pull' => true]]], ['rule_minutes', 'safe_c', 'lethality_log10', 'rig.pan']],
+    'a spit' => [['rig' => ['kind' => 'spit']], ['rig.clearance', 'rig.balance', 'rig.bar']],
+    'a pot' => [['rig' => ['kind' => 'pot']], ['rig.liquid']],
+    'a buried pot' => [['rig' => ['kind' => 'buried_pot']], ['rig.liquid', 'rig.coals', 'rig.wood', 'rig.soil']],
+    'a frame' => [['rig' => ['kind' => 'frame']], ['rig.height', 'rig.line']],
+    'what was prepared' => [['preparations' => ['thaw_fridge', 'dry_brine', 'truss']], ['prepare.thaw_fridge', 'prepare.dry_brine', 'prepare.truss']],
+]);
+
+it('gives each a rule to read and a source that is one', function (array $dish) {
+    foreach (workings($dish) as $working) {
+        expect($working->rule)->toMatch('/^[A-Z0-9½¼¾].*\.$/u')->and($working->source->inWords())->not->toBe('');
+        if ($working->source->mark === Mark::Published || $working->source->mark === Mark::Memory) {
+            expect($working->source->citation)->not->toBe('');
+        }
+        foreach ($working->inputs as $label => $value) {
+            expect($label)->not->toBe('')->and($value)->not->toBe('')->and($value)->not->toContain('NAN')->not->toContain('INF');
+        }
+    }
+})->with([[[]], [['rig' => ['kind' => 'spit', 'test_kg' => 0.4, 'test_arm_cm' => 12]]], [['rig' => ['kind' => 'buried_pot']]], [['rig' => ['kind' => 'frame'], 'preparations' => ['rub', 'truss']]], [['cut' => 'potatoes', 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft']]]);
+
+it('explains no number that is not there', function () {
+    expect(workings(['cut' => 'potatoes', 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft']))->not->toHaveKeys(['safe_c', 'lethality_log10', 'rule_minutes', 'rig.clearance']);
+});
+
+it('states the inputs that were really used', function () {
+    $taped = workings(['thickness_cm' => 10, 'rig' => ['kind' => 'spit', 'room_cm' => 17, 'test_kg' => 0.4, 'test_arm_cm' => 14]]);
+    expect($taped['shape']->inputs['Half-thickness'])->toContain('from the tape')
+        ->and(workings([])['shape']->inputs['Half-thickness'])->toContain('from the mass')
+        ->and($taped['rig.clearance']->inputs['Room'])->toBe('17.0 cm')
+        ->and($taped['rig.balance']->inputs)->toMatchArray(['Weight' => '0.40 kg', 'Arm' => '14.0 cm', 'On the spit' => '3.00 kg']);
+});
+
+it('says in which way a dish is pulled', function () {
+    expect(workings([])['pull_c']->rule)->toContain('coasts')->and(workings(['coast' => false])['pull_c']->rule)->not->toContain('coasts');
+});
+
+it('explains every number that a live forecast shows', function () {
+    $dish = Samples::dish();
+    $live = LiveForecast::of($dish, 14.0, new Course(nowS: 2400.0), [], 56.0);
+    $workings = array_column(LiveExplanation::of($live, $dish), null, 'of');
+    expect($workings)->toHaveKeys(['live.pull_at', 'live.core_now_c', 'live.pull_c', 'live.peak_c'])
+        ->and($workings['live.pull_at']->inputs['Readings that count'])->toBe('0 of 0');
+});
