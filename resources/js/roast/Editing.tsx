@@ -7,7 +7,8 @@ import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { titleOf } from './acts';
 import { toDraft, toFile, type Draft } from './draft';
-import { Planner, type Errors } from './Planner';
+import { Planner } from './Planner';
+import type { Errors } from './ticket/errors';
 import { TooLate } from './TooLate';
 
 type Props = {

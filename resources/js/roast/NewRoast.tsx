@@ -15,7 +15,7 @@ import { TooLate } from './TooLate';
 import { newDraft, toFile, type Draft } from './draft';
 import { Food } from './Food';
 import { Planner } from './Planner';
-import { Ticket } from './Ticket';
+import { Ticket } from './ticket/Ticket';
 
 /** A roast from nothing: sensible defaults, and an answer at once. */
 export function NewRoast() {

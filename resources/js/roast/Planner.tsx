@@ -6,10 +6,9 @@ import { usePreview, useReference } from '../api/queries';
 import { Loading, Trouble } from '../ui/States';
 import { useDebounced } from '../ui/useDebounced';
 import { toFile, type Draft } from './draft';
+import type { Errors } from './ticket/errors';
 
 const TYPING_PAUSE_MS = 250;
-
-export type Errors = Record<string, string[]>;
 
 type Props = {
   draft: Draft;

@@ -15,12 +15,12 @@ import { DishSwitch } from './DishSwitch';
 import { Debrief } from './Debrief';
 import { Editing } from './Editing';
 import { Food } from './Food';
-import { Live } from './Live';
-import { RigTicket } from './RigTicket';
-import { RigView } from './RigView';
+import { Live } from './live/Live';
+import { RigTicket } from './rig/RigTicket';
+import { RigView } from './rig/RigView';
 import { RunSheet } from './RunSheet';
 import { Table } from './Table';
-import { Ticket } from './Ticket';
+import { Ticket } from './ticket/Ticket';
 
 const VIEWS = [
   { id: 'food', name: 'Food' },

@@ -7,7 +7,7 @@ import { NumberField, type Typed } from '../ui/NumberField';
 import { entry } from '../testing';
 import { eventFor } from './acts';
 import { likelyHour, massFor, toFile, withCut } from './draft';
-import { Keypad } from './Keypad';
+import { Keypad } from './live/Keypad';
 
 const places = [
   { id: 'core', name: 'Middle' },

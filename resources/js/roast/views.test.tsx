@@ -6,10 +6,10 @@ import type { NewEvent, RigReport } from '../api/types';
 import { aRoast, duck, entry, reference, show } from '../testing';
 import { choreFor, mainDish, titleOf, toDo } from './acts';
 import { newDish, type Draft } from './draft';
-import { RigTicket } from './RigTicket';
-import { RigView } from './RigView';
+import { RigTicket } from './rig/RigTicket';
+import { RigView } from './rig/RigView';
 import { RunSheet } from './RunSheet';
-import { Ticket } from './Ticket';
+import { Ticket } from './ticket/Ticket';
 import { TooLate } from './TooLate';
 import { logged } from './useLogging';
 

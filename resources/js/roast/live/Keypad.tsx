@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { Segments } from '../ui/Segments';
-import { Sheet } from '../ui/Sheet';
-import { useUnits } from '../units/units';
+import { Segments } from '../../ui/Segments';
+import { Sheet } from '../../ui/Sheet';
+import { useUnits } from '../../units/units';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
 const LONGEST = 5;

@@ -1,0 +1,83 @@
+import { type ReactNode } from 'react';
+import type { FollowedDish, Reading, Roast } from '../../api/types';
+import { Answer } from '../../ui/Answer';
+import { Why } from '../../ui/Why';
+import { at, clock, duration, offsetMinutes } from '../../units/time';
+import { useUnits } from '../../units/units';
+import { COOKER, entryAt } from '../acts';
+
+/** The figures to be read from across the yard. */
+export function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; index: number; now: number }) {
+  const format = useUnits();
+  const live = dish.live;
+  const offset = offsetMinutes(roast.plan.serve_at);
+  const on = entryAt(roast.plan, index, 'on');
+  if (live === null || dish.on_at === null) {
+    return (
+      <div className="flex flex-wrap items-end gap-x-10 gap-y-3">
+        <div>
+          <div className="label">On the heat at</div>
+          <div className="wide text-[3.5rem] leading-none">{on === null ? '–' : clock(on, offset)}</div>
+        </div>
+        <Answer label="Takes" remark={`${duration(dish.cook_minutes.low)} to ${duration(dish.cook_minutes.high)}`}>
+          {duration(dish.cook_minutes.likely)}
+        </Answer>
+        <Answer label="Pull at" tone="ember">
+          {format.degrees(dish.pull_c)}
+        </Answer>
+      </div>
+    );
+  }
+  const pulled = dish.pulled_at !== null;
+  return (
+    <div className="flex flex-wrap items-end gap-x-7 gap-y-3">
+      <div>
+        <div className="label">Core, coldest point</div>
+        <div className="wide text-[4.25rem] leading-[0.95] sm:text-yard">
+          <Why of="live.core_now_c" workings={live.workings}>
+            {format.degrees(live.core_now_c.likely)}
+          </Why>
+        </div>
+        <div className="label mt-1">
+          {latestWords(roast.readings, index, now)}, {format.degrees(live.core_now_c.low)} to {format.degrees(live.core_now_c.high)}
+        </div>
+      </div>
+      <Answer
+        label={pulled ? 'Came off' : 'Off the heat'}
+        tone={pulled ? 'ink' : 'ember'}
+        remark={pulled ? `at ${format.degrees(live.pull_c)}` : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`}
+      >
+        <Why of="live.pull_at" workings={live.workings}>
+          {clock(live.pull_at.likely)}
+        </Why>
+      </Answer>
+      {!pulled && (
+        <Answer label="Pull at" tone="ember" remark={drift(live.heat_factor, live.counted)}>
+          <Why of="live.pull_c" workings={live.workings}>
+            {format.degrees(live.pull_c)}
+          </Why>
+        </Answer>
+      )}
+      <Answer label={pulled ? 'Peaks at' : 'Will coast to'} tone="water" remark={clock(live.peak_at)}>
+        <Why of="live.peak_c" workings={live.workings}>
+          {format.degrees(live.peak_c)}
+        </Why>
+      </Answer>
+    </div>
+  );
+}
+
+/** Heat that reaches it, as the readings have it: said only when it is telling. */
+function drift(factor: number, counted: number): ReactNode {
+  if (counted < 2) return 'as planned so far';
+  const off = Math.round(100 * (factor - 1));
+  if (Math.abs(off) < 6) return 'heat as planned';
+  return `${Math.abs(off)} % ${off < 0 ? 'less' : 'more'} heat`;
+}
+
+function latestWords(readings: readonly Reading[], dish: number, now: number): string {
+  const last = readings.filter((reading) => reading.dish === dish && reading.place !== COOKER && reading.counts).at(-1);
+  if (last === undefined) return 'worked out, not read yet';
+  const minutes = (now - at(last.at)) / 60_000;
+  return minutes < 2 ? 'just read' : `read ${duration(minutes)} ago`;
+}

@@ -1,0 +1,184 @@
+import { useState } from 'react';
+import { Refused } from '../../api/client';
+import { useReference } from '../../api/queries';
+import type { EventKind, Roast } from '../../api/types';
+import { HeatSection } from '../../charts/HeatSection';
+import { useKeys } from '../../ui/useKeys';
+import { useNow } from '../../ui/useNow';
+import { Prose } from '../../units/Prose';
+import { at, clock, countdown, duration, offsetMinutes } from '../../units/time';
+import { choreFor, eventFor, mainDish, toDo } from '../acts';
+import { DishSwitch } from '../DishSwitch';
+import { Keypad } from './Keypad';
+import { logged, useLogging } from '../useLogging';
+import { DishNote } from './DishNote';
+import { Figures } from './Figures';
+import { Curve } from './Curve';
+import { Act, Key } from './Acts';
+import { History } from './History';
+import { NoteSheet } from './NoteSheet';
+
+const LATER = 6;
+const BIRD_PLACES = ['breast', 'thigh', 'cooker'];
+const JOINT_PLACES = ['core', 'thick_end', 'bone', 'cooker'];
+
+/** The cook by the fire: what is next, how hot it is, when it comes off; and what was done, with one tap. */
+export function Live({ roast }: { roast: Roast }) {
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [sheet, setSheet] = useState<'reading' | 'note' | null>(null);
+  const [place, setPlace] = useState<string | null>(null);
+  const reference = useReference();
+  const now = useNow();
+  const log = useLogging(roast);
+  const index = chosen ?? mainDish(roast);
+  const dish = roast.plan.dishes[index];
+  const todo = toDo(roast.plan);
+  const next = todo[0];
+  const history = logged(roast);
+  const offset = offsetMinutes(roast.plan.serve_at);
+  const birds = dish?.kind === 'poultry' && !/breast|legs/.test(dish.cut);
+  const places = (birds ? BIRD_PLACES : JOINT_PLACES).map((id) => ({
+    id,
+    name: reference.data?.places.find((one) => one.id === id)?.name ?? id,
+  }));
+  const usualPlace = places[0]?.id ?? 'core';
+
+  const did = (kind: EventKind) => {
+    const chore = choreFor(kind, index, roast.plan, roast.file.dishes, now);
+    log.act.mutate({ kind, dish: index, entry: chore?.id, minutes: kind === 'lid' ? 2 : undefined });
+  };
+  const doNext = () => {
+    if (next !== undefined) log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+  };
+  const undoLast = () => {
+    const last = history[0];
+    if (last !== undefined) log.undo.mutate({ what: last.what, id: last.id });
+  };
+  useKeys({
+    r: () => setSheet('reading'),
+    b: () => did('basted'),
+    t: () => did('turned'),
+    f: () => did('fuel'),
+    l: () => did('lid'),
+    n: () => setSheet('note'),
+    u: undoLast,
+    d: doNext,
+  });
+  if (dish === undefined) return null;
+  const trouble = log.act.error ?? log.undo.error;
+
+  return (
+    <>
+      <DishSwitch
+        dishes={roast.plan.dishes}
+        index={index}
+        onChange={setChosen}
+        note={(i) => <DishNote dish={roast.plan.dishes[i]} roast={roast} index={i} />}
+      />
+      <div className="live-grid grid gap-x-7 gap-y-5">
+        <section className="opens [grid-area:next]" aria-label="What to do">
+          {next === undefined ? (
+            <p className="wide text-2xl">Nothing left to do.</p>
+          ) : (
+            <>
+              <div className="flex items-baseline justify-between">
+                <span className="label">
+                  {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
+                </span>
+                <span className="label">{at(next.at) < now ? 'late by' : 'in'}</span>
+              </div>
+              <div className="flex items-baseline justify-between gap-3">
+                <h2 className="text-[1.625rem] leading-8">{next.title}</h2>
+                <span className="wide text-[1.625rem] text-ember">{countdown(at(next.at) - now)}</span>
+              </div>
+              <p className="mt-1 text-soft">
+                <Prose>{next.detail}</Prose>
+              </p>
+              <button type="button" className="push push-ember mt-3 min-h-14 w-full text-lg" disabled={log.act.isPending} onClick={doNext}>
+                Done
+              </button>
+              <ol className="mt-4">
+                {todo.slice(1, 1 + LATER).map((entry) => (
+                  <li key={entry.id} className="flex min-h-9 items-center gap-3 border-t border-hair">
+                    <span className="w-12 font-bold">{clock(entry.at)}</span>
+                    <span className="min-w-0 flex-1 truncate">{entry.title}</span>
+                    {entry.earliest !== null && entry.latest !== null && (
+                      <span className="label">{`±${Math.round((at(entry.latest) - at(entry.earliest)) / 120_000)} min`}</span>
+                    )}
+                  </li>
+                ))}
+                <li className="flex min-h-9 items-center gap-3 border-t border-hair">
+                  <span className="w-12 font-bold">{clock(roast.plan.serve_at)}</span>
+                  <span className="flex-1">Table</span>
+                  <span className="label">{slack(roast)}</span>
+                </li>
+              </ol>
+            </>
+          )}
+        </section>
+
+        <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
+          <Figures roast={roast} dish={dish} index={index} now={now} />
+        </section>
+        <div className="min-w-0 [grid-area:curve]">
+          <Curve roast={roast} dish={dish} index={index} now={now} />
+        </div>
+
+        <section className="grid content-start gap-4 [grid-area:log] sm:grid-cols-2 xl:grid-cols-1" aria-label="Log">
+          <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 sm:static sm:border-0 sm:p-0">
+            <button type="button" className="push push-main min-h-16 w-full justify-between text-lg" onClick={() => setSheet('reading')}>
+              Take a reading <Key>R</Key>
+            </button>
+          </div>
+          <div className="grid grid-cols-2 gap-2">
+            <Act name="Basted" letter="B" onClick={() => did('basted')} />
+            <Act name="Turned" letter="T" onClick={() => did('turned')} />
+            <Act name="Fuel added" letter="F" onClick={() => did('fuel')} />
+            <Act name="Lid lifted" letter="L" onClick={() => did('lid')} />
+            <Act name="Note" letter="N" onClick={() => setSheet('note')} />
+            <Act name="Undo" letter="U" onClick={undoLast} disabled={history.length === 0 || log.undo.isPending} />
+          </div>
+          {trouble !== null && (
+            <p role="alert" className="font-semibold text-ember">
+              {trouble.message}
+            </p>
+          )}
+          <History roast={roast} onUndo={(what, id) => log.undo.mutate({ what, id })} />
+          {dish.live !== null && dish.on_at !== null && dish.pictures !== undefined && (
+            <div className="sm:col-span-2 xl:col-span-1">
+              <HeatSection
+                section={dish.pictures.section}
+                cut={dish.cut}
+                kind={dish.kind}
+                minutes={(now - at(dish.on_at)) / 60_000}
+                momentAt={(minutes) => clock(at(dish.on_at ?? '') + minutes * 60_000, offset)}
+              />
+            </div>
+          )}
+        </section>
+      </div>
+      <Keypad
+        open={sheet === 'reading'}
+        onClose={() => setSheet(null)}
+        dish={dish.name}
+        places={places}
+        place={place ?? usualPlace}
+        onPlace={setPlace}
+        busy={log.read.isPending}
+        error={log.read.error instanceof Refused ? Object.values(log.read.error.errors).flat().join(' ') : ''}
+        onSave={(celsius) => log.read.mutate({ dish: index, place: place ?? usualPlace, celsius }, { onSuccess: () => setSheet(null) })}
+      />
+      <NoteSheet
+        open={sheet === 'note'}
+        onClose={() => setSheet(null)}
+        onSave={(note) => log.act.mutate({ kind: 'note', dish: index, note }, { onSuccess: () => setSheet(null) })}
+      />
+    </>
+  );
+}
+
+function slack(roast: Roast): string {
+  const minutes = (at(roast.plan.serve_at) - at(roast.plan.ready_at)) / 60_000;
+  if (minutes < -2) return `${duration(minutes)} late`;
+  return minutes < 2 ? 'on the hour' : `${duration(minutes)} in hand`;
+}

@@ -1,0 +1,59 @@
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
+import { useState } from 'react';
+import type { Cut } from '../../api/types';
+import { Field } from '../../ui/Field';
+
+/** A cut, found by typing part of its name. */
+export function CutChoice({
+  cuts,
+  value,
+  locked,
+  errors,
+  onChange,
+}: {
+  cuts: readonly Cut[];
+  value: Cut;
+  locked: boolean;
+  errors: string[] | undefined;
+  onChange: (cut: Cut) => void;
+}) {
+  const [query, setQuery] = useState('');
+  const wanted = query.trim().toLowerCase();
+  const found = cuts.filter((cut) => `${cut.name} ${cut.kind}`.toLowerCase().includes(wanted));
+  return (
+    <Field label="What" errors={errors}>
+      {(control) => (
+        <Combobox
+          value={value}
+          disabled={locked}
+          immediate
+          onChange={(cut: Cut | null) => cut !== null && onChange(cut)}
+          onClose={() => setQuery('')}
+        >
+          <ComboboxInput
+            {...control}
+            className="field disabled:opacity-60"
+            displayValue={(cut: Cut) => cut.name}
+            onChange={(event) => setQuery(event.target.value)}
+            onFocus={(event) => event.target.select()}
+          />
+          <ComboboxOptions
+            anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
+            className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible"
+          >
+            {found.map((cut, i) => (
+              <ComboboxOption key={cut.id} value={cut} className="cursor-pointer px-3 data-[focus]:bg-paper data-[selected]:font-bold">
+                {cut.kind !== found[i - 1]?.kind && (
+                  <span aria-hidden="true" className="label block border-t border-hair pt-2 first-letter:uppercase">
+                    {cut.kind}
+                  </span>
+                )}
+                <span className="flex min-h-11 items-center">{cut.name}</span>
+              </ComboboxOption>
+            ))}
+          </ComboboxOptions>
+        </Combobox>
+      )}
+    </Field>
+  );
+}

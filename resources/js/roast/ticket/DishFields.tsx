@@ -1,0 +1,209 @@
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
+import type { Reference } from '../../api/types';
+import { Caret, Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { NumberField } from '../../ui/NumberField';
+import { Segments } from '../../ui/Segments';
+import { useUnits } from '../../units/units';
+import { massFor, withCut, type DraftDish, type DraftStage } from '../draft';
+import { within, type Errors } from './errors';
+import { Preparations } from './Preparations';
+import { StageFields, withStage, ending } from './StageFields';
+import { CutChoice } from './CutChoice';
+
+type DishProps = {
+  dish: DraftDish;
+  people: number;
+  onChange: (dish: DraftDish) => void;
+  onRemove: (() => void) | undefined;
+  errors: Errors;
+  reference: Reference;
+  locked: boolean;
+};
+
+/** One dish: what it is, how heavy, how done, and its stages. */
+export function DishFields({ dish, people, onChange, onRemove, errors, reference, locked }: DishProps) {
+  const format = useUnits();
+  const cut = reference.cuts.find((candidate) => candidate.id === dish.cut);
+  if (cut === undefined) return null;
+  const forms = reference.forms.filter((form) => form.kinds.includes(cut.kind));
+  const pieces = typeof dish.pieces === 'number' ? dish.pieces : 1;
+  const [least, most] = massFor(cut, people, pieces);
+  const own = dish.target_c !== undefined || dish.taste === undefined;
+  const setStage = (index: number, stage: DraftStage) =>
+    onChange({ ...dish, stages: dish.stages.map((old, i) => (i === index ? stage : old)) });
+  return (
+    <fieldset className="opens grid min-w-0 gap-3">
+      <legend className="sr-only">{dish.name ?? cut.name}</legend>
+      <CutChoice cuts={reference.cuts} value={cut} locked={locked} errors={errors.cut} onChange={(next) => onChange(withCut(dish, next))} />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label={pieces > 1 ? 'Mass, each' : 'Mass'}
+          of="mass"
+          digits={2}
+          value={dish.mass_kg}
+          errors={errors.mass_kg}
+          hint={
+            <>
+              For {people}:{' '}
+              {[
+                { kg: least, words: 'modest' },
+                { kg: most, words: 'hungry' },
+              ].map((appetite) => (
+                <button
+                  key={appetite.words}
+                  type="button"
+                  className="mr-3 min-h-8 font-semibold text-ink underline decoration-hair underline-offset-4 hover:decoration-ember"
+                  onClick={() => onChange({ ...dish, mass_kg: Number(appetite.kg.toFixed(2)) })}
+                >
+                  {format.mass(appetite.kg)} {appetite.words}
+                </button>
+              ))}
+            </>
+          }
+          onChange={(mass_kg) => onChange({ ...dish, mass_kg })}
+        />
+        <NumberField
+          label="Pieces"
+          of={{ unit: '×' }}
+          digits={0}
+          value={dish.pieces}
+          errors={errors.pieces}
+          onChange={(count) => onChange({ ...dish, pieces: count })}
+        />
+      </div>
+      <NumberField
+        label={`Thickness, ${cut.measure}`}
+        of="length"
+        value={dish.thickness_cm}
+        usual="by mass"
+        errors={errors.thickness_cm}
+        onChange={(thickness_cm) => onChange({ ...dish, thickness_cm })}
+      />
+      <div>
+        <p className="label mb-1">To eat, at the core</p>
+        <Segments
+          label="Doneness"
+          value={own ? 'own' : (dish.taste ?? '')}
+          options={[
+            ...cut.tastes.map((taste) => ({ id: taste.id, name: taste.name, note: format.degrees(taste.core_c) })),
+            { id: 'own', name: 'Own', note: 'number' },
+          ]}
+          onChange={(id) =>
+            onChange(
+              id === 'own'
+                ? { ...dish, taste: undefined, target_c: cut.tastes.find((taste) => taste.id === dish.taste)?.core_c ?? 60 }
+                : { ...dish, taste: id, target_c: undefined },
+            )
+          }
+        />
+        {errors.taste !== undefined && <p className="mt-1 font-semibold text-ember">{errors.taste.join(' ')}</p>}
+        {own && (
+          <div className="mt-3">
+            <NumberField
+              label="Core when eaten"
+              of="temperature"
+              digits={0}
+              value={dish.target_c}
+              errors={errors.target_c}
+              onChange={(target_c) => onChange({ ...dish, target_c })}
+            />
+          </div>
+        )}
+      </div>
+      {dish.stages.map((stage, i) => (
+        <StageFields
+          key={i}
+          number={i}
+          only={dish.stages.length === 1}
+          last={i === dish.stages.length - 1}
+          stage={stage}
+          reference={reference}
+          errors={within(errors, `stages.${i}`)}
+          onChange={(next) => setStage(i, next)}
+          onRemove={
+            dish.stages.length > 1 ? () => onChange({ ...dish, stages: ending(dish.stages.filter((_, other) => other !== i)) }) : undefined
+          }
+        />
+      ))}
+      {errors.stages !== undefined && <p className="font-semibold text-ember">{errors.stages.join(' ')}</p>}
+      <Preparations dish={dish} kind={cut.kind} reference={reference} errors={errors} onChange={onChange} />
+      <Disclosure>
+        <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
+          More about this dish <Caret />
+        </DisclosureButton>
+        <DisclosurePanel className="grid gap-3">
+          <Field label="Name" errors={errors.name}>
+            {(control) => (
+              <input
+                {...control}
+                className="field"
+                maxLength={80}
+                value={dish.name ?? ''}
+                onChange={(event) => onChange({ ...dish, name: event.target.value })}
+              />
+            )}
+          </Field>
+          <div className="grid grid-cols-2 gap-3">
+            <NumberField
+              label="Starts at"
+              of="temperature"
+              digits={0}
+              value={dish.start_c}
+              errors={errors.start_c}
+              hint="all through"
+              onChange={(start_c) => onChange({ ...dish, start_c })}
+            />
+            <NumberField
+              label="Rest"
+              of={{ unit: 'min' }}
+              digits={0}
+              value={dish.rest_minutes}
+              errors={errors.rest_minutes}
+              onChange={(rest_minutes) => onChange({ ...dish, rest_minutes })}
+            />
+          </div>
+          <NumberField
+            label="Girth there"
+            of="length"
+            value={dish.girth_cm}
+            usual="not measured"
+            errors={errors.girth_cm}
+            onChange={(girth_cm) => onChange({ ...dish, girth_cm })}
+          />
+          {forms.length > 1 && (
+            <Choice
+              label="Shape"
+              value={dish.form ?? 'whole'}
+              options={forms}
+              errors={errors.form}
+              onChange={(form) => onChange({ ...dish, form })}
+            />
+          )}
+          <div>
+            <p className="label mb-1">When to pull</p>
+            <Segments
+              label="When to pull"
+              value={dish.coast === false ? 'number' : 'coast'}
+              options={[
+                { id: 'coast', name: 'Early, and coast' },
+                { id: 'number', name: 'At the number' },
+              ]}
+              onChange={(school) => onChange({ ...dish, coast: school === 'coast' })}
+            />
+          </div>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="push" onClick={() => onChange({ ...dish, stages: withStage(dish.stages) })}>
+              Add a stage
+            </button>
+            {onRemove !== undefined && (
+              <button type="button" className="push" onClick={onRemove}>
+                Take this dish away
+              </button>
+            )}
+          </div>
+        </DisclosurePanel>
+      </Disclosure>
+    </fieldset>
+  );
+}
