@@ -1,5 +1,6 @@
+import { useState } from 'react';
 import { call } from '../api/client';
-import { post } from '../api/outbox';
+import { post, type Parcel } from '../api/outbox';
 import { useRoastChange } from '../api/queries';
 import type { EventKind, Roast } from '../api/types';
 import { withOffset } from '../units/time';
@@ -14,10 +15,45 @@ export function useLogging(roast: Roast) {
   const read = useRoastChange<{ dish: number; place: string; celsius: number }>((input) =>
     post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
   );
-  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(({ what, id }) =>
-    call<Roast>('DELETE', `/api/roasts/${roast.id}/${what}/${id}`),
-  );
-  return { act, read, undo };
+  const [undone, setUndone] = useState<Parcel | null>(null);
+  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(async ({ what, id }) => {
+    const parcel = parcelOf(roast, what, id);
+    const after = await call<Roast>('DELETE', `/api/roasts/${roast.id}/${what}/${id}`);
+    setUndone(parcel);
+    return after;
+  });
+  /** What was undone last goes back as it was: the same id, the same moment. */
+  const putBack = useRoastChange<Parcel>(async (parcel) => {
+    setUndone(null);
+    return await post(parcel);
+  });
+  return { act, read, undo, undone, putBack };
+}
+
+function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel | null {
+  if (what === 'readings') {
+    const reading = roast.readings.find((one) => one.id === id);
+    return reading === undefined
+      ? null
+      : { roast: roast.id, what, body: { id, dish: reading.dish, at: reading.at, place: reading.place, celsius: reading.celsius } };
+  }
+  const event = roast.events.find((one) => one.id === id);
+  return event === undefined
+    ? null
+    : {
+        roast: roast.id,
+        what,
+        body: {
+          id,
+          dish: event.dish,
+          at: event.at,
+          kind: event.kind as EventKind,
+          stage: event.stage,
+          entry: event.entry,
+          minutes: event.minutes,
+          note: event.note,
+        },
+      };
 }
 
 /** The log in one line of time, latest first. */

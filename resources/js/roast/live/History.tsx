@@ -16,18 +16,18 @@ export function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readi
     <div>
       <ol>
         {lines.slice(0, all ? undefined : SHOWN).map((line) => (
-          <li key={line.id} className="flex min-h-9 items-center gap-2 border-t border-hair">
+          <li key={line.id} className="flex min-h-11 items-center gap-2 border-t border-hair">
             <span className="w-11 shrink-0 font-bold">{clock(line.at)}</span>
-            <span className="min-w-0 flex-1 truncate" title={line.counts ? line.words : line.verdict}>
-              {line.words}
-              {!line.counts && <span className="text-ember"> · left out</span>}
+            <span className="min-w-0 flex-1">
+              <span className="block truncate">{line.words}</span>
+              {!line.counts && <span className="label block text-ember">{line.verdict}</span>}
             </span>
             {line.celsius !== null && (
               <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>{format.degrees(line.celsius, 1)}</span>
             )}
             <button
               type="button"
-              className="-mr-2 min-h-9 min-w-9 text-soft hover:text-ember"
+              className="-mr-3 min-h-11 min-w-11 text-soft hover:text-ember"
               aria-label={`Undo ${line.words} at ${clock(line.at)}`}
               onClick={() => onUndo(line.what, line.id)}
             >

@@ -65,7 +65,7 @@ export function Live({ roast }: { roast: Roast }) {
     d: doNext,
   });
   if (dish === undefined) return null;
-  const trouble = log.act.error ?? log.undo.error;
+  const trouble = log.act.error ?? log.undo.error ?? log.putBack.error;
 
   return (
     <>
@@ -141,6 +141,19 @@ export function Live({ roast }: { roast: Roast }) {
           {trouble !== null && (
             <p role="alert" className="font-semibold text-ember">
               {trouble.message}
+            </p>
+          )}
+          {log.undone !== null && (
+            <p role="status" className="flex items-center justify-between gap-3 border-l-[3px] border-water pl-3">
+              Undone.
+              <button
+                type="button"
+                className="push"
+                disabled={log.putBack.isPending}
+                onClick={() => log.undone !== null && log.putBack.mutate(log.undone)}
+              >
+                Put it back
+              </button>
             </p>
           )}
           <History roast={roast} onUndo={(what, id) => log.undo.mutate({ what, id })} />

@@ -43,24 +43,6 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           digits={2}
           value={dish.mass_kg}
           errors={errors.mass_kg}
-          hint={
-            <>
-              For {people}:{' '}
-              {[
-                { kg: least, words: 'modest' },
-                { kg: most, words: 'hungry' },
-              ].map((appetite) => (
-                <button
-                  key={appetite.words}
-                  type="button"
-                  className="mr-3 min-h-8 font-semibold text-ink underline decoration-hair underline-offset-4 hover:decoration-ember"
-                  onClick={() => onChange({ ...dish, mass_kg: Number(appetite.kg.toFixed(2)) })}
-                >
-                  {format.mass(appetite.kg)} {appetite.words}
-                </button>
-              ))}
-            </>
-          }
           onChange={(mass_kg) => onChange({ ...dish, mass_kg })}
         />
         <NumberField
@@ -72,6 +54,22 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           onChange={(count) => onChange({ ...dish, pieces: count })}
         />
       </div>
+      <p className="-mt-3 flex items-center gap-x-4 text-soft">
+        For {people}:
+        {[
+          { kg: least, words: 'modest' },
+          { kg: most, words: 'hungry' },
+        ].map((appetite) => (
+          <button
+            key={appetite.words}
+            type="button"
+            className="text-push"
+            onClick={() => onChange({ ...dish, mass_kg: Number(appetite.kg.toFixed(2)) })}
+          >
+            {format.mass(appetite.kg)} {appetite.words}
+          </button>
+        ))}
+      </p>
       <NumberField
         label={`Thickness, ${cut.measure}`}
         of="length"
