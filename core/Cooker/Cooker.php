@@ -15,6 +15,9 @@ final readonly class Cooker
     /** Share of the way back to the setting that the recovery time stands for. */
     public const RECOVERED = 0.95;
 
+    /** Share of the way from the open air to the setting that a joint meets under an open lid. Common practice. */
+    public const OPEN_SHARE = 0.3;
+
     /** Half-thickness at which a kind's convective coefficient is stated. */
     private const STATED_AT_M = 0.05;
 
@@ -49,6 +52,18 @@ final readonly class Cooker
     public function isRest(): bool
     {
         return $this->light === 'none';
+    }
+
+    /** The nearest temperature that it can be set to, whole degrees. */
+    public function clampC(float $celsius): float
+    {
+        return min($this->mostC, max($this->leastC, round($celsius)));
+    }
+
+    /** The same kind with its heat reaching another share of the surface: a fire that is laid or fed otherwise than usual. */
+    public function exposing(float $factor): self
+    {
+        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, min(1.0, $this->exposure * $factor), $this->airShare, $this->preheatMinutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
     }
 
     /** @throws OutOfRange when the kind cannot be set to $setC */

@@ -42,9 +42,41 @@ final class HandTest
         return 1000.0 * self::ROWS[60];
     }
 
+    /**
+     * How long a palm can be held in so much flux: the same curve, read the other way.
+     *
+     * @param  float  $fluxWm2  1.74 to 19.87 kW/m²; beyond, the nearer end
+     * @return float seconds, 2 to 60
+     */
+    public static function seconds(float $fluxWm2): float
+    {
+        $flux = $fluxWm2 / 1000.0;
+        $before = 2;
+        foreach (self::ROWS as $row => $at) {
+            if ($flux >= $at) {
+                return $row === $before ? 2.0 : $before * ($row / $before) ** (log($flux / self::ROWS[$before]) / log($at / self::ROWS[$before]));
+            }
+            $before = $row;
+        }
+
+        return 60.0;
+    }
+
+    /** Flux that a black wall of this temperature gives to what sees nothing else, W/m². */
+    public static function fluxOfWallWm2(float $celsius): float
+    {
+        return Nature::STEFAN_BOLTZMANN * ($celsius + Nature::ZERO_C_IN_K) ** 4;
+    }
+
+    /** Temperature of a black wall that fills the view and gives this flux, °C. */
+    public static function wallOfFluxC(float $fluxWm2): float
+    {
+        return (max(0.0, $fluxWm2) / Nature::STEFAN_BOLTZMANN) ** 0.25 - Nature::ZERO_C_IN_K;
+    }
+
     /** Temperature of a black wall that fills the palm's view and gives the same flux, °C. */
     public static function wallC(float $seconds): float
     {
-        return (self::fluxWm2($seconds) / Nature::STEFAN_BOLTZMANN) ** 0.25 - Nature::ZERO_C_IN_K;
+        return self::wallOfFluxC(self::fluxWm2($seconds));
     }
 }

@@ -106,7 +106,7 @@ final class Sieve
 
     private static function airC(float $seconds, Dish $dish, Course $course): float
     {
-        $hottest = max(array_map(fn ($stage): float => $stage->cookerC, $dish->stages));
+        $hottest = max($dish->bed?->celsius(0.0) ?? 0.0, ...array_map(fn ($stage): float => $stage->cookerC, $dish->stages));
         foreach ($course->cookerReadings as [$at, $celsius]) {
             if ($at <= $seconds) {
                 $hottest = max($hottest, $celsius);

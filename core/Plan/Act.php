@@ -15,6 +15,7 @@ enum Act: string
     case On = 'on';
     case FirstLook = 'first_look';
     case Chore = 'chore';
+    case Fire = 'fire';
     case Stage = 'stage';
     case Pull = 'pull';
     case Rest = 'rest';

@@ -67,11 +67,11 @@ final class Cautions
         ), Clocks::source());
     }
 
-    /** The heat of a buried bed is taken as steady, which it is not: said, so that nobody digs up a raw bird. */
+    /** A leak or wet earth takes a buried bed's heat, and nobody sees it: said, so that nobody digs up a raw bird. */
     private static function fadingCoals(Dish $dish): ?Caution
     {
         return ! $dish->rig instanceof PotRig || ! $dish->rig->isBuried() ? null : new Caution('fading_coals',
-            'Buried coals fade, and this counts them as steady. Allow up to an hour for each kilogram, and read the core before you serve.',
+            'Buried coals fade, and a leak or wet earth takes more than this can know. Allow up to an hour for each kilogram, and read the core before you serve.',
             Source::of(Mark::Common));
     }
 }

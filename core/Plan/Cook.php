@@ -17,6 +17,9 @@ final class Cook
     /** No dish is followed longer than this. */
     public const LONGEST_S = 36 * 3600.0;
 
+    /** Fading coals are followed in straight pieces so long. */
+    private const FADING_S = 600.0;
+
     /** @var list<float> when each stage began, seconds since the dish went on */
     public array $stageStartsS = [];
 
@@ -101,13 +104,14 @@ final class Cook
         $recovery = 60.0 * $stage->cooker->recoveryMinutes;
         $steady = null;
         while (($at = $this->body->elapsedS()) < $endS - 0.5) {
-            $next = $this->course->isEmpty() ? $endS : min($endS, $this->course->nextBend($at, $recovery));
-            if ($this->course->isEmpty()) {
+            $bed = $stage->cooker->isRest() ? null : $this->dish->bed;
+            $next = min($endS, $bed === null ? INF : $at + self::FADING_S, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery));
+            if ($this->course->isEmpty() && $bed === null) {
                 $from = $to = $steady ??= $this->setTo($stage, $stage->cookerC);
             } else {
                 $inside = 0.5 * ($at + min($next, $at + 2.0));
-                $from = $this->setTo($stage, $this->course->cookerC($at, $inside, $stage->cookerC, $stageStartS, $this->outsideC, $recovery));
-                $to = $this->setTo($stage, $this->course->cookerC($next, $inside, $stage->cookerC, $stageStartS, $this->outsideC, $recovery));
+                $from = $this->setTo($stage, $this->course->cookerC($at, $inside, $bed?->celsius($at / 60.0) ?? $stage->cookerC, $stageStartS, $this->outsideC, $recovery));
+                $to = $this->setTo($stage, $this->course->cookerC($next, $inside, $bed?->celsius($next / 60.0) ?? $stage->cookerC, $stageStartS, $this->outsideC, $recovery));
             }
             if ($this->body->through($from, $to, $next - $at, $untilC)) {
                 return true;

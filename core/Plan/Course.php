@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Cooker;
+
 /**
  * What really happened to a dish's cooker so far, in seconds since the dish went on: temperatures that were read, lids
  * that were lifted, stages that were begun, the pull. A plan has an empty course.
  */
 final readonly class Course
 {
-    /** Share of the way from the open air to the setting that a joint meets under an open lid. Common practice. */
-    private const OPEN_SHARE = 0.3;
-
     /**
      * @param  list<array{float, float}>  $cookerReadings  seconds and °C, in order
      * @param  list<array{float, float}>  $lifts  seconds at which the lid came off and for how long, in order
@@ -98,9 +97,9 @@ final readonly class Course
         $share = 1.0;
         foreach ($this->lifts as [$lift, $for]) {
             if ($insideS >= $lift && $insideS < $lift + $for) {
-                $share = min($share, self::OPEN_SHARE);
+                $share = min($share, Cooker::OPEN_SHARE);
             } elseif ($insideS >= $lift + $for && $insideS < $lift + $for + $recoveryS) {
-                $share = min($share, self::OPEN_SHARE + (1.0 - self::OPEN_SHARE) * ($atS - $lift - $for) / $recoveryS);
+                $share = min($share, Cooker::OPEN_SHARE + (1.0 - Cooker::OPEN_SHARE) * ($atS - $lift - $for) / $recoveryS);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Fire\BuriedBed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Form;
 use Diatherm\Food\Preparation;
@@ -22,6 +23,7 @@ final readonly class Dish
      * @param  bool  $coast  pulled early to climb to the target, or cooked to the number
      * @param  non-empty-list<Stage>  $stages
      * @param  list<Preparation>  $preparations  in the order of the work
+     * @param  BuriedBed|null  $bed  the coals of a buried pot, whose heat fades
      */
     public function __construct(
         public string $name,
@@ -39,7 +41,14 @@ final readonly class Dish
         public array $stages,
         public array $preparations = [],
         public ?Rig $rig = null,
+        public ?BuriedBed $bed = null,
     ) {
+    }
+
+    /** @param  non-empty-list<Stage>  $stages */
+    public function through(array $stages): self
+    {
+        return new self($this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste, $this->targetC, $this->coast, $this->restMinutes, $stages, $this->preparations, $this->rig, $this->bed);
     }
 
     public function shape(): Shape

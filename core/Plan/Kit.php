@@ -47,7 +47,7 @@ final class Kit
         $rig = self::at($sheet, "d$number.rig") ?? $on;
         $dig = self::at($sheet, "d$number.dig") ?? $light;
         $items = [];
-        foreach (self::BY_FIRE[$dish->stages[0]->cooker->light] ?? [] as [$id, $name, $why]) {
+        foreach (self::BY_FIRE[$dish->bed === null ? $dish->stages[0]->cooker->light : 'wood'] ?? [] as [$id, $name, $why]) {
             $items[] = new KitItem($id, $name, $why, $light);
         }
         if ($dish->rig instanceof SpitRig || str_contains($dish->stages[0]->cooker->id, 'rotisserie')) {

@@ -4,41 +4,83 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\OwnCooker;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Safety\Clocks;
 
-/** A roast, worked out: a forecast for each dish and one run sheet. */
+/** A roast, worked out: a forecast for each dish, a plan for each fire, and one run sheet. */
 final readonly class Plan
 {
-    /** @param  non-empty-list<Forecast>  $forecasts */
+    /**
+     * @param  non-empty-list<Forecast>  $forecasts
+     * @param  list<FirePlan>  $fires
+     * @param  array<string, OwnCooker>  $yard
+     */
     private function __construct(
         public Roast $roast,
         public array $forecasts,
+        public array $fires,
         public RunSheet $runSheet,
+        private array $yard,
     ) {
     }
 
     /**
      * @param  array<int, Progress>  $progress  by number of dish
+     * @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name
      *
      * @throws InvalidInput at the stage that cannot reach its core temperature
      */
-    public static function of(Roast $roast, \DateTimeImmutable $now, array $progress = []): self
+    public static function of(Roast $roast, \DateTimeImmutable $now, array $progress = [], array $yard = []): self
     {
+        $laid = FirePlan::laid($roast);
         $forecasts = [];
-        foreach ($roast->dishes as $i => $dish) {
+        foreach ($laid->dishes as $i => $dish) {
             $forecasts[] = Forecast::of($dish, $roast->airC, "dishes.$i");
         }
 
-        return new self($roast, $forecasts, RunSheet::of($roast, $forecasts, $now->setTimezone($roast->serveAt->getTimezone()), $progress));
+        return self::day($laid, $forecasts, $now, $progress, $yard);
     }
 
     /**
-     * The same forecasts with the day's facts in the run sheet.
+     * The same forecasts with the day's facts in the fires and the run sheet.
      *
      * @param  array<int, Progress>  $progress
      */
     public function with(array $progress, \DateTimeImmutable $now): self
     {
-        return new self($this->roast, $this->forecasts, RunSheet::of($this->roast, $this->forecasts, $now->setTimezone($this->roast->serveAt->getTimezone()), $progress));
+        return self::day($this->roast, $this->forecasts, $now, $progress, $this->yard);
+    }
+
+    /** The fire that a dish is first put on; null for a kind without one. */
+    public function fireOf(int $dish): ?FirePlan
+    {
+        foreach ($this->fires as $fire) {
+            if ($fire->equipment->kind->id === $this->roast->dishes[$dish]->stages[0]->cooker->id) {
+                return $fire;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  non-empty-list<Forecast>  $forecasts
+     * @param  array<int, Progress>  $progress
+     * @param  array<string, OwnCooker>  $yard
+     */
+    private static function day(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress, array $yard): self
+    {
+        $now = $now->setTimezone($roast->serveAt->getTimezone());
+        $allowed = Clocks::allowedMinutes($roast->airC);
+        $timings = [];
+        $ons = [];
+        foreach ($forecasts as $i => $forecast) {
+            $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, FirePlan::fuelAskedFor($roast, $forecast->dish->stages[0]->cooker->id));
+            $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp($roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve));
+        }
+        $fires = FirePlan::all($roast, $forecasts, array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons), $yard);
+
+        return new self($roast, $forecasts, $fires, RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress), $yard);
     }
 }

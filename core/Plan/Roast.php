@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Weather;
+
 /** One occasion, with a serving hour. */
 final readonly class Roast
 {
     /** Names that the host may have for the gathering; empty when none was given. */
     public const LONGEST_NAME = 80;
 
-    /** @param  non-empty-list<Dish>  $dishes */
+    /** A light air, where nothing was said. Common practice. */
+    public const USUAL_WIND_MS = 1.5;
+
+    /**
+     * @param  non-empty-list<Dish>  $dishes
+     * @param  array<string, FireWish>  $fires  by kind of cooker
+     */
     public function __construct(
         public string $name,
         public \DateTimeImmutable $serveAt,
@@ -19,7 +27,22 @@ final readonly class Roast
         public array $dishes,
         public ?Place $place = null,
         public ?string $darkAt = null,
+        public float $windMs = self::USUAL_WIND_MS,
+        public bool $rain = false,
+        public float $altitudeM = 0.0,
+        public array $fires = [],
     ) {
+    }
+
+    /** @param  non-empty-list<Dish>  $dishes */
+    public function with(array $dishes): self
+    {
+        return new self($this->name, $this->serveAt, $this->people, $this->airC, $dishes, $this->place, $this->darkAt, $this->windMs, $this->rain, $this->altitudeM, $this->fires);
+    }
+
+    public function weather(): Weather
+    {
+        return Weather::of($this->airC, $this->windMs, $this->rain, $this->altitudeM);
     }
 
     /** When it gets dark on the day of the table: the hour that the cook named, else sunset where the table stands; null when neither is known. */

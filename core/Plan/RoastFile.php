@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Fire\BuriedBed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Rig\PotRig;
 use Diatherm\Rig\RigFile;
 
 /** The open roast format (docs/roast.schema.json): the one place where a roast is read and written. */
@@ -27,6 +29,9 @@ final class RoastFile
     private const MOST_STAGES = 8;
 
     private const MOST_PREPARATIONS = 8;
+
+    /** A buried pot's heat is computed from its hole; the one figure that stands for it is that of so long after. */
+    private const BURIED_AFTER_MINUTES = 60.0;
 
     /** Mass may go beyond a cut's usual range by this factor before it is taken for a slip. */
     private const MASS_LEEWAY = 2.0;
@@ -59,7 +64,7 @@ final class RoastFile
     public static function read(mixed $data, ?\DateTimeImmutable $now = null): Roast
     {
         $fields = Fields::of($data);
-        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'dishes');
+        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'dishes');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
         }
@@ -83,12 +88,16 @@ final class RoastFile
         if ($darkAt !== '' && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $darkAt) !== 1) {
             $fields->refuse('dark_at', 'The hour of dark must be a time such as 19:30.');
         }
-        $dishes = array_map(self::dish(...), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
+        $windMs = $fields->number('wind_ms', 'wind', 0.0, 20.0, 'm/s', Roast::USUAL_WIND_MS);
+        $rain = $fields->truth('rain', 'rain', false);
+        $altitudeM = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, 'm', 0.0);
+        $fires = FireFile::readAll($fields);
+        $dishes = array_map(fn (Fields $dish): ?Dish => self::dish($dish, $airC), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
         $fields->orThrow();
         $dishes = array_values(array_filter($dishes));
         assert($serveAt !== null && $dishes !== []);
 
-        return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude), $darkAt === '' ? null : $darkAt);
+        return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude), $darkAt === '' ? null : $darkAt, $windMs, $rain, $altitudeM, $fires);
     }
 
     /** @return array<string, mixed> what `read` reads, complete */
@@ -103,6 +112,10 @@ final class RoastFile
             'air_c' => $roast->airC,
             ...($roast->place === null ? [] : ['latitude' => $roast->place->latitude, 'longitude' => $roast->place->longitude]),
             ...($roast->darkAt === null ? [] : ['dark_at' => $roast->darkAt]),
+            'wind_ms' => $roast->windMs,
+            'rain' => $roast->rain,
+            'altitude_m' => $roast->altitudeM,
+            'fires' => array_values(array_map(FireFile::write(...), $roast->fires)),
             'dishes' => array_map(fn (Dish $dish): array => array_filter([
                 'name' => $dish->name,
                 'cut' => $dish->cut->id,
@@ -130,7 +143,7 @@ final class RoastFile
         ];
     }
 
-    private static function dish(Fields $fields): ?Dish
+    private static function dish(Fields $fields, float $airC): ?Dish
     {
         $fields->only('name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes', 'preparations', 'rig', 'stages');
         $cut = null;
@@ -188,11 +201,16 @@ final class RoastFile
             $fields->refuse('stages', 'The last stage must be on a cooker: the rest after it is counted by itself.');
         }
 
+        $bed = $rig instanceof PotRig && ($pit = $rig->pit()) !== null ? BuriedBed::of($pit, $airC, Cook::LONGEST_S / 3600.0) : null;
+        if ($bed !== null) {
+            $stages = array_map(fn (Stage $stage): Stage => $stage->cooker->id === 'camp-oven' ? $stage->at($stage->cooker->clampC($bed->celsius(self::BURIED_AFTER_MINUTES))) : $stage, $stages);
+        }
+
         return new Dish(
             $name, $cut, $form, $pieces, $mass,
             $thickness === null ? null : $thickness / 100.0,
             $girth === null ? null : $girth / 100.0,
-            $start, $taste, $target, $coast, $rest, $stages, $preparations, $rig,
+            $start, $taste, $target, $coast, $rest, $stages, $preparations, $rig, $bed,
         );
     }
 

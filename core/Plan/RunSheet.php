@@ -7,7 +7,6 @@ namespace Diatherm\Plan;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
-use Diatherm\Safety\Clocks;
 
 /** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
 final readonly class RunSheet
@@ -25,21 +24,20 @@ final readonly class RunSheet
 
     /**
      * @param  list<Forecast>  $forecasts  one a dish, in order
+     * @param  array<int, Timing>  $timings  one a dish
+     * @param  array<int, \DateTimeImmutable>  $onTimes  when each goes on, or went
+     * @param  list<FirePlan>  $fires
      * @param  array<int, Progress>  $progress  by number of dish
      */
-    public static function of(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress = []): self
+    public static function of(Roast $roast, array $forecasts, array $timings, array $onTimes, array $fires, \DateTimeImmutable $now, array $progress): self
     {
         $entries = [];
         $ready = null;
         $earliest = $now;
         $lit = [];
-        $allowed = Clocks::allowedMinutes($roast->airC);
-        $timings = [];
-        $onTimes = [];
-        foreach ($forecasts as $i => $forecast) {
-            $made = $progress[$i] ?? new Progress;
-            $timings[$i] = Timing::of($forecast->dish, $forecast, $made->cookMinutes ?? $forecast->cookMinutes, $allowed);
-            $onTimes[$i] = $made->onAt ?? self::after($roast->serveAt, -$timings[$i]->serve);
+        $byKind = [];
+        foreach ($fires as $fire) {
+            $byKind[$fire->equipment->kind->id] = $fire;
         }
         // A cooker that is lit for the first dish needs no second match.
         $order = array_keys($onTimes);
@@ -51,7 +49,7 @@ final readonly class RunSheet
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
             $hot = isset($lit[$cooker]) && $lit[$cooker] >= $on;
-            array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $forecast, $timing, $on, $made, $hot));
+            array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $forecast, $timing, $on, $made, $hot, $byKind));
             $offHeat = $made->pulledAt ?? self::after($on, $timing->pull->high);
             $lit[$cooker] = max($lit[$cooker] ?? $offHeat, $offHeat);
 
@@ -63,6 +61,14 @@ final readonly class RunSheet
                 ? ($made->pulledAt !== null ? $dishReady : self::after($on, $timing->serve))
                 : self::after($now, $timing->serve - $timing->first());
             $earliest = max($earliest, $promise);
+        }
+        foreach ($fires as $fire) {
+            $on = $onTimes[$fire->dish];
+            $off = array_map(fn (int $i): float => ($onTimes[$i]->getTimestamp() - $on->getTimestamp()) / 60.0 + $timings[$i]->pull->likely, $fire->dishes);
+            $burning = array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
+            if (! $fire->buried && $burning !== []) {
+                array_push($entries, ...FireTasks::entries($fire, $on, max(0.0, ...$off)));
+            }
         }
         $entries[] = new Entry('serve', null, Act::Serve, $roast->serveAt, 'Table', sprintf('%d to feed', $roast->people));
 
@@ -82,7 +88,7 @@ final readonly class RunSheet
     public function isTooLate(): bool
     {
         foreach ($this->entries as $entry) {
-            if ($entry->late && $entry->act !== Act::Serve && $entry->act !== Act::Chore && $entry->act !== Act::FirstLook) {
+            if ($entry->late && $entry->act !== Act::Serve && $entry->act !== Act::Chore && $entry->act !== Act::Fire && $entry->act !== Act::FirstLook) {
                 return true;
             }
         }
@@ -106,8 +112,11 @@ final readonly class RunSheet
         return $entries;
     }
 
-    /** @return list<Entry> */
-    private static function dish(int $number, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot): array
+    /**
+     * @param  array<string, FirePlan>  $fires  by kind of cooker
+     * @return list<Entry>
+     */
+    private static function dish(int $number, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot, array $fires): array
     {
         $dish = $forecast->dish;
         $id = fn (string $what): string => "d$number.$what";
@@ -129,10 +138,16 @@ final readonly class RunSheet
                 $entries[] = new Entry($id('coals'), $number, Act::Preheat, $at($timing->preheat), 'Coals under the pot', sprintf('%.0f cm, and let them dry the wall', 100.0 * $pit->layersM()['under']), until: $on);
             }
             if (! $hot && $first->cooker->lightMinutes > 0.0) {
-                $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), self::lighting($first), self::lightingCare($first));
+                [$title, $detail] = match (true) {
+                    $timing->dig !== null => ['Light the wood for the hole', 'Clean dry wood; mind local fire bans; water at hand'],
+                    isset($fires[$first->cooker->id]) => FireTasks::light($fires[$first->cooker->id]),
+                    default => [self::lighting($first), self::lightingCare($first)],
+                };
+                $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), $title, $detail);
             }
             if (! $hot && $timing->dig === null && $first->cooker->preheatMinutes > 0.0) {
-                $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), sprintf('Bring the %s to %.0f °C', $first->cooker->short, $first->cookerC), $first->cooker->lid ? 'Lid down' : '', until: $on);
+                [$title, $detail] = isset($fires[$first->cooker->id]) ? FireTasks::lay($fires[$first->cooker->id]) : [sprintf('Bring the %s to %.0f °C', $first->cooker->short, $first->cookerC), $first->cooker->lid ? 'Lid down' : ''];
+                $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), $title, $detail, until: $on);
             }
         }
         $entries[] = new Entry($id('on'), $number, Act::On, $on, "{$dish->name} on", sprintf('%s at %.0f °C; probe: %s', ucfirst($first->cooker->short), $first->cookerC, lcfirst($dish->cut->probe)));
@@ -142,7 +157,7 @@ final readonly class RunSheet
                 $entries[] = new Entry($id('first_look'), $number, Act::FirstLook, $at($look), 'First look at '.$dish->name, sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)));
             }
         }
-        array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made));
+        array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
         $entries[] = new Entry(
             $id('pull'), $number, Act::Pull, $pullAt, 'Pull '.$dish->name,
             $dish->lastStage()->end === StageEnd::Minutes
@@ -160,8 +175,11 @@ final readonly class RunSheet
         return $entries;
     }
 
-    /** @return list<Entry> stage changes and chores */
-    private static function stages(int $number, Forecast $forecast, Spread $cook, \DateTimeImmutable $on, Progress $made): array
+    /**
+     * @param  array<string, FirePlan>  $fires  by kind of cooker; what they ask for takes the place of a chore of the same kind
+     * @return list<Entry> stage changes and chores
+     */
+    private static function stages(int $number, Forecast $forecast, Spread $cook, \DateTimeImmutable $on, Progress $made, array $fires): array
     {
         $dish = $forecast->dish;
         $pace = $cook->likely / max(0.01, $forecast->cookMinutes->likely);
@@ -177,7 +195,11 @@ final readonly class RunSheet
                     ? "{$dish->name} off, to rest"
                     : sprintf('%s to the %s', $dish->name, $stage->cooker->short), $stage->cooker->isRest() ? 'On a board' : sprintf('At %.0f °C', $stage->cookerC));
             }
+            $fire = $fires[$stage->cooker->id] ?? null;
             foreach ($stage->chores as $j => $chore) {
+                if ($fire !== null && ($chore->kind === 'fuel' || ($chore->kind === 'rotate' && $fire->count() !== null))) {
+                    continue;
+                }
                 for ($k = 0, $minutes = $chore->fromMinutes; $end - 1.0 > $starts[$i] + $minutes && $k < 60; $k++, $minutes += $chore->everyMinutes) {
                     $entries[] = new Entry("d$number.chore.$i.$j.$k", $number, Act::Chore, self::after($on, $starts[$i] + $minutes), Chore::KINDS[$chore->kind].': '.$dish->name, $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '', until: $chore->everyMinutes > 0.0 ? self::after($on, $starts[$i] + $minutes + $chore->everyMinutes) : null);
                     if ($chore->everyMinutes <= 0.0) {

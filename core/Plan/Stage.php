@@ -21,4 +21,16 @@ final readonly class Stage
         public array $chores,
     ) {
     }
+
+    /** The same step at another temperature. */
+    public function at(float $cookerC): self
+    {
+        return new self($this->cooker, $cookerC, $this->end, $this->value, $this->chores);
+    }
+
+    /** The same step on another cooker of its kind. */
+    public function on(Cooker $cooker): self
+    {
+        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores);
+    }
 }

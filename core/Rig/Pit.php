@@ -38,22 +38,24 @@ final readonly class Pit
     /** The lower coals sit this long to dry the wall before the pot goes in, min. */
     public const SETTLE_MINUTES = 10.0;
 
+    /** @param  float  $effusivity  of the ground, √(kρc), W·√s/(m²·K) */
     private function __construct(
         public Pot $pot,
         public string $ground,
         private int $extraShovels,
         private float $digM3H,
+        public float $effusivity,
     ) {
     }
 
     /** @throws OutOfRange for ground that is not in data/rigs.json */
     public static function for(Pot $pot, string $ground): self
     {
-        /** @var array<string, array{name: string, extra_shovels: int, dig_m3_h: float}> $grounds */
+        /** @var array<string, array{name: string, extra_shovels: int, dig_m3_h: float, effusivity: float}> $grounds */
         $grounds = Table::named('rigs')['ground'];
         $row = $grounds[$ground] ?? throw OutOfRange::unknown('ground', $ground);
 
-        return new self($pot, $ground, $row['extra_shovels'], $row['dig_m3_h']);
+        return new self($pot, $ground, $row['extra_shovels'], $row['dig_m3_h'], $row['effusivity']);
     }
 
     public function widthM(): float
@@ -115,6 +117,12 @@ final readonly class Pit
     private function potHeightM(): float
     {
         return $this->pot->depthM + self::LID_M;
+    }
+
+    /** What the coals touch of the ground: floor, wall up to the top of the coals, and the earth over them, m². */
+    public function wallM2(): float
+    {
+        return 2.0 * $this->areaM2() + M_PI * $this->widthM() * (self::UNDER_M + $this->potHeightM() + self::ABOVE_M);
     }
 
     private function areaM2(): float

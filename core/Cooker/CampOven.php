@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Cooker;
+
+use Diatherm\Fire\CampOvenCount;
+use Diatherm\Fire\CoalBed;
+use Diatherm\Fire\Fuel;
+
+/** A lidded iron pot with coals below and on the lid, or beside a fire with coals on the lid alone. */
+final readonly class CampOven implements Mechanism
+{
+    /** Cast iron. Source: Incropera & DeWitt, Table A.1, J/(kg·K); the pot's mass goes with its surface: 7 kg at 30 cm, common practice. */
+    private const IRON_J_KG_K = 460.0;
+
+    private const KG_AT_30CM = 7.0;
+
+    /** Share of the coals' heat that the pot takes. Common practice. */
+    public const TAKEN = 0.3;
+
+    public function __construct(public float $diameterM, public string $method)
+    {
+    }
+
+    public function controls(): array
+    {
+        return [
+            new Control('over', 'Coals on the lid', 'pieces', 0.0, 60.0, 1.0),
+            new Control('under', 'Coals below', 'pieces', 0.0, 60.0, 1.0),
+        ];
+    }
+
+    public function steadyC(Settings $settings, Weather $weather): float
+    {
+        return CampOvenCount::temperatureC($this->diameterM, $settings->get('over') + $settings->get('under'), $weather->airC, $weather->windMs, self::rain($weather));
+    }
+
+    public function settingsFor(float $targetC, Weather $weather): Settings
+    {
+        $total = min(110.0, CampOvenCount::exact($this->diameterM, $targetC, $weather->airC, $weather->windMs, self::rain($weather)));
+        $over = CampOvenCount::METHODS[$this->method][1] * $total;
+
+        return Settings::of(['over' => min(60.0, $over), 'under' => min(60.0, $total - $over)]);
+    }
+
+    /** The counting rule speaks of coals between grey and renewal, so their mean is what counts. */
+    public function heatW(Settings $settings, float $insideC, Weather $weather): float
+    {
+        $fuel = Fuel::named('briquettes');
+
+        return self::TAKEN * ($settings->get('over') + $settings->get('under')) * ($fuel->pieceKg ?? 0.0) * CoalBed::freshWKg($fuel) * CoalBed::meanFade($fuel, CampOvenCount::refreshMinutes(0.0));
+    }
+
+    /** What the rule of counting implies: at its steady temperature the pot loses what its coals give. */
+    public function lossW(Settings $settings, float $insideC, Weather $weather): float
+    {
+        $count = CampOvenCount::exact($this->diameterM, max($insideC, $weather->airC), $weather->airC, $weather->windMs, self::rain($weather));
+
+        return $this->heatW(Settings::of(['over' => $count, 'under' => 0.0]), $insideC, $weather);
+    }
+
+    public function storageJK(): float
+    {
+        return self::IRON_J_KG_K * self::KG_AT_30CM * ($this->diameterM / 0.3) ** 2;
+    }
+
+    public function doubt(): float
+    {
+        return 0.15;
+    }
+
+    public function inWords(Settings $settings): string
+    {
+        return sprintf('%.0f coals on the lid, %.0f below', $settings->get('over'), $settings->get('under'));
+    }
+
+    private static function rain(Weather $weather): float
+    {
+        return $weather->rain ? 0.15 : 0.0;
+    }
+}

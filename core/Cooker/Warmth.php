@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Cooker;
+
+use Diatherm\Fire\CoalBed;
+
+/**
+ * A cooker's temperature through time: heat in less heat out, over what its body stores; with the coals under it burning
+ * away. It is followed in the temperatures of its kind's physics and told in this cooker's own.
+ */
+final class Warmth
+{
+    private const STEP_S = 20.0;
+
+    private float $modelC;
+
+    /** @var array<int, float> temperature of an open fire by quarter kilograms of coals */
+    private array $wallsC = [];
+
+    public function __construct(
+        private readonly OwnCurve $curve,
+        private readonly Weather $weather,
+        private readonly ?CoalBed $bed,
+        ?float $startC = null,
+    ) {
+        $this->modelC = $startC === null ? $weather->airC : $curve->modelC($startC, $weather);
+    }
+
+    public function celsius(): float
+    {
+        return $this->curve->ownC($this->modelC, $this->weather)->likely;
+    }
+
+    public function modelC(): float
+    {
+        return $this->modelC;
+    }
+
+    /** Runs on for so long at these settings. */
+    public function through(Settings $settings, float $seconds): void
+    {
+        $mechanism = $this->curve->mechanism;
+        $storage = $mechanism->storageJK() * $this->curve->warmUpFactor->likely;
+        for ($left = $seconds; $left > 1e-6; $left -= self::STEP_S) {
+            $dt = min(self::STEP_S, $left);
+            if ($mechanism instanceof OpenFire) {
+                // Nothing is stored: the heat is what the bed sends out now.
+                $this->bed?->burn($dt);
+                $this->modelC = $this->wallC($mechanism, ($this->bed?->freePowerW() ?? 0.0) / CoalBed::freshWKg($mechanism->fuel));
+
+                continue;
+            }
+            $heat = match (true) {
+                $this->bed === null => $mechanism->heatW($settings, $this->modelC, $this->weather),
+                $mechanism instanceof CampOven => CampOven::TAKEN * $this->bed->burn($dt),
+                // A cold stack draws nothing: the first coals burn in the air that is there.
+                default => $this->bed->burn($dt, max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather))),
+            };
+            $loss = $mechanism->lossW($settings, $this->modelC, $this->weather);
+            // Half-way implicit, so that a light cooker does not swing from step to step.
+            $slope = max(0.0, ($mechanism->lossW($settings, $this->modelC + 1.0, $this->weather) - $loss));
+            $this->modelC += ($heat - $loss) * $dt / ($storage + $slope * $dt);
+        }
+    }
+
+    /** What so many kilograms of fresh coals come to, between points that were computed once. */
+    private function wallC(OpenFire $fire, float $kg): float
+    {
+        $i = (int) floor($kg / self::TABLE_KG);
+        foreach ([$i, $i + 1] as $row) {
+            $this->wallsC[$row] ??= $fire->steadyC(Settings::of(['coals_kg' => self::TABLE_KG * $row]), $this->weather);
+        }
+
+        return $this->wallsC[$i] + ($kg / self::TABLE_KG - $i) * ($this->wallsC[$i + 1] - $this->wallsC[$i]);
+    }
+
+    private const TABLE_KG = 0.25;
+
+    private const KINDLING_SHARE = 0.05;
+}

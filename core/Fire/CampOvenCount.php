@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Fire;
+
+use Diatherm\Measure\Bisection;
+use Diatherm\Measure\OutOfRange;
+
+/**
+ * Briquettes for a camp oven: how many, and where, by the two schools. Common practice throughout: twice the diameter in
+ * inches holds 165 to 175 °C in still mild air, two more for each 13 K; the split goes by the method.
+ */
+final readonly class CampOvenCount
+{
+    /** method => [name, share on the lid] */
+    public const METHODS = ['roast' => ['Roasting', 0.5], 'bake' => ['Baking', 2.0 / 3.0], 'simmer' => ['Simmering', 1.0 / 3.0]];
+
+    public const INCH_M = 0.0254;
+
+    /** The temperature that the plain count stands for, and the air in which it does. */
+    private const PLAIN_C = 170.0;
+
+    private const PLAIN_AIR_C = 20.0;
+
+    /** Two more for each 13 K. */
+    private const K_FOR_ONE = 6.5;
+
+    /** Of the wind at head height, what blows at the ground. */
+    public const WIND_AT_GROUND = 0.35;
+
+    /** W/(m²·K): the pot's radiation, and still air on it. */
+    private const RADIATION = 10.0;
+
+    private const STILL = 5.7;
+
+    /** For each m/s more. Source: McAdams, Heat Transmission: h = 5.7 + 3.8·v. */
+    private const WINDY = 3.8;
+
+    private function __construct(
+        public float $diameterM,
+        public string $method,
+        public int $total,
+        public int $over,
+        public int $under,
+    ) {
+    }
+
+    /** @throws OutOfRange for a pot of less than 15 or more than 60 cm, or a method that is not there */
+    public static function for(float $diameterM, float $targetC, string $method, float $airC, float $windMs, float $rain = 0.0): self
+    {
+        $share = (self::METHODS[$method] ?? throw OutOfRange::unknown('method', $method))[1];
+        $total = (int) max(4, round(self::exact($diameterM, $targetC, $airC, $windMs, $rain)));
+        $over = (int) round($share * $total);
+
+        return new self($diameterM, $method, $total, $over, $total - $over);
+    }
+
+    /** The temperature that so many hold. Inverse of `exact`. */
+    public static function temperatureC(float $diameterM, float $count, float $airC, float $windMs, float $rain = 0.0): float
+    {
+        return Bisection::root(fn (float $celsius): float => self::exact($diameterM, $celsius, $airC, $windMs, $rain) - $count, $airC + 1.0, 400.0, 0.05);
+    }
+
+    /** The count before it is rounded. */
+    public static function exact(float $diameterM, float $targetC, float $airC, float $windMs, float $rain = 0.0): float
+    {
+        OutOfRange::check('diameter of the pot', $diameterM, 0.15, 0.6, 'm');
+        $plain = 2.0 * $diameterM / self::INCH_M;
+        // The rule's own line, down to where it would ask for next to none; below that, in proportion to the rise.
+        $byRule = $targetC >= self::PLAIN_C - 60.0
+            ? $plain + ($targetC - self::PLAIN_C) / self::K_FOR_ONE
+            : ($plain - 60.0 / self::K_FOR_ONE) * max(0.0, $targetC - self::PLAIN_AIR_C) / (self::PLAIN_C - 60.0 - self::PLAIN_AIR_C);
+        $colder = max(0.05, ($targetC - $airC) / max(1.0, $targetC - self::PLAIN_AIR_C));
+        $windier = (self::RADIATION + self::STILL + self::WINDY * self::WIND_AT_GROUND * $windMs) / (self::RADIATION + self::STILL);
+
+        return $byRule * $colder * $windier * (1.0 + $rain);
+    }
+
+    /**
+     * The other school: three more than the diameter in inches on the lid, three fewer below.
+     *
+     * @return array{over: int, under: int}
+     */
+    public static function otherSchool(float $diameterM): array
+    {
+        $inches = (int) round($diameterM / self::INCH_M);
+
+        return ['over' => $inches + 3, 'under' => $inches - 3];
+    }
+
+    /** Coals are renewed before they give less than this share, min from grey. */
+    public static function refreshMinutes(float $windMs): float
+    {
+        return CoalBed::minutesToFade(Fuel::named('briquettes'), self::RENEWED_AT, self::WIND_AT_GROUND * $windMs);
+    }
+
+    /** Practice renews at 45 to 60 min, which is where an open bed stands at about half. */
+    private const RENEWED_AT = 0.5;
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Fire;
+
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Source;
+use Diatherm\Measure\Table;
+
+/** What is burnt. Rows: data/fuels.json. */
+final readonly class Fuel
+{
+    /** Heat that a kilogram of oxygen releases, whatever organic fuel it burns, J/kg. Source: Huggett 1980, within 5 % (from memory). */
+    public const HEAT_OF_OXYGEN_J_KG = 13.1e6;
+
+    /** Mass share of oxygen in dry air. Source: US Standard Atmosphere 1976. */
+    public const OXYGEN_IN_AIR = 0.2314;
+
+    /** What evaporating the fuel's own water costs, J/kg. Source: latent heat of water at 25 °C, steam tables. */
+    private const LATENT_J_KG = 2.44e6;
+
+    /** Share of the heating value that an ordinary charcoal fire gives off; the rest leaves as carbon monoxide and unburnt grains. Common practice. */
+    public const BURNT = 0.9;
+
+    /**
+     * @param  float  $lhvDryJKg  lower heating value of the dry matter, or as burnt where no moisture is stated
+     * @param  float|null  $pieceKg  one piece, where it is counted
+     * @param  float  $ashOverMinutes  from the match to grey coals
+     * @param  float  $burnOutMinutes  an open bed from grey coals to nothing
+     * @param  float|null  $coalsShare  of a wood's mass left as coals
+     * @param  float  $radiantShare  of an open bed's heat that leaves as radiation
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $one,
+        private float $lhvDryJKg,
+        private float $carbon,
+        private float $hydrogen,
+        private float $oxygen,
+        private float $moisture,
+        public ?float $pieceKg,
+        public float $ashOverMinutes,
+        public float $burnOutMinutes,
+        public ?float $coalsShare,
+        private ?float $coalsLhvJKg,
+        public float $radiantShare,
+        public string $use,
+        public string $caution,
+    ) {
+    }
+
+    /** @return array<string, self> by id */
+    public static function all(): array
+    {
+        static $fuels = [];
+        if ($fuels === []) {
+            /** @var list<array{id: string, name: string, one: string, lhv_mj_kg: float, carbon: float, hydrogen: float, oxygen: float, moisture?: float,
+             *   piece_g?: float, ash_over_min: float, burn_out_min: float, coals_share?: float, coals_lhv_mj_kg?: float, radiant_share: float, use: string, caution?: string}> $rows
+             */
+            $rows = Table::named('fuels')['fuels'];
+            foreach ($rows as $row) {
+                $fuels[$row['id']] = new self(
+                    $row['id'], $row['name'], $row['one'], 1e6 * $row['lhv_mj_kg'], $row['carbon'], $row['hydrogen'], $row['oxygen'], $row['moisture'] ?? 0.0,
+                    isset($row['piece_g']) ? $row['piece_g'] / 1000.0 : null, $row['ash_over_min'], $row['burn_out_min'],
+                    $row['coals_share'] ?? null, isset($row['coals_lhv_mj_kg']) ? 1e6 * $row['coals_lhv_mj_kg'] : null, $row['radiant_share'], $row['use'], $row['caution'] ?? '',
+                );
+            }
+        }
+
+        /** @var array<string, self> $fuels */
+        return $fuels;
+    }
+
+    /** @throws OutOfRange for an id that is not in the table */
+    public static function named(string $id): self
+    {
+        return self::all()[$id] ?? throw OutOfRange::unknown('fuel', $id);
+    }
+
+    /**
+     * Lower heating value as burnt, J/kg.
+     *
+     * @param  float|null  $moisture  share of water in the wet fuel, 0 to 0.6; null for the usual one
+     *
+     * @throws OutOfRange
+     */
+    public function heatingValueJKg(?float $moisture = null): float
+    {
+        $water = OutOfRange::check('moisture', $moisture ?? $this->moisture, 0.0, 0.6, '');
+
+        return $this->lhvDryJKg * (1.0 - $water) - self::LATENT_J_KG * $water;
+    }
+
+    /** Heat that a kilogram of the bed gives off in the end: of the coals, where wood is burned down to them first. */
+    public function bedJKg(): float
+    {
+        return self::BURNT * ($this->coalsLhvJKg ?? $this->heatingValueJKg());
+    }
+
+    /** Dry air that burns a kilogram of dry matter and no more, kg. Source: textbook balance of C, H and O. */
+    public function stoichiometricAirKgKg(): float
+    {
+        return (32.0 / 12.011 * $this->carbon + 16.0 / 2.016 * $this->hydrogen - $this->oxygen) / self::OXYGEN_IN_AIR;
+    }
+
+    /** What has to be bought for so many kilograms in the bed. */
+    public function boughtKg(float $bedKg): float
+    {
+        return $bedKg / ($this->coalsShare ?? 1.0);
+    }
+
+    /** Pieces in so much of it, to the nearest; null where it is not counted. */
+    public function pieces(float $kg): ?int
+    {
+        return $this->pieceKg === null ? null : (int) round($kg / $this->pieceKg);
+    }
+
+    /** A cook's measure of so much in the bed, such as “34 briquettes”. */
+    public function inWords(float $kg): string
+    {
+        $pieces = $this->pieces($kg);
+        if ($pieces !== null) {
+            return $pieces.' '.$this->one.($pieces === 1 ? '' : 's');
+        }
+
+        return sprintf($this->coalsShare === null ? '%.1f kg of %s' : '%.1f kg of coals', $kg, lcfirst($this->name));
+    }
+
+    /** The part of a chimney that it fills, 0 upwards. */
+    public static function chimneys(float $kg): float
+    {
+        return $kg / self::chimneyKg();
+    }
+
+    /** One chimney of charcoal, the middle of its usual range. Common practice. */
+    public static function chimneyKg(): float
+    {
+        /** @var array{kg: array{float, float}} $row */
+        $row = Table::named('fuels')['chimney'];
+
+        return 0.5 * ($row['kg'][0] + $row['kg'][1]);
+    }
+
+    public function source(): Source
+    {
+        return Source::of(Mark::Memory, 'lower heating values as in fuel handbooks');
+    }
+}

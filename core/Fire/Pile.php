@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Fire;
+
+use Diatherm\Measure\OutOfRange;
+
+/** Coals raked together in one place of a fire floor. */
+final readonly class Pile
+{
+    /** A layer one to two coals deep, which is how they are raked. Common practice, kg/m². */
+    public const LAYER_KG_M2 = 20.0;
+
+    private function __construct(public float $xM, public float $yM, public float $kg)
+    {
+    }
+
+    /**
+     * @param  float  $xM  of its middle, from the floor's middle along its length
+     * @param  float  $yM  across
+     *
+     * @throws OutOfRange
+     */
+    public static function of(float $xM, float $yM, float $kg): self
+    {
+        return new self(
+            OutOfRange::check('place of the coals along', $xM, -5.0, 5.0, 'm'),
+            OutOfRange::check('place of the coals across', $yM, -5.0, 5.0, 'm'),
+            OutOfRange::check('coals', $kg, 0.0, 200.0, 'kg'),
+        );
+    }
+
+    /** Half the side of the square that it covers. */
+    public function halfM(): float
+    {
+        return 0.5 * sqrt($this->kg / self::LAYER_KG_M2);
+    }
+}

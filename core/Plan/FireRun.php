@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Cooker\CampOven;
+use Diatherm\Cooker\Mechanism;
+use Diatherm\Cooker\OpenFire;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\VentedCooker;
+use Diatherm\Cooker\Warmth;
+use Diatherm\Cooker\Weather;
+use Diatherm\Fire\CoalBed;
+use Diatherm\Fire\Fuel;
+use Diatherm\Measure\Bisection;
+
+/**
+ * Runs one fire from the preheating to the end, minute by minute, and adds fuel whenever the bed would no longer hold the
+ * target: as much at a time, and so as seldom, as the fire bears without running away.
+ */
+final class FireRun
+{
+    /** A vented bed may give up to so many times what is needed: more, and every lid lift makes it roar. Common practice. */
+    private const HEADROOM = 3.0;
+
+    /** It is fed when it can give only so much more than is needed. */
+    private const FED_AT = 1.06;
+
+    /** Vents stand wide open until it is so near to the target. Common practice: close in before it is there. */
+    public const CLOSE_IN_K = 12.0;
+
+    /** Not worth a refuel: so near to the end, minutes. */
+    private const ENDING_MINUTES = 12.0;
+
+    /** On the open, a fire need not be renewed when less than this share of its interval is left to go. */
+    private const SHORT_SHARE = 0.35;
+
+    private const MOST_REFUELS = 60;
+
+    private const POINT_EVERY_MINUTES = 3;
+
+    public float $startKg = 0.0;
+
+    /** @var list<Refuel> */
+    public array $refuels = [];
+
+    /** @var list<array{float, float}> minutes and the kind's own °C */
+    public array $course = [];
+
+    /** @var list<array{float, float}> minutes and kilograms */
+    public array $left = [];
+
+    /** Heat given off by knobs and elements, J. */
+    public float $energyJ = 0.0;
+
+    public float $leftKg = 0.0;
+
+    private Mechanism $mechanism;
+
+    /**
+     * @param  non-empty-list<FireStep>  $steps
+     * @param  float  $fromMinutes  before 0: when the coals go in, or the knob is turned
+     */
+    public function __construct(
+        private readonly OwnCurve $curve,
+        private readonly Weather $weather,
+        private readonly ?Fuel $fuel,
+        private readonly array $steps,
+        private readonly float $fromMinutes,
+        private readonly float $untilMinutes,
+        private readonly float $renewAt,
+    ) {
+        $this->mechanism = $curve->mechanism;
+        $bed = $fuel === null ? null : CoalBed::of($fuel, $this->mechanism instanceof VentedCooker ? 0.0 : self::AT_GROUND * $weather->windMs);
+        $this->startKg = $fuel === null ? 0.0 : $this->firstKg($fuel);
+        $bed?->add($this->startKg, true);
+        $warmth = new Warmth($curve, $weather, $bed);
+        $minutes = (int) ceil($untilMinutes - $fromMinutes);
+        $current = -1;
+        for ($m = 0; $m <= $minutes; $m++) {
+            $at = $fromMinutes + $m;
+            $number = $this->stepAt($at);
+            $step = $steps[$number];
+            if ($bed !== null && $fuel !== null && $at > $fromMinutes) {
+                $this->feed($bed, $fuel, $step, $at, $current !== $number && $current >= 0);
+            }
+            $current = $number;
+            if ($m % self::POINT_EVERY_MINUTES === 0 || $m === $minutes) {
+                $this->course[] = [$at, $warmth->modelC()];
+                $this->left[] = [$at, $bed?->leftKg() ?? 0.0];
+            }
+            $settings = $this->mechanism instanceof VentedCooker && $warmth->celsius() < $step->targetC - self::CLOSE_IN_K ? $this->open($step->settings) : $step->settings;
+            $warmth->through($settings, 60.0);
+            $this->energyJ += 60.0 * $this->mechanism->heatW($settings, $warmth->modelC(), $weather);
+        }
+        $this->leftKg = $bed?->leftKg() ?? 0.0;
+    }
+
+    /** Wind at the coals over that at head height. Common practice. */
+    private const AT_GROUND = 0.35;
+
+    private function stepAt(float $minutes): int
+    {
+        $number = 0;
+        foreach ($this->steps as $i => $step) {
+            $number = $step->fromMinutes <= $minutes + 1e-6 ? $i : $number;
+        }
+
+        return $number;
+    }
+
+    /** Slots wide open, as they stand while it warms. */
+    private function open(Settings $settings): Settings
+    {
+        foreach ($this->mechanism->controls() as $control) {
+            $settings = $settings->with($control->id, $control->most);
+        }
+
+        return $settings;
+    }
+
+    private function firstKg(Fuel $fuel): float
+    {
+        $step = $this->steps[0];
+        if ($this->mechanism instanceof OpenFire) {
+            return self::asCounted($fuel, $step->settings->get('coals_kg'));
+        }
+        if ($this->mechanism instanceof CampOven) {
+            return ($step->settings->get('over') + $step->settings->get('under')) * ($fuel->pieceKg ?? 0.025);
+        }
+        $need = $this->need($step);
+        $rise = max(0.0, $this->curve->modelC($step->targetC, $this->weather) - $this->weather->airC);
+        $warming = $this->mechanism->storageJK() * $this->curve->warmUpFactor->likely * $rise / $fuel->bedJKg();
+
+        return self::asCounted($fuel, min(
+            self::HEADROOM * $need / CoalBed::freshWKg($fuel) + $warming,
+            self::lastingKg($fuel, $need, $need * 60.0 * ($this->untilMinutes - $this->fromMinutes) / $fuel->bedJKg() + $warming),
+        ));
+    }
+
+    private function feed(CoalBed $bed, Fuel $fuel, FireStep $step, float $at, bool $newStep): void
+    {
+        $rest = $this->untilMinutes - $at;
+        if (count($this->refuels) >= self::MOST_REFUELS || $rest < self::ENDING_MINUTES) {
+            return;
+        }
+        $free = $bed->freePowerW();
+        $fresh = CoalBed::freshWKg($fuel);
+        if ($this->mechanism instanceof VentedCooker) {
+            $need = $this->need($step);
+            if ($free >= self::FED_AT * $need) {
+                return;
+            }
+            $more = min((self::HEADROOM * $need - $free) / $fresh, max(0.02, self::lastingKg($fuel, $need, 60.0 * $need * $rest / $fuel->bedJKg()) - $bed->leftKg()));
+        } else {
+            $whole = $this->mechanism instanceof OpenFire
+                ? $step->settings->get('coals_kg') * $fresh
+                : ($step->settings->get('over') + $step->settings->get('under')) * ($fuel->pieceKg ?? 0.025) * $fresh;
+            $interval = CoalBed::minutesToFade($fuel, $this->renewAt, self::AT_GROUND * $this->weather->windMs);
+            $due = $free < $this->renewAt * $whole && $rest > self::SHORT_SHARE * $interval;
+            if (! $due && ! ($newStep && $free < 0.9 * $whole)) {
+                return;
+            }
+            $more = ($whole - $free) / $fresh;
+        }
+        $more = self::asCounted($fuel, $more);
+        if ($more > 0.0) {
+            $bed->add($more, true);
+            $this->refuels[] = new Refuel($at, $more, $at - $fuel->ashOverMinutes);
+        }
+    }
+
+    /** Heat that holds a step's target, W. */
+    private function need(FireStep $step): float
+    {
+        return max(1.0, $this->mechanism->lossW($step->settings, $this->curve->modelC($step->targetC, $this->weather), $this->weather));
+    }
+
+    /** The bed that still gives $needW after $usedKg of it have burnt. */
+    private static function lastingKg(Fuel $fuel, float $needW, float $usedKg): float
+    {
+        $fresh = CoalBed::freshWKg($fuel);
+
+        return Bisection::root(fn (float $kg): float => $kg <= $usedKg ? -$needW : $fresh * $kg * (1.0 - $usedKg / $kg) ** (2.0 / 3.0) - self::FED_AT * $needW, $usedKg, $usedKg + 2.0 * $needW / $fresh + 1.0, 1e-3);
+    }
+
+    /** Up to whole pieces, or to tenths of a kilogram. */
+    private static function asCounted(Fuel $fuel, float $kg): float
+    {
+        $unit = $fuel->pieceKg ?? 0.1;
+
+        return $unit * ceil($kg / $unit - 1e-6);
+    }
+}

@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Cooker\CookerFile;
+use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\Observation;
+use Diatherm\Cooker\OwnCooker;
+use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\Weather;
+use Diatherm\Fire\HandTest;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Plan\Act;
+use Diatherm\Plan\Banking;
+use Diatherm\Plan\Entry;
+use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\Plan;
+use Diatherm\Plan\RoastFile;
+use Tests\Support\Samples;
+
+const DAWN = '2031-10-04T01:00:00+02:00';
+const LAMB = ['cut' => 'lamb-whole', 'mass_kg' => 16, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 357, 'pull' => true]]];
+const SHOULDER = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'target_c' => 88, 'taste' => null, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'pull' => true]]];
+
+function planned(array $dish = [], array $roast = [], array $yard = []): Plan
+{
+    return Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable(DAWN), [], $yard);
+}
+
+/** @return list<Entry> */
+function fireEntries(Plan $plan): array
+{
+    return array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => str_starts_with($entry->id, 'fire.')));
+}
+
+it('keeps a kettle within ten kelvin of its target for the whole cook', function (array $dish, float $target) {
+    $fire = planned($dish, ['wind_ms' => 2])->fires[0];
+    foreach ($fire->course as [$minutes, $celsius]) {
+        if ($minutes > 8.0) {
+            expect($celsius->likely)->toEqualWithDelta($target, 10.0)->and($celsius->low)->toBeLessThan($celsius->likely)->and($celsius->high)->toBeGreaterThan($celsius->likely);
+        }
+    }
+    expect($fire->untilMinutes)->toBeGreaterThan(60.0);
+})->with(['rack' => [[], 150.0], 'shoulder' => [SHOULDER, 135.0]]);
+
+it('refuels as seldom as it can, each time in time to be grey', function () {
+    $fire = planned(SHOULDER)->fires[0];
+    expect(count($fire->run->refuels))->toBeGreaterThan(0)->toBeLessThan(5);
+    $last = 0.0;
+    foreach ($fire->run->refuels as $refuel) {
+        expect($refuel->minutes - $refuel->lightMinutes)->toBe($fire->fuel?->ashOverMinutes)->and($refuel->minutes)->toBeGreaterThan($last + 40.0)->and($refuel->kg)->toBeGreaterThan(0.0);
+        $last = $refuel->minutes;
+    }
+    expect($fire->buyKg())->toBeGreaterThan(1.2 * $fire->usedKg());
+});
+
+it('burns what it says: laid and added is burnt and left', function (array $dish) {
+    $fire = planned($dish)->fires[0];
+    $left = array_column($fire->run->left, 1);
+    $drops = 0.0;
+    for ($i = 1; $i < count($left); $i++) {
+        $drops += max(0.0, $left[$i - 1] - $left[$i]);
+    }
+    expect($fire->bedKg() - $fire->run->leftKg)->toBeGreaterThan(0.0)->and($fire->run->leftKg)->toBeGreaterThan(0.0)
+        ->and($drops)->toBeLessThan($fire->bedKg());
+})->with([[[]], [SHOULDER], [LAMB]]);
+
+it('asks for more fuel for a longer cook, a colder day and more wind', function () {
+    $kg = fn (array $dish, array $roast = []): float => planned($dish, $roast)->fires[0]->usedKg();
+    expect($kg(SHOULDER))->toBeGreaterThan($kg([]))
+        ->and($kg([], ['air_c' => -5]))->toBeGreaterThan($kg([], ['air_c' => 20]))
+        ->and($kg([], ['wind_ms' => 6]))->toBeGreaterThan($kg([], ['wind_ms' => 0]));
+});
+
+it('puts the fire into the run sheet by the clock', function () {
+    $plan = planned(SHOULDER);
+    $entries = fireEntries($plan);
+    $light = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))[0];
+    $bring = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Preheat))[0];
+    expect($light->title)->toMatch('/^Light \d+ briquettes$/')
+        ->and($light->detail)->toContain('chimney')->toContain('carbon monoxide')
+        ->and($bring->detail)->toContain('Banked at one side')->toContain('mm')
+        ->and($entries[0]->title)->toMatch('/^Light \d+ briquettes more$/')
+        ->and($entries[1]->title)->toMatch('/^Add \d+ briquettes$/')
+        ->and($entries[1]->at->getTimestamp() - $entries[0]->at->getTimestamp())->toBe(18 * 60);
+});
+
+it('takes the place of the chore to see to the fire', function () {
+    $plan = planned(['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'fuel', 'every_minutes' => 45], ['do' => 'baste', 'every_minutes' => 40]]]]]);
+    $titles = array_column($plan->runSheet->entries, 'title');
+    expect($titles)->not->toContain('See to the fire: Rack of pork')->toContain('Baste: Rack of pork');
+});
+
+it('feeds a spit from a second fire', function () {
+    $plan = planned(LAMB);
+    $fire = $plan->fires[0];
+    $entries = fireEntries($plan);
+    $titles = implode('; ', array_column($entries, 'title'));
+    expect($entries[0]->title)->toContain('Feed the second fire')
+        ->and($titles)->toContain('Rake in')
+        ->and($fire->usedKg())->toBeGreaterThan(4.0 * $fire->bedKg())
+        // Common practice: a hand is held 5 to 8 s over the fire for a lamb.
+        ->and($fire->handSeconds())->toBeGreaterThan(5.0)->toBeLessThan(8.0);
+});
+
+it('counts the coals of a camp oven, renews them and turns the pot', function () {
+    $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]], ['air_c' => 20, 'wind_ms' => 0]);
+    $fire = $plan->fires[0];
+    $titles = array_column(fireEntries($plan), 'title');
+    expect($fire->count())->toBe(['over' => 12, 'under' => 12])
+        ->and($titles)->toContain('Quarter turn of pot and lid');
+    $turns = array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => str_contains($entry->id, 'quarter')));
+    // Common practice: every 15 to 20 min; renewed at 45 to 60.
+    expect(($turns[1]->at->getTimestamp() - $turns[0]->at->getTimestamp()) / 60)->toBeGreaterThanOrEqual(15)->toBeLessThanOrEqual(20)
+        ->and($fire->run->refuels[0]->minutes + 10.0)->toBeGreaterThanOrEqual(45)->toBeLessThanOrEqual(62);
+});
+
+it('moves the vents when a later stage asks for more', function () {
+    $plan = planned(['cut' => 'beef-rib', 'mass_kg' => 3.5, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 110, 'until_core_c' => 46], ['cooker' => 'kettle', 'cooker_c' => 220, 'pull' => true]]]);
+    $fire = $plan->fires[0];
+    expect($fire->steps)->toHaveCount(2)
+        ->and($fire->steps[1]->settings->get('intake_mm'))->toBeGreaterThan($fire->steps[0]->settings->get('intake_mm'))
+        ->and(array_column(fireEntries($plan), 'title'))->toContain('Kettle to 220 °C');
+});
+
+it('leaves alone what has no fire to tend', function () {
+    $plan = planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160, 'pull' => true]]]);
+    expect(fireEntries($plan))->toBe([])->and($plan->fires[0]->fuel)->toBeNull()->and($plan->fires[0]->buyKg())->toBe(0.0);
+});
+
+it('counts gas and pellets too', function (string $cooker, float $least, float $most) {
+    $fire = planned(['stages' => [['cooker' => $cooker, 'cooker_c' => 150, 'pull' => true]]])->fires[0];
+    // Common practice: a grill takes some 0.3 to 0.7 kg of propane an hour, a pellet grill about 0.4 to 1 kg of pellets.
+    expect($fire->feedKg() / ($fire->untilMinutes / 60.0))->toBeGreaterThan($least)->toBeLessThan($most);
+})->with([['gas', 0.25, 0.8], ['pellet', 0.3, 1.1]]);
+
+it('gathers the coals where the meat is thick, so that all parts are done together', function () {
+    $plan = planned(LAMB);
+    $banking = Banking::of($plan->fires[0], $plan->forecasts[0]);
+    assert($banking !== null);
+    $minutes = fn (string $of): array => array_map(fn ($part): float => $part->{$of}, $banking->parts);
+    $apart = fn (array $minutes): float => max($minutes) - min($minutes);
+    [$legs] = array_values(array_filter($banking->piles, fn ($pile): bool => $pile->xM < -0.4));
+    $loin = array_values(array_filter($banking->piles, fn ($pile): bool => abs($pile->xM) < 0.2));
+    expect($apart($minutes('bankedMinutes')))->toBeLessThan(0.5 * $apart($minutes('evenMinutes')))
+        ->and($legs->kg)->toBeGreaterThan(2.0 * max(array_column($loin, 'kg')))
+        ->and(max($minutes('bankedMinutes')))->toBeLessThan(1.25 * $banking->togetherMinutes);
+    // Its own piles, laid, do what it says.
+    $laid = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'piles' => array_map(fn ($pile): array => ['x_cm' => 100 * $pile->xM, 'y_cm' => 0, 'kg' => max(0.01, $pile->kg)], $banking->piles)]]]);
+    expect(Banking::of($laid->fires[0], $laid->forecasts[0])?->apartMinutes())->toBeLessThan($apart($minutes('minutes')));
+});
+
+it('gives even ends to an even joint over a short bed', function () {
+    $plan = planned(['cut' => 'beef-fillet', 'mass_kg' => 2.0, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => 400, 'pull' => true]]]);
+    $banking = Banking::of($plan->fires[0], $plan->forecasts[0]);
+    expect($banking?->parts[0]->bankedMinutes)->toEqualWithDelta($banking?->parts[2]->bankedMinutes ?? 0.0, 1.0)
+        ->and($banking?->parts[0]->name)->toBe('Left end');
+});
+
+it('cooks slower over a fire that fades further', function () {
+    $minutes = fn (array $fires): float => planned(LAMB, ['fires' => $fires])->forecasts[0]->cookMinutes->likely;
+    expect($minutes([['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'two_sides']]))->toEqualWithDelta($minutes([]), 0.5)
+        ->and(FirePlan::exposure(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->fires['open-spit']))->toBeLessThan(1.0);
+});
+
+it('follows the cook’s own cooker', function () {
+    $equipment = Equipment::of('kettle');
+    $weather = Weather::of(12.0);
+    $cold = array_map(fn (float $mm): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, 12.0 + 0.8 * ($equipment->mechanism()->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather) - 12.0)), [4.0, 6.0, 8.0, 10.0]);
+    $yard = ['Weir kettle' => new OwnCooker('Weir kettle', $equipment, $cold)];
+    $wish = ['fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]];
+    $own = planned([], $wish, $yard)->fires[0];
+    $usual = planned()->fires[0];
+    expect($own->name)->toBe('Weir kettle')
+        ->and($own->steps[0]->settings->get('intake_mm'))->toBeGreaterThan($usual->steps[0]->settings->get('intake_mm') + 0.4)
+        // A cooker that is not in the yard is no reason to refuse: its kind answers.
+        ->and(planned([], $wish)->fires[0]->steps[0]->settings->values)->toBe($usual->steps[0]->settings->values);
+});
+
+it('says at the field what is wrong with a fire', function (array $fire, string $path, string $words) {
+    try {
+        Samples::roast([], ['fires' => [$fire]]);
+        $this->fail('It was taken.');
+    } catch (InvalidInput $wrong) {
+        expect($wrong->messages)->toHaveKey($path)->and($wrong->messages[$path][0])->toContain($words);
+    }
+})->with([
+    'no such cooker' => [['cooker' => 'volcano'], 'fires.0.cooker', 'A fire belongs to'],
+    'no cooker' => [['fuel' => 'lump'], 'fires.0.cooker', 'Give the cooker'],
+    'fuel of another' => [['cooker' => 'gas', 'fuel' => 'lump'], 'fires.0.fuel', 'propane'],
+    'layout of another' => [['cooker' => 'kettle', 'layout' => 'ends'], 'fires.0.layout', 'one_side'],
+    'no layout at all' => [['cooker' => 'oven', 'layout' => 'ends'], 'fires.0.layout', 'cannot be laid'],
+    'a pile of text' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 'left', 'y_cm' => 0, 'kg' => 1]]], 'fires.0.piles.0.x_cm', 'must be a number'],
+    'a pile too far' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 900, 'y_cm' => 0, 'kg' => 1]]], 'fires.0.piles.0.x_cm', 'between -300 and 300'],
+    'less than nothing' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => -1]]], 'fires.0.piles.0.kg', 'between 0 and 60'],
+    'no coals in any' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => 0]]], 'fires.0.piles', 'There must be coals'],
+    'what nobody knows' => [['cooker' => 'kettle', 'brand' => 'x'], 'fires.0.brand', 'not known here'],
+]);
+
+it('takes one fire a cooker, and weather within the weather there is', function () {
+    $messages = function (array $roast): array {
+        try {
+            Samples::roast([], $roast);
+        } catch (InvalidInput $wrong) {
+            return array_keys($wrong->messages);
+        }
+
+        return [];
+    };
+    expect($messages(['fires' => [['cooker' => 'kettle'], ['cooker' => 'kettle']]]))->toBe(['fires.1.cooker'])
+        ->and($messages(['wind_ms' => 60]))->toBe(['wind_ms'])
+        ->and($messages(['rain' => 'yes']))->toBe(['rain'])
+        ->and($messages(['altitude_m' => -3]))->toBe(['altitude_m']);
+});
+
+it('writes what it read of fires and weather', function () {
+    $roast = Samples::roast([], ['wind_ms' => 3.5, 'rain' => true, 'altitude_m' => 400, 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle', 'fuel' => 'lump', 'layout' => 'two_sides', 'piles' => [['x_cm' => -12.5, 'y_cm' => 4, 'kg' => 0.6]]]]]);
+    $again = RoastFile::read(RoastFile::write($roast));
+    expect($again->fires)->toEqual($roast->fires)->and([$again->windMs, $again->rain, $again->altitudeM])->toBe([3.5, true, 400.0]);
+});
+
+it('reads and writes a cooker with its log, without loss', function () {
+    $file = ['format' => 'diatherm.cooker', 'version' => 1, 'name' => 'Weir kettle', 'kind' => 'kettle', 'facts' => ['diameter_cm' => 47], 'observations' => [
+        ['at' => '2031-06-01T17:00:00+02:00', 'settings' => ['intake_mm' => 5, 'exhaust_mm' => 5], 'air_c' => 18, 'wind_ms' => 1, 'celsius' => 122],
+        ['settings' => ['intake_mm' => 20, 'exhaust_mm' => 20], 'air_c' => 18, 'celsius' => 90, 'phase' => 'warming', 'minutes' => 6],
+    ]];
+    $cooker = CookerFile::read($file);
+    expect($cooker->observations)->toHaveCount(2)
+        ->and($cooker->equipment->facts['diameter_cm'])->toBe(47.0)
+        ->and(CookerFile::write(CookerFile::read(CookerFile::write($cooker))))->toBe(CookerFile::write($cooker));
+});
+
+it('says at the field what is wrong with a cooker', function (array $file, string $path) {
+    try {
+        CookerFile::read($file + ['name' => 'Kettle', 'kind' => 'kettle']);
+        $this->fail('It was taken.');
+    } catch (InvalidInput $wrong) {
+        expect($wrong->messages)->toHaveKey($path);
+    }
+})->with([
+    'no name' => [['name' => ''], 'name'],
+    'a long name' => [['name' => str_repeat('x', 81)], 'name'],
+    'no such kind' => [['kind' => 'rest'], 'kind'],
+    'another format' => [['format' => 'text'], 'format'],
+    'a size in metres' => [['facts' => ['diameter_cm' => 0.57]], 'facts.diameter_cm'],
+    'text' => [['facts' => ['diameter_cm' => 'big']], 'facts.diameter_cm'],
+    'half a burner' => [['kind' => 'gas', 'facts' => ['burners' => 2.5]], 'facts.burners'],
+    'meat beside the burners' => [['kind' => 'gas', 'facts' => ['burners' => 2, 'meat_over' => 3]], 'facts.meat_over'],
+    'a fact of another kind' => [['facts' => ['burners' => 3]], 'facts.burners'],
+    'not set' => [['observations' => [['celsius' => 120]]], 'observations.0.settings'],
+    'set beyond its slot' => [['observations' => [['settings' => ['intake_mm' => 900], 'celsius' => 120]]], 'observations.0.settings.intake_mm'],
+    'not a number' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 'hot']]], 'observations.0.celsius'],
+    'hotter than any' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 1e9]]], 'observations.0.celsius'],
+    'warming since never' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 80, 'phase' => 'warming']]], 'observations.0.minutes'],
+    'no such phase' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 80, 'phase' => 'simmering']]], 'observations.0.phase'],
+]);
+
+it('refuses a cooker file that is too large or no JSON', function () {
+    expect(fn () => CookerFile::readJson('{'))->toThrow(InvalidInput::class, 'not JSON')
+        ->and(fn () => CookerFile::readJson(str_repeat(' ', CookerFile::MOST_BYTES + 1)))->toThrow(InvalidInput::class, 'too large');
+});
+
+it('knows the hand over its open fires', function () {
+    $fire = planned(['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => round(HandTest::wallC(4.0)), 'pull' => true]]])->fires[0];
+    expect($fire->handSeconds())->toEqualWithDelta(4.0, 0.5)->and(planned()->fires[0]->handSeconds())->toBeNull();
+});

@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Cooker\Control;
+use Diatherm\Cooker\Cooker;
+use Diatherm\Cooker\CookerShed;
+use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\GasGrill;
+use Diatherm\Cooker\Observation;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Phase;
+use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\Warmth;
+use Diatherm\Cooker\Weather;
+use Diatherm\Fire\CoalBed;
+use Diatherm\Fire\Fuel;
+use Diatherm\Fire\HandTest;
+use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Tests\Support\Samples;
+
+function fireFor(array $dish, array $roast = []): FirePlan
+{
+    return Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->fires[0];
+}
+
+// Common practice: both vents open about 6 mm hold a kettle at 135 °C.
+it('holds a kettle at 135 °C with both slots about 6 mm', function () {
+    $kettle = Equipment::of('kettle')->mechanism();
+    $celsius = $kettle->steadyC(Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]), Weather::of(20.0, 0.5));
+    expect($celsius)->toBeGreaterThan(125.0)->toBeLessThan(150.0);
+});
+
+// Common practice: about a fifth of a chimney does a kettle for an hour at 135 °C with small vents.
+it('holds it there for an hour on about a fifth of a chimney', function () {
+    $fire = fireFor(['cut' => 'beef-tri-tip', 'mass_kg' => 0.9, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'minutes' => 60]]], ['air_c' => 20, 'wind_ms' => 0]);
+    expect(Fuel::chimneys($fire->bedKg()))->toBeGreaterThan(0.15)->toBeLessThan(0.4)->and($fire->run->refuels)->toBe([]);
+});
+
+// Common practice: 0.2 kW for each cm² of effective opening, 15 W/K lost by a 57 cm kettle.
+it('loses and gains heat as a kettle of that size does', function () {
+    $kettle = Equipment::of('kettle', ['leaks_cm2' => 0.0])->mechanism();
+    $closed = Settings::of(['intake_mm' => 0.0, 'exhaust_mm' => 0.0]);
+    // 10 cm² and 10 cm² in series are 7.07 cm².
+    $open = Settings::of(['intake_mm' => 6.25, 'exhaust_mm' => 6.25]);
+    expect($kettle->lossW($closed, 120.0, Weather::of(20.0)) / 100.0)->toEqualWithDelta(15.0, 0.2)
+        ->and($kettle->heatW($open, 135.0, Weather::of(20.0)) / 7.07)->toBeGreaterThan(150.0)->toBeLessThan(250.0);
+});
+
+// Common practice: lower slot barely open, top half open: 165–175 °C.
+it('holds a ceramic oven at 165 to 175 °C with its lower slot barely open', function () {
+    $settings = Equipment::of('ceramic')->mechanism()->settingsFor(170.0, Weather::of(20.0, 1.0));
+    expect($settings->get('exhaust_mm'))->toEqualWithDelta(30.0, 1e-6)->and($settings->get('intake_mm'))->toBeGreaterThan(2.0)->toBeLessThan(9.0);
+});
+
+// Common practice: with the lower slot 7–8 cm and the top fully open it climbs to about 200 °C; it takes its time.
+it('lets a ceramic oven climb past 200 °C when it is opened, and is slow to come down', function () {
+    $weather = Weather::of(20.0);
+    $curve = OwnCurve::of(Equipment::of('ceramic'));
+    $bed = CoalBed::of(Fuel::named('lump'));
+    $bed->add(1.2, true);
+    $warmth = new Warmth($curve, $weather, $bed, 170.0);
+    $minutes = 0;
+    while ($warmth->celsius() < 200.0 && $minutes < 90) {
+        $warmth->through(Settings::of(['intake_mm' => 75.0, 'exhaust_mm' => 60.0]), 60.0);
+        $minutes++;
+    }
+    expect($minutes)->toBeGreaterThan(2)->toBeLessThan(30);
+    $cooling = 0;
+    while ($warmth->celsius() > 170.0 && $cooling < 600) {
+        $warmth->through(Settings::of(['intake_mm' => 0.0, 'exhaust_mm' => 0.0]), 60.0);
+        $cooling++;
+    }
+    expect($cooling)->toBeGreaterThan(2 * $minutes)->and(Equipment::of('ceramic')->note())->toContain('slow');
+});
+
+// Common practice: three burners on full about 250 °C in half an hour; the middle one off, about 200 °C.
+it('brings a gas grill to 250 °C on three burners, and to 200 °C on two', function () {
+    $gas = Equipment::of('gas')->mechanism();
+    $weather = Weather::of(20.0);
+    $full = Settings::of(['burner_1' => 1.0, 'burner_2' => 1.0, 'burner_3' => 1.0]);
+    $warmth = new Warmth(OwnCurve::of(Equipment::of('gas')), $weather, null);
+    $warmth->through($full, 1800.0);
+    expect($warmth->celsius())->toBeGreaterThan(235.0)->toBeLessThan(265.0)
+        ->and($gas->steadyC($full->with('burner_2', 0.0), $weather))->toBeGreaterThan(185.0)->toBeLessThan(215.0);
+});
+
+it('turns off the burner under the meat first, wherever the meat lies', function (int $over) {
+    $gas = Equipment::of('gas', ['burners' => 4.0, 'meat_over' => (float) $over])->mechanism();
+    assert($gas instanceof GasGrill);
+    $settings = $gas->settingsFor(150.0, Weather::of(15.0));
+    expect($settings->get("burner_$over"))->toBe(0.0)->and($settings->get('burner_'.($over % 4 + 1)))->toBeGreaterThan(0.2);
+})->with([1, 2, 3, 4]);
+
+// Common practice: a lamb on a spit takes about eight hours over a 5–8 s fire that fades between refuels; 4 to 5 on a frame over a well-fed trench.
+it('takes about eight hours on a spit and four to five over a trench', function () {
+    $minutes = fn (string $cooker, float $hand): float => Forecast::of(Samples::dish(['cut' => 'lamb-whole', 'mass_kg' => 16, 'start_c' => 8, 'target_c' => 63, 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => HandTest::wallC($hand)]]]), 20.0)->cookMinutes->likely;
+    expect($minutes('open-spit', 6.5))->toBeGreaterThan(380.0)->toBeLessThan(560.0)
+        ->and($minutes('trench', 8.0))->toBeGreaterThan(225.0)->toBeLessThan(315.0);
+});
+
+// A turning joint takes 1/π of the flux, and the coals fade between two refuels: the spit's row in data/cookers.json is their product.
+it('has the heat of a spit from its turning and its fading', function () {
+    $equipment = Equipment::of('open-spit');
+    $fuel = $equipment->fuels()[0];
+    $mean = CoalBed::meanFade($fuel, CoalBed::minutesToFade($fuel, $equipment->renewAt())) / M_PI;
+    $row = CookerShed::kind('open-spit');
+    $shape = Samples::dish()->shape();
+    // A black wall of the same mean flux is what the row comes to.
+    [$seen, $wall, $out] = array_map(HandTest::fluxOfWallWm2(...), [$row->surroundings(400.0, -20.0, $shape)->radiantC, 400.0, -20.0]);
+    expect(($seen - $out) / ($wall - $out))->toEqualWithDelta($mean, 0.01);
+});
+
+// Common practice: a bird in a buried pot is past 74 °C within about half an hour per pound.
+it('has a buried bird past 74 °C within half an hour a pound', function (float $pounds, string $ground) {
+    $forecast = Forecast::of(Samples::dish(['cut' => 'turkey-breast', 'mass_kg' => $pounds * 0.45359237, 'start_c' => 5, 'taste' => 'done', 'coast' => false,
+        'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => $ground], 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]), 15.0);
+    expect($forecast->pullC)->toBeGreaterThan(73.9)->and($forecast->cookMinutes->likely)->toBeLessThan(30.0 * $pounds)->toBeGreaterThan(8.0 * $pounds);
+})->with([[4.0, 'dry'], [6.0, 'cold'], [8.0, 'wet'], [12.0, 'dry']]);
+
+dataset('everything that is set', array_map(fn (string $kind): array => [$kind], ['kettle', 'ceramic', 'gas', 'grill-rotisserie', 'pellet', 'lidded-roaster', 'oven', 'open-grate', 'open-spit', 'trench', 'camp-oven']));
+
+it('comes back from a temperature to its settings and again', function (string $kind) {
+    $mechanism = Equipment::of($kind)->mechanism();
+    $row = CookerShed::kind($kind);
+    foreach ([Weather::of(20.0), Weather::of(2.0, 4.0, true), Weather::of(10.0, 1.0, false, 1500.0)] as $weather) {
+        foreach ([0.0, 0.3, 0.6] as $share) {
+            $target = max($row->leastC, 110.0) + $share * (min($row->mostC, $row->defaultC + 50.0) - max($row->leastC, 110.0));
+            $settings = $mechanism->settingsFor($target, $weather);
+            $reached = $mechanism->steadyC($settings, $weather);
+            $full = array_filter($mechanism->controls(), fn (Control $control): bool => $settings->get($control->id) < $control->most - 1e-6);
+            // Out of reach only with everything wide open.
+            $full === [] ? expect($reached)->toBeLessThan($target + 1.0) : expect($reached)->toEqualWithDelta($target, 0.7);
+        }
+    }
+})->with('everything that is set');
+
+it('never gets colder for a control opened further', function (string $kind) {
+    $mechanism = Equipment::of($kind)->mechanism();
+    foreach ($mechanism->controls() as $control) {
+        foreach ([0.1, 0.5] as $others) {
+            $last = -INF;
+            for ($i = 0; $i <= 8; $i++) {
+                $values = [];
+                foreach ($mechanism->controls() as $other) {
+                    $values[$other->id] = $other->least + ($other === $control || $other->id === $control->id ? $i / 8 : $others) * ($other->most - $other->least);
+                }
+                $celsius = $mechanism->steadyC(Settings::of($values), Weather::of(12.0, 2.0));
+                expect($celsius)->toBeGreaterThanOrEqual($last - 0.06);
+                $last = $celsius;
+            }
+        }
+    }
+})->with('everything that is set');
+
+it('asks for no less in wind, rain and cold', function (string $kind) {
+    $mechanism = Equipment::of($kind)->mechanism();
+    $target = $kind === 'ceramic' ? 150.0 : CookerShed::kind($kind)->defaultC;
+    $opening = fn (Weather $weather): float => array_sum($mechanism->settingsFor($target, $weather)->values);
+    $still = $opening(Weather::of(20.0));
+    expect($opening(Weather::of(20.0, 5.0)))->toBeGreaterThanOrEqual($still - 1e-4)
+        ->and($opening(Weather::of(20.0, 0.0, true)))->toBeGreaterThanOrEqual($still - 1e-4)
+        ->and($opening(Weather::of(-5.0)))->toBeGreaterThanOrEqual($still - 1e-3);
+})->with('everything that is set');
+
+it('opens wider where the air is thin', function () {
+    $kettle = Equipment::of('kettle')->mechanism();
+    expect($kettle->settingsFor(150.0, Weather::of(15.0, 0.0, false, 2500.0))->get('intake_mm'))->toBeGreaterThan(1.08 * $kettle->settingsFor(150.0, Weather::of(15.0))->get('intake_mm'));
+});
+
+it('returns the points that it was fitted to', function (float $level, float $steepness) {
+    $equipment = Equipment::of('kettle');
+    $weather = Weather::of(15.0, 1.0);
+    $points = [];
+    for ($mm = 2.0; $mm <= 14.0; $mm += 1.0) {
+        $settings = Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]);
+        $rise = $equipment->mechanism()->steadyC($settings, $weather) - 15.0;
+        $points[] = Observation::of($settings, $weather, 15.0 + $level * 120.0 * ($rise / 120.0) ** $steepness);
+    }
+    $curve = OwnCurve::of($equipment, $points);
+    foreach ($points as $point) {
+        expect($curve->steadyC($point->settings, $weather)->likely)->toEqualWithDelta($point->celsius, 0.012 * ($point->celsius - 15.0) + 0.3);
+    }
+    // There and back by the fitted curve.
+    foreach ([100.0, 135.0, 180.0] as $target) {
+        expect($curve->steadyC($curve->settingsFor($target, $weather), $weather)->likely)->toEqualWithDelta($target, 0.3);
+    }
+})->with([[1.0, 1.0], [0.9, 0.95], [1.15, 1.05]]);
+
+it('learns from a few points, is not broken by many, and narrows its band', function () {
+    $equipment = Equipment::of('kettle');
+    $weather = Weather::of(15.0, 1.0);
+    $read = fn (float $mm, float $celsius): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $celsius);
+    $at = Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]);
+    $none = OwnCurve::of($equipment);
+    $cold = 15.0 + 0.85 * ($none->steadyC($at, $weather)->likely - 15.0);
+    $few = OwnCurve::of($equipment, [$read(6.0, $cold), $read(6.0, $cold + 2.0)]);
+    $many = OwnCurve::of($equipment, array_fill(0, 300, $read(6.0, $cold)));
+    expect($few->steadyC($at, $weather)->likely)->toBeLessThan($none->steadyC($at, $weather)->likely - 8.0)
+        ->and($many->steadyC($at, $weather)->likely)->toEqualWithDelta($cold, 0.5)
+        ->and($few->steadyC($at, $weather)->width())->toBeLessThan($none->steadyC($at, $weather)->width())
+        ->and($many->steadyC($at, $weather)->width())->toBeLessThan($few->steadyC($at, $weather)->width());
+});
+
+it('keeps a stray point and weighs it down', function () {
+    $equipment = Equipment::of('kettle');
+    $weather = Weather::of(15.0, 1.0);
+    $model = fn (float $mm): float => $equipment->mechanism()->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather);
+    $points = array_map(fn (float $mm): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $model($mm)), [4.0, 5.0, 6.0, 7.0, 8.0, 9.0]);
+    $stray = Observation::of(Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]), $weather, 60.0);
+    $curve = OwnCurve::of($equipment, [...$points, $stray]);
+    expect($curve->weights)->toHaveCount(7)
+        ->and($curve->weights[6])->toBeLessThan(0.1)
+        ->and(min(array_slice($curve->weights, 0, 6)))->toBeGreaterThan(0.9)
+        ->and($curve->steadyC($stray->settings, $weather)->likely)->toEqualWithDelta($model(6.0), 2.5);
+});
+
+it('says when it is asked beyond what was seen', function () {
+    $weather = Weather::of(15.0);
+    $settings = Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]);
+    $curve = OwnCurve::of(Equipment::of('kettle'), [Observation::of($settings, $weather, 120.0), Observation::of($settings, $weather, 150.0)]);
+    expect($curve->isExtrapolated(135.0, $weather))->toBeFalse()
+        ->and($curve->isExtrapolated(220.0, $weather))->toBeTrue()
+        ->and($curve->isExtrapolated(80.0, $weather))->toBeTrue()
+        ->and(OwnCurve::of(Equipment::of('kettle'))->isExtrapolated(135.0, $weather))->toBeTrue();
+});
+
+it('keeps a curve rising whatever was read', function () {
+    $weather = Weather::of(15.0);
+    $read = fn (float $mm, float $celsius): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $celsius);
+    $curve = OwnCurve::of(Equipment::of('kettle'), [$read(3.0, 240.0), $read(4.0, 220.0), $read(8.0, 150.0), $read(12.0, 110.0), $read(14.0, 100.0)]);
+    $last = 0.0;
+    for ($mm = 1.0; $mm <= 20.0; $mm++) {
+        $celsius = $curve->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather)->likely;
+        expect($celsius)->toBeGreaterThan($last);
+        $last = $celsius;
+    }
+});
+
+it('learns how fast it warms and how fast it recovers', function () {
+    $equipment = Equipment::of('oven');
+    $weather = Weather::of(20.0);
+    $settings = Settings::of(['set_c' => 160.0]);
+    $kind = OwnCurve::of($equipment)->paceMinutes(160.0, $weather);
+    $warm = fn (float $tau): array => array_map(fn (float $m): Observation => Observation::of($settings, $weather, 160.0 - 140.0 * exp(-$m / $tau), Phase::Warming, $m), [0.3 * $tau, 0.8 * $tau, 1.4 * $tau, 2.0 * $tau]);
+    $slow = OwnCurve::of($equipment, $warm(1.8 * $kind));
+    // 95 % of the way back after so many minutes.
+    $open = 20.0 + Cooker::OPEN_SHARE * 140.0;
+    $lid = array_map(fn (float $m): Observation => Observation::of($settings, $weather, 160.0 - (160.0 - $open) * exp(-$m * -log(0.05) / 9.0), Phase::AfterLid, $m), [1.0, 2.0, 4.0, 6.0]);
+    expect($slow->paceMinutes(160.0, $weather))->toEqualWithDelta(1.8 * $kind, 0.15 * $kind)
+        ->and(OwnCurve::of($equipment, $lid)->recoveryMinutes->likely)->toEqualWithDelta(9.0, 0.8)
+        ->and(OwnCurve::of($equipment)->recoveryMinutes->likely)->toEqualWithDelta(4.0, 1e-6);
+});
+
+it('swings twice as far in a pellet grill’s smoke range, and cannot pass its element', function () {
+    $pellet = Equipment::of('pellet')->mechanism();
+    assert($pellet instanceof Diatherm\Cooker\Thermostat);
+    $roaster = Equipment::of('lidded-roaster')->mechanism();
+    expect($pellet->swingAtK(90.0))->toBe(2.0 * $pellet->swingAtK(150.0))
+        ->and($pellet->inWords(Settings::of(['set_c' => 90.0])))->toContain('smoke')
+        ->and($roaster->steadyC(Settings::of(['set_c' => 230.0]), Weather::of(-10.0, 8.0, true)))->toBeLessThan(225.0)
+        ->and($roaster->steadyC(Settings::of(['set_c' => 121.0]), Weather::of(20.0)))->toEqualWithDelta(121.0, 1e-6)
+        ->and(Equipment::of('countertop-rotisserie')->mechanism()->controls())->toBe([]);
+});
