@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CookerController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MixController;
@@ -27,6 +28,18 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::get('roasts', [RoastController::class, 'index']);
         Route::post('roasts', [RoastController::class, 'store']);
         Route::post('roasts/import', [FileController::class, 'import']);
+
+        Route::get('cookers', [CookerController::class, 'index']);
+        Route::post('cookers', [CookerController::class, 'store']);
+        Route::prefix('cookers/{cooker}')->middleware('can:use,cooker')->group(function (): void {
+            Route::get('/', [CookerController::class, 'show']);
+            Route::put('/', [CookerController::class, 'update']);
+            Route::delete('/', [CookerController::class, 'destroy']);
+            Route::get('file', [CookerController::class, 'export']);
+            Route::post('ask', [CookerController::class, 'ask']);
+            Route::post('observations', [CookerController::class, 'observe']);
+            Route::delete('observations/{id}', [CookerController::class, 'forget'])->whereUuid('id');
+        });
 
         Route::get('mixes', [MixController::class, 'index']);
         Route::post('mixes', [MixController::class, 'store']);

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $entry
  * @property float|null $minutes
  * @property string|null $note
+ * @property array<string, float>|null $settings of the cooker
+ * @property float|null $celsius that it was set for
  */
 final class Event extends Model
 {
@@ -31,19 +33,20 @@ final class Event extends Model
         'basted' => 'Basted',
         'turned' => 'Turned',
         'fuel' => 'Fuel added',
+        'set' => 'Set anew',
         'lid' => 'Lid lifted',
         'note' => 'Note',
     ];
 
     public const UPDATED_AT = null;
 
-    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note'];
+    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius'];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime'];
+        return ['at' => 'immutable_datetime', 'settings' => 'array'];
     }
 }

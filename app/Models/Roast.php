@@ -24,6 +24,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $latitude
  * @property float|null $longitude
  * @property string|null $dark_at
+ * @property float $wind_ms
+ * @property bool $rain
+ * @property float $altitude_m
+ * @property list<array<string, mixed>>|null $fires
  * @property array<string, mixed>|null $plan_at_lighting
  * @property string $debrief_note
  * @property string|null $demo_key
@@ -36,7 +40,7 @@ final class Roast extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'plan_at_lighting', 'debrief_note', 'demo_key'];
+    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'plan_at_lighting', 'debrief_note', 'demo_key'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -74,6 +78,6 @@ final class Roast extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['serve_at' => 'immutable_datetime', 'plan_at_lighting' => 'array', 'air_c' => 'float'];
+        return ['serve_at' => 'immutable_datetime', 'plan_at_lighting' => 'array', 'air_c' => 'float', 'rain' => 'boolean', 'fires' => 'array'];
     }
 }

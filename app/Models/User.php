@@ -41,6 +41,12 @@ final class User extends Authenticatable
         return $this->hasMany(Mix::class);
     }
 
+    /** @return HasMany<Cooker, $this> */
+    public function cookers(): HasMany
+    {
+        return $this->hasMany(Cooker::class);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -34,7 +34,7 @@ final readonly class Day
             $now = $lastAct;
         }
         $diary = new Diary($stored, $roast, $now);
-        $plan = Plan::of($roast, $now);
+        $plan = Plan::of($roast, $now, [], Yard::for($roast, $stored->user_id));
         $live = [];
         $progress = [];
         foreach ($roast->dishes as $i => $dish) {

@@ -21,6 +21,9 @@ final readonly class Diary
 
     private const SAME_LIFT_S = 180;
 
+    /** A cooker that was set anew is taken to have followed by then. Common practice. */
+    private const CORRECTED_WITHIN_S = 1200.0;
+
     /** A cooker's temperature taken this long before a dish went on still tells of its start. */
     private const BEFORE_ON_S = 1800;
 
@@ -91,12 +94,37 @@ final readonly class Diary
         }
 
         return new Course(
-            $readings,
+            $this->withCorrection($readings, $dish, $since),
             $this->lifts($cookers, $since),
             array_map($since, $this->stageStarts($dish)),
             $pulled === null ? null : max(1.0, $since($pulled)),
             max(0.0, $since($this->now)),
         );
+    }
+
+    /**
+     * The settings that a kind of cooker was last given by hand in this roast, when, and for what temperature; null for none.
+     *
+     * @return array{settings: array<string, float>, at: CarbonImmutable, celsius: float}|null
+     */
+    public function lastSet(string $kind): ?array
+    {
+        $event = $this->stored->events->last(fn (Event $event): bool => $event->kind === 'set' && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind);
+
+        return $event === null || $event->settings === null ? null : ['settings' => array_map(floatval(...), $event->settings), 'at' => $event->at, 'celsius' => (float) $event->celsius];
+    }
+
+    /** @return list<array{float, float}> minutes from now and °C, as a kind of cooker was read */
+    public function cookerReadings(string $kind): array
+    {
+        $readings = [];
+        foreach ($this->stored->readings as $reading) {
+            if ($reading->place === Reading::COOKER && $this->cookerAt($reading->dish, $reading->at) === $kind) {
+                $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $reading->celsius];
+            }
+        }
+
+        return $readings;
     }
 
     /** @return list<CoreReading> of the dish itself, in order of time */
@@ -111,6 +139,26 @@ final readonly class Diary
         }
 
         return $readings;
+    }
+
+    /**
+     * A correction that was made after the last reading is taken to bring the cooker to what it was set for.
+     *
+     * @param  list<array{float, float}>  $readings
+     * @param  \Closure(CarbonImmutable): float  $since
+     * @return list<array{float, float}>
+     */
+    private function withCorrection(array $readings, int $dish, \Closure $since): array
+    {
+        $kind = $this->cookerAt($dish, $this->now);
+        $set = $kind === null ? null : $this->lastSet($kind);
+        $last = $readings[count($readings) - 1] ?? null;
+        if ($set === null || $last === null || $since($set['at']) < $last[0]) {
+            return $readings;
+        }
+        $at = $since($set['at']);
+
+        return [...$readings, [$at, $last[1]], [$at + self::CORRECTED_WITHIN_S, $set['celsius']]];
     }
 
     private function last(string $kind, int $dish): ?Event

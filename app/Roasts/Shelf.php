@@ -34,6 +34,10 @@ final class Shelf
             'air_c' => $stored->air_c,
             ...($stored->latitude === null ? [] : ['latitude' => $stored->latitude, 'longitude' => $stored->longitude]),
             ...($stored->dark_at === null ? [] : ['dark_at' => $stored->dark_at]),
+            'wind_ms' => $stored->wind_ms,
+            'rain' => $stored->rain,
+            'altitude_m' => $stored->altitude_m,
+            'fires' => $stored->fires ?? [],
             'dishes' => array_values($stored->dishes->map(self::dish(...))->all()),
         ];
     }
@@ -53,6 +57,10 @@ final class Shelf
                 'latitude' => $roast->place?->latitude,
                 'longitude' => $roast->place?->longitude,
                 'dark_at' => $roast->darkAt,
+                'wind_ms' => $roast->windMs,
+                'rain' => $roast->rain,
+                'altitude_m' => $roast->altitudeM,
+                'fires' => $file['fires'],
                 'demo_key' => null,
             ])->save();
             $stored->dishes()->delete();

@@ -68,7 +68,7 @@ final readonly class Banking
         $rows = [];
         foreach (self::sections($dish) as [$id, $name, $from, $to, $half]) {
             $x = (0.5 * ($from + $to) - 0.5) * $jointM;
-            $curve = self::times($dish, $forecast->airC, $half, $aimed);
+            $curve = self::times($dish, $fire->equipment->kind->id, $forecast->airC, $half, $aimed);
             $rows[] = [$id, $name, $from, $to, $x, $curve, self::fluxFor($curve, $together)];
         }
         $bands = self::bands($mechanism->lengthM, $jointM, array_column($rows, 4));
@@ -109,13 +109,13 @@ final readonly class Banking
     }
 
     /** @return non-empty-list<array{float, float}> logarithms of flux and minutes, by rising flux */
-    private static function times(Dish $dish, float $airC, float $half, float $aimedWm2): array
+    private static function times(Dish $dish, string $kind, float $airC, float $half, float $aimedWm2): array
     {
         $points = [];
         foreach (self::HEATS as $share) {
             $flux = $share * $aimedWm2;
             $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->lid ? $stage : $stage->at($celsius), $dish->stages)), $airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
+            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $kind ? $stage->at($celsius) : $stage, $dish->stages)), $airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
             $trace = $cook->body->record(false);
             $cook->toPull($dish->targetC);
             $reached = $trace->reaches($dish->targetC);

@@ -17,8 +17,11 @@ use Diatherm\Fire\FireFloor;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
+use Diatherm\Measure\Mark;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Source;
 use Diatherm\Measure\Spread;
+use Diatherm\Rig\JointSize;
 use Diatherm\Rig\PotRig;
 
 /** How one cooker is lit, laid, set and fed for a roast. Minutes count from its first dish going on. */
@@ -205,6 +208,59 @@ final readonly class FirePlan
         $free = $this->run->startKg * CoalBed::freshWKg($this->fuel);
 
         return min(1.0, $this->curve->mechanism->heatW($step->settings, $this->curve->modelC($step->steadyC->likely, $this->weather), $this->weather) / $free);
+    }
+
+    /**
+     * Where the meat lies over the fire and how large it is, m: opposite to coals that are banked at one side, in the
+     * middle of all others; over its own burner on a gas grill.
+     *
+     * @return array{x: float, y: float, length: float, width: float}
+     */
+    public function meat(Forecast $forecast): array
+    {
+        $dish = $forecast->dish;
+        $size = $dish->rig?->size() ?? JointSize::suggested($dish->cut, $dish->massKg);
+        $floor = $this->equipment->floor() ?? ['length' => 0.5, 'width' => 0.5];
+        $mechanism = $this->curve->mechanism;
+        if ($mechanism instanceof GasGrill) {
+            return ['x' => (($mechanism->meatOver + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'], 'y' => 0.0, 'length' => $size->widthM, 'width' => $size->lengthM];
+        }
+        $y = 0.0;
+        if ($this->layout === 'one_side' && $this->piles !== []) {
+            $middle = array_sum(array_map(fn (Pile $pile): float => $pile->yM * $pile->kg, $this->piles)) / max(1e-9, array_sum(array_column($this->piles, 'kg')));
+            $y = max(-0.28, min(0.28, -$middle / $floor['width'])) * $floor['width'];
+        }
+
+        return ['x' => 0.0, 'y' => $y, 'length' => $size->lengthM, 'width' => $size->widthM];
+    }
+
+    /** @return list<Caution> of this fire, once each */
+    public function cautions(): array
+    {
+        $cautions = [];
+        if ($this->fuel !== null || $this->buried) {
+            $cautions[] = new Caution('carbon_monoxide', 'Charcoal and wood burn outdoors only, never in a tent, garage or porch: carbon monoxide has no smell. Local fire bans and permits come first; drown, stir and feel the ashes when done.', Source::of(Mark::Common));
+        }
+        if ($this->fuel !== null && $this->fuel->caution !== '') {
+            $cautions[] = new Caution('solvent', $this->fuel->caution, Source::of(Mark::Common));
+        }
+        if ($this->fuel?->coalsShare !== null) {
+            $cautions[] = new Caution('wood', 'Clean, dry, untreated wood of a kind you know; no wet river stones round the fire, they burst.', Source::of(Mark::Common));
+        }
+        if ($this->curve->mechanism instanceof GasGrill) {
+            $cautions[] = new Caution('gas', 'Lid open to light; leaks are found with soapy water. The maker’s manual and licensed fitters decide. A fat fire: burners off, lid down, never water.', Source::of(Mark::Common));
+        }
+        if ($this->curve->mechanism instanceof Thermostat && $this->feed() === null) {
+            $cautions[] = new Caution('electric', 'Dry, grounded, on a circuit of its own, clear of walls; the maker’s manual decides.', Source::of(Mark::Common));
+        }
+        foreach ($this->steps as $step) {
+            if (! $step->reached) {
+                $cautions[] = new Caution('out_of_reach', sprintf('%s does not reach %.0f °C in this weather: it comes to about %.0f °C. Shelter it, or plan for less.', $this->name, $step->targetC, $step->steadyC->likely), Source::computed());
+                break;
+            }
+        }
+
+        return $cautions;
     }
 
     /** How far the temperature swings about what is set, to either side, K. */

@@ -25,7 +25,7 @@ it('plans a roast file without a database', function (string $example) {
 
 it('prints a run sheet to read', function () {
     $text = plan('docs/examples/weir-supper.json', '--text')->getOutput();
-    expect($text)->toContain('table at 18:45')->toContain('Light the chimney')->toContain('Pull Rack of pork')->toMatch('/^  \d\d:\d\d  /m');
+    expect($text)->toContain('table at 18:45')->toMatch('/Light \d+ briquettes/')->toContain('Pull Rack of pork')->toMatch('/^  \d\d:\d\d  /m');
 });
 
 it('names what is wrong with a file, and leaves with an error', function () {

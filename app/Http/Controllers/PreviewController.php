@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\PlanResource;
+use App\Models\User;
+use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
@@ -16,7 +18,10 @@ final class PreviewController
 {
     public function __invoke(RoastRequest $request): JsonResponse
     {
-        $plan = Plan::of($request->roast(), CarbonImmutable::now());
+        $roast = $request->roast();
+        /** @var User $cook */
+        $cook = $request->user();
+        $plan = Plan::of($roast, CarbonImmutable::now(), [], Yard::for($roast, $cook->id));
         $answer = (new PlanResource($plan))->toArray();
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $answer['dishes'];

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Resources\CookerResource;
 use App\Models\Event;
 use App\Models\Reading;
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Cooker\Equipment;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Doneness;
 use Diatherm\Food\Form;
@@ -51,6 +53,8 @@ final class ReferenceController
                 'most_c' => $cooker->mostC,
                 'lid' => $cooker->lid,
                 'rest' => $cooker->isRest(),
+                'note' => Equipment::has($cooker->id) ? Equipment::of($cooker->id)->note() : '',
+                'facts' => Equipment::has($cooker->id) ? CookerResource::facts(Equipment::of($cooker->id)) : [],
             ], CookerShed::kinds())),
             'chores' => self::words(Chore::KINDS),
             'places' => self::words(Reading::PLACES),

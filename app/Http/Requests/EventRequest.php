@@ -10,7 +10,7 @@ use Illuminate\Validation\Validator;
 
 final class EventRequest extends LogRequest
 {
-    private const OF_A_DISH = ['on', 'stage', 'pulled', 'carved', 'lid', 'basted', 'turned'];
+    private const OF_A_DISH = ['on', 'stage', 'pulled', 'carved', 'lid', 'basted', 'turned', 'set'];
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -21,6 +21,9 @@ final class EventRequest extends LogRequest
             'entry' => ['required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.]+$/D'],
             'minutes' => ['nullable', 'numeric', 'between:0.1,60'],
             'note' => ['required_if:kind,note', 'nullable', 'string', 'max:500'],
+            'settings' => ['required_if:kind,set', 'nullable', 'array', 'max:8'],
+            'settings.*' => ['numeric', 'between:0,1000'],
+            'celsius' => ['required_if:kind,set', 'nullable', 'numeric', 'between:0,700'],
         ];
     }
 
@@ -64,6 +67,8 @@ final class EventRequest extends LogRequest
             'entry' => $this->filled('entry') ? $this->string('entry')->toString() : null,
             'minutes' => $this->filled('minutes') ? $this->float('minutes') : null,
             'note' => $this->filled('note') ? $this->string('note')->toString() : null,
+            'settings' => $this->filled('settings') ? array_map(floatval(...), (array) $this->input('settings')) : null,
+            'celsius' => $this->filled('celsius') ? $this->float('celsius') : null,
         ];
     }
 }

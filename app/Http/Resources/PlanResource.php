@@ -16,6 +16,7 @@ use Diatherm\Plan\Dish;
 use Diatherm\Plan\DripPan;
 use Diatherm\Plan\Entry;
 use Diatherm\Plan\Explanation;
+use Diatherm\Plan\FirePlan;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Kit;
 use Diatherm\Plan\KitItem;
@@ -59,7 +60,9 @@ final class PlanResource extends JsonResource
             'people' => $plan->roast->people,
             'table_feeds' => ['least' => $hungry, 'most' => $modest],
             'air_c' => $plan->roast->airC,
+            'wind_ms' => $plan->roast->windMs,
             'dishes' => array_map(self::dish(...), $plan->forecasts),
+            'fires' => array_map(fn (FirePlan $fire): array => FireResource::of($fire, $plan->forecasts), $plan->fires),
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
             'kit' => array_map(fn (KitItem $item): array => ['id' => 'kit.'.$item->id, 'name' => $item->name, 'why' => $item->why, 'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy)], Kit::of($plan)),
             'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], Keeping::rules($plan->roast->airC)),

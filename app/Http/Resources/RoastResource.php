@@ -9,7 +9,9 @@ use App\Models\Reading;
 use App\Roasts\Day;
 use App\Roasts\Review;
 use App\Roasts\Shelf;
+use App\Roasts\Tending;
 use Carbon\CarbonImmutable;
+use Diatherm\Cooker\Settings;
 use Diatherm\Live\Finding;
 use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
@@ -52,7 +54,33 @@ final class RoastResource extends JsonResource
             'note' => $stored->debrief_note,
             'file' => Shelf::file($stored),
             'plan' => ['dishes' => $dishes] + $plan,
+            'tending' => array_map(self::tended(...), Tending::all($day, CarbonImmutable::now())),
         ] + ($this->whole ? $this->log() : []);
+    }
+
+    /** @return array<string, mixed> a fire that burns now */
+    private static function tended(Tending $tending): array
+    {
+        $correction = $tending->correction;
+        $values = fn (Settings $settings): object => (object) array_map(fn (float $value): float => round($value, 3), $settings->values);
+
+        return [
+            'cooker' => $tending->fire->equipment->kind->id,
+            'name' => $tending->fire->name,
+            'target_c' => $tending->targetC,
+            'settings' => $values($tending->settings),
+            'words' => $tending->fire->curve->mechanism->inWords($tending->settings),
+            'readings' => array_map(fn (array $one): array => ['minutes_ago' => round(-$one[0], 2), 'celsius' => $one[1]], $tending->readings),
+            'correction' => $correction === null ? null : [
+                'act' => $correction->act,
+                'words' => $correction->words,
+                'why' => $correction->why,
+                'look_minutes' => round($correction->lookMinutes),
+                'level_c' => round($correction->levelC, 1),
+                'drift_k_h' => round($correction->driftKH, 1),
+                'settings' => $correction->settings === null ? null : $values($correction->settings),
+            ],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -112,6 +140,8 @@ final class RoastResource extends JsonResource
                 'entry' => $event->entry,
                 'minutes' => $event->minutes,
                 'note' => $event->note,
+                'settings' => $event->settings === null ? null : (object) $event->settings,
+                'celsius' => $event->celsius,
             ])->all()),
             'debrief' => [
                 'planned_curves' => $stored->plan_at_lighting['curves'] ?? [],

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\CookerResource;
+use App\Models\Cooker;
+use App\Models\User;
+use App\Roasts\Yard;
+use Diatherm\Cooker\CookerFile;
+use Diatherm\Measure\Fields;
+use Diatherm\Measure\InvalidInput;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** The cook's own cookers: what they are, what was logged on them, and what their curves answer. */
+final class CookerController
+{
+    private const MOST = 40;
+
+    public function index(Request $request): JsonResponse
+    {
+        /** @var list<Cooker> $cookers */
+        $cookers = self::cook($request)->cookers()->with('observations')->orderBy('name')->get()->all();
+
+        return new JsonResponse(array_map(fn (Cooker $cooker): array => CookerResource::of($cooker), $cookers));
+    }
+
+    /** A new one, or one from a file with its log. */
+    public function store(Request $request): JsonResponse
+    {
+        $cook = self::cook($request);
+        $cooker = CookerFile::readJson($request->getContent());
+        if ($cook->cookers()->count() >= self::MOST) {
+            throw InvalidInput::at('name', sprintf('A yard holds up to %d cookers.', self::MOST));
+        }
+        self::insistOnNewName($cook, $cooker->name, null);
+
+        return new JsonResponse(CookerResource::of(Yard::put($cooker, $cook)->load('observations')), 201);
+    }
+
+    /** Changes its name and facts; what was logged stays. */
+    public function update(Request $request, Cooker $cooker): JsonResponse
+    {
+        $wanted = CookerFile::readJson($request->getContent());
+        if ($wanted->equipment->kind->id !== $cooker->kind) {
+            throw InvalidInput::at('kind', 'Its log belongs to its kind: add another cooker instead.');
+        }
+        self::insistOnNewName(self::cook($request), $wanted->name, $cooker);
+        $cooker->update(['name' => $wanted->name, 'facts' => $wanted->equipment->facts]);
+
+        return $this->show($cooker);
+    }
+
+    public function show(Cooker $cooker): JsonResponse
+    {
+        return new JsonResponse(CookerResource::of($cooker->load('observations')));
+    }
+
+    public function destroy(Cooker $cooker): Response
+    {
+        $cooker->delete();
+
+        return new Response(status: 204);
+    }
+
+    public function export(Cooker $cooker): JsonResponse
+    {
+        return new JsonResponse(CookerFile::write(Yard::take($cooker->load('observations'))), headers: ['Content-Disposition' => 'attachment; filename="cooker.json"'], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /** Logs a reading of it; sent twice with one id it is one reading. */
+    public function observe(Request $request, Cooker $cooker): JsonResponse
+    {
+        $request->validate(['id' => ['required', 'uuid']]);
+        $own = Yard::take($cooker->load('observations'));
+        $observation = CookerFile::readObservation($request->except('id'), $own->equipment);
+        if (count($own->observations) >= CookerFile::MOST_OBSERVATIONS) {
+            throw InvalidInput::at('celsius', sprintf('A cooker keeps up to %d readings.', CookerFile::MOST_OBSERVATIONS));
+        }
+        $cooker->observations()->firstOrCreate(['client_id' => $request->string('id')->toString()], Yard::row($observation));
+
+        return $this->show($cooker->unsetRelations());
+    }
+
+    public function forget(Cooker $cooker, string $id): JsonResponse
+    {
+        $cooker->observations()->where('client_id', $id)->delete();
+
+        return $this->show($cooker->unsetRelations());
+    }
+
+    /** Both ways: from a temperature to its settings, and from settings to a temperature. */
+    public function ask(Request $request, Cooker $cooker): JsonResponse
+    {
+        return new JsonResponse(CookerResource::answer(Yard::take($cooker->load('observations')), Fields::of($request->json()->all())));
+    }
+
+    private static function insistOnNewName(User $cook, string $name, ?Cooker $except): void
+    {
+        if ($cook->cookers()->where('name', $name)->when($except !== null, fn ($query) => $query->whereKeyNot($except?->id))->exists()) {
+            throw InvalidInput::at('name', 'You have a cooker of that name: roasts call it by its name.');
+        }
+    }
+
+    private static function cook(Request $request): User
+    {
+        /** @var User $cook */
+        $cook = $request->user();
+
+        return $cook;
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use Diatherm\Cooker\CampOven;
+use Diatherm\Cooker\Control;
+use Diatherm\Cooker\GasGrill;
+use Diatherm\Fire\CampOvenCount;
+use Diatherm\Fire\Fuel;
+use Diatherm\Fire\HandTest;
+use Diatherm\Fire\Pile;
+use Diatherm\Plan\BankedPart;
+use Diatherm\Plan\Banking;
+use Diatherm\Plan\FireExplanation;
+use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\FireStep;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Refuel;
+
+/** A fire plan as JSON. Minutes count from its first dish going on. */
+final class FireResource
+{
+    /** Places along the longer side at which the flux is shown. */
+    private const FIELD = 24;
+
+    /**
+     * @param  list<Forecast>  $forecasts
+     * @return array<string, mixed>
+     */
+    public static function of(FirePlan $fire, array $forecasts): array
+    {
+        $equipment = $fire->equipment;
+        $banking = Banking::of($fire, $forecasts[$fire->dish]);
+        $fuel = $fire->fuel;
+
+        return [
+            'cooker' => $equipment->kind->id,
+            'kind_name' => $equipment->kind->name,
+            'name' => $fire->name,
+            'own' => $fire->own,
+            'note' => $equipment->note(),
+            'open' => $equipment->isOpen(),
+            'buried' => $fire->buried,
+            'dish' => $fire->dish,
+            'until_minutes' => round($fire->untilMinutes, 1),
+            'light_minutes' => $fire->lightMinutes(),
+            'fuel' => $fuel?->id,
+            'fuels' => $fuel === null ? [] : array_map(fn (Fuel $one): array => ['id' => $one->id, 'name' => $one->name], $equipment->fuels()),
+            'layout' => $fire->layout,
+            'layouts' => self::layouts($fire),
+            'controls' => CookerResource::controls($fire->curve->mechanism->controls()),
+            'steps' => array_map(fn (FireStep $step): array => self::step($fire, $step), $fire->steps),
+            'start' => $fuel === null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fuel->inWords($fire->run->startKg), 'bought_kg' => round($fuel->boughtKg($fire->run->startKg), 2), 'chimneys' => $fuel->coalsShare === null ? round(Fuel::chimneys($fire->run->startKg), 2) : null],
+            'refuels' => $fuel === null ? [] : array_map(fn (Refuel $refuel): array => ['minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1), 'kg' => round($refuel->kg, 3), 'words' => $fuel->inWords($refuel->kg)], $fire->run->refuels),
+            'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
+            'buy_kg' => round($fire->buyKg(), 2),
+            'buy_name' => $fire->feed()->name ?? $fuel?->name,
+            'left_kg' => round($fire->run->leftKg, 2),
+            'smoke_g' => round(1000.0 * $fire->smokeKg()),
+            'kwh' => $fuel === null && ! $fire->isFed() && ! $fire->buried ? round($fire->run->energyJ / 3.6e6, 1) : null,
+            'swing_k' => $fire->swingK(),
+            'course' => array_map(fn (array $point): array => ['minutes' => round($point[0], 1)] + PlanResource::spread($point[1]), $fire->course),
+            'fuel_left' => $fuel === null ? [] : array_map(fn (array $point): array => ['minutes' => round($point[0], 1), 'kg' => round($point[1], 3)], $fire->run->left),
+            'floor' => self::floor($fire, $forecasts[$fire->dish]),
+            'count' => self::count($fire),
+            'hand_s' => $fire->handSeconds() === null ? null : round($fire->handSeconds(), 1),
+            'banking' => $banking === null ? null : self::banking($banking),
+            'cautions' => PlanResource::warnings($fire->cautions()),
+            'workings' => PlanResource::workings(FireExplanation::of($fire, $banking)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(FirePlan $fire, FireStep $step): array
+    {
+        return [
+            'from_minutes' => round($step->fromMinutes, 1),
+            'target_c' => $step->targetC,
+            'settings' => array_map(fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)], $fire->curve->mechanism->controls()),
+            'words' => $fire->buried ? 'coals under, beside and above; earth over all' : $fire->curve->mechanism->inWords($step->settings),
+            'steady_c' => PlanResource::spread($step->steadyC),
+            'reached' => $step->reached,
+            'extrapolated' => $step->extrapolated,
+        ];
+    }
+
+    /** @return list<array{id: string, name: string}> */
+    private static function layouts(FirePlan $fire): array
+    {
+        $names = $fire->curve->mechanism instanceof CampOven ? array_map(fn (array $method): string => $method[0], CampOvenCount::METHODS) : $fire->equipment->layouts();
+        if ($fire->buried || count($names) < 2) {
+            return [];
+        }
+
+        return array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($names), $names);
+    }
+
+    /** @return array<string, mixed>|null the fire from above; the field row by row from the far side, kW/m² */
+    private static function floor(FirePlan $fire, Forecast $forecast): ?array
+    {
+        $floor = $fire->floor();
+        $size = $fire->equipment->floor();
+        if ($floor === null || $size === null) {
+            return null;
+        }
+        $columns = $size['length'] >= $size['width'] ? self::FIELD : max(6, (int) round(self::FIELD * $size['width'] / $size['length']));
+        $rows = max(6, (int) round($columns * $size['width'] / $size['length']));
+        $meat = $fire->meat($forecast);
+        $mechanism = $fire->curve->mechanism;
+        $kw = fn (float $x, float $y): float => round($floor->downWm2($x, $y, $size['height']) / 1000.0, 2);
+        $side = 0.5 * $meat['width'];
+
+        return [
+            'length_cm' => round(100.0 * $size['length'], 1),
+            'width_cm' => round(100.0 * $size['width'], 1),
+            'height_cm' => round(100.0 * $size['height'], 1),
+            'round' => $size['round'],
+            'piles' => array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 4), 'words' => $fire->fuel?->inWords($pile->kg) ?? ''], $fire->piles),
+            'bars' => $mechanism instanceof GasGrill ? array_map(fn (int $i): array => ['x_cm' => round(100.0 * (($i + 0.5) / count($mechanism->burnersW) - 0.5) * $size['length'], 1), 'share' => round($fire->steps[0]->settings->get('burner_'.($i + 1)), 3)], array_keys($mechanism->burnersW)) : [],
+            'columns' => $columns,
+            'rows' => $rows,
+            'field_kw_m2' => array_map(fn (array $row): array => array_map(fn (float $watts): float => round($watts / 1000.0, 2), $row), $floor->field($columns, $rows, $size['height'])),
+            'meat' => ['x_cm' => round(100.0 * $meat['x'], 1), 'y_cm' => round(100.0 * $meat['y'], 1), 'length_cm' => round(100.0 * $meat['length'], 1), 'width_cm' => round(100.0 * $meat['width'], 1)],
+            'meat_kw_m2' => $kw($meat['x'], $meat['y']),
+            'near_kw_m2' => max($kw($meat['x'], $meat['y'] - $side), $kw($meat['x'], $meat['y'] + $side)),
+            'far_kw_m2' => min($kw($meat['x'], $meat['y'] - $side), $kw($meat['x'], $meat['y'] + $side)),
+            'meat_hand_s' => round(HandTest::seconds($floor->downWm2($meat['x'], $meat['y'], $size['height'])), 1),
+            'turn_share' => round($floor->turnShare($meat['x'], $meat['y'], $size['height']), 3),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function count(FirePlan $fire): ?array
+    {
+        $count = $fire->count();
+        $mechanism = $fire->curve->mechanism;
+
+        return $count === null || ! $mechanism instanceof CampOven ? null : $count + [
+            'diameter_cm' => round(100.0 * $mechanism->diameterM, 1),
+            'plain' => (int) round(2.0 * $mechanism->diameterM / CampOvenCount::INCH_M),
+            'other' => CampOvenCount::otherSchool($mechanism->diameterM),
+            'refresh_minutes' => round(CampOvenCount::refreshMinutes($fire->weather->windMs)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function banking(Banking $banking): array
+    {
+        return [
+            'kg' => round($banking->kg, 2),
+            'together_minutes' => round($banking->togetherMinutes),
+            'apart_minutes' => round($banking->apartMinutes()),
+            'joint_cm' => round(100.0 * $banking->jointM, 1),
+            'piles' => array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => 0.0, 'kg' => round($pile->kg, 3)], $banking->piles),
+            'parts' => array_map(fn (BankedPart $part): array => [
+                'id' => $part->id, 'name' => $part->name, 'from' => $part->from, 'to' => $part->to, 'kw_m2' => round($part->fluxWm2 / 1000.0, 2),
+                'minutes' => round($part->minutes), 'even_minutes' => round($part->evenMinutes), 'banked_minutes' => round($part->bankedMinutes),
+            ], $banking->parts),
+        ];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A cooker of a cook's own; roasts call it by its name.
+ *
+ * @property string $id
+ * @property int $user_id
+ * @property string $name
+ * @property string $kind
+ * @property array<string, float> $facts
+ * @property-read Collection<int, CookerObservation> $observations
+ */
+final class Cooker extends Model
+{
+    use HasUlids;
+
+    protected $fillable = ['name', 'kind', 'facts'];
+
+    /** @return HasMany<CookerObservation, $this> */
+    public function observations(): HasMany
+    {
+        $many = $this->hasMany(CookerObservation::class);
+        $many->orderBy('at')->orderBy('id');
+
+        return $many;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['facts' => 'array'];
+    }
+}

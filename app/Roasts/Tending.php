@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Roasts;
+
+use Carbon\CarbonImmutable;
+use Diatherm\Cooker\Settings;
+use Diatherm\Live\Correction;
+use Diatherm\Plan\Act;
+use Diatherm\Plan\FirePlan;
+
+/** One fire that burns now: how it stands, and the one thing worth doing to it. */
+final readonly class Tending
+{
+    /** A refuel that comes within so long counts as due when the cooker falls. */
+    private const DUE_MINUTES = 10;
+
+    /** @param  list<array{float, float}>  $readings  minutes from now and °C */
+    private function __construct(
+        public FirePlan $fire,
+        public Settings $settings,
+        public ?CarbonImmutable $setAt,
+        public array $readings,
+        public float $targetC,
+        public ?Correction $correction,
+    ) {
+    }
+
+    /** @return list<self> one for each fire with a dish on it now */
+    public static function all(Day $day, CarbonImmutable $now): array
+    {
+        $tended = [];
+        foreach ($day->plan->fires as $fire) {
+            $on = array_values(array_filter($fire->dishes, fn (int $dish): bool => $day->dishStatus($dish) === 'on'));
+            if ($on !== [] && ! $fire->buried) {
+                $tended[] = self::one($day, $fire, $now);
+            }
+        }
+
+        return $tended;
+    }
+
+    private static function one(Day $day, FirePlan $fire, CarbonImmutable $now): self
+    {
+        $kind = $fire->equipment->kind->id;
+        $firstOn = $day->diary->onAt($fire->dish);
+        $minutes = $firstOn === null ? 0.0 : $firstOn->diffInSeconds($now) / 60.0;
+        $step = $fire->steps[0];
+        foreach ($fire->steps as $one) {
+            $step = $one->fromMinutes <= $minutes ? $one : $step;
+        }
+        $set = $day->diary->lastSet($kind);
+        $settings = $step->settings;
+        if ($set !== null) {
+            foreach ($fire->curve->mechanism->controls() as $control) {
+                $settings = $settings->with($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));
+            }
+        }
+        $readings = $day->diary->cookerReadings($kind);
+        $changed = $set === null ? INF : $set['at']->diffInSeconds($now) / 60.0;
+
+        return new self($fire, $settings, $set['at'] ?? null, $readings, $step->targetC, Correction::of($fire->curve, $fire->weather, $step->targetC, $settings, $readings, $changed, self::refuelDue($day, $kind, $now)));
+    }
+
+    private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?string
+    {
+        foreach ($day->plan->runSheet->entries as $entry) {
+            if ($entry->act === Act::Fire && ! $entry->done && str_starts_with($entry->id, "fire.$kind.refuel") && $entry->at <= $now->addMinutes(self::DUE_MINUTES)) {
+                return $entry->title.' now';
+            }
+        }
+
+        return null;
+    }
+}
