@@ -44,8 +44,7 @@ final readonly class Tending
     private static function one(Day $day, FirePlan $fire, CarbonImmutable $now): self
     {
         $kind = $fire->equipment->kind->id;
-        $firstOn = $day->diary->onAt($fire->dish);
-        $minutes = $firstOn === null ? 0.0 : $firstOn->diffInSeconds($now) / 60.0;
+        $minutes = ($now->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0;
         $step = $fire->steps[0];
         foreach ($fire->steps as $one) {
             $step = $one->fromMinutes <= $minutes ? $one : $step;

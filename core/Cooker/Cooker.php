@@ -66,6 +66,12 @@ final readonly class Cooker
         return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, min(1.0, $this->exposure * $factor), $this->airShare, $this->preheatMinutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
     }
 
+    /** The same kind that comes back from an open lid in another time. */
+    public function recoveringIn(float $minutes): self
+    {
+        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, $this->exposure, $this->airShare, $this->preheatMinutes, $this->light, $this->lightMinutes, $minutes, $this->lid);
+    }
+
     /** @throws OutOfRange when the kind cannot be set to $setC */
     public function check(float $setC): float
     {

@@ -131,7 +131,7 @@ final class CookerFile
         if ($given === null && $controls !== []) {
             $fields->refuse('settings', 'Say how it was set.');
         }
-        $settings = $given === null ? Settings::of([]) : Settings::read($given, $controls);
+        $settings = $given === null ? Settings::of([]) : Settings::read($given, $controls, true);
         $air = $fields->number('air_c', 'outside air temperature', -30.0, 50.0, '°C', 20.0);
         $wind = $fields->number('wind_ms', 'wind', 0.0, 20.0, 'm/s', 0.0);
         $rain = $fields->truth('rain', 'rain', false);

@@ -12,6 +12,9 @@ use Diatherm\Measure\Table;
 /** One cooker as it stands in the yard: its kind and the handful of facts that make it this one. Kinds: data/equipment.json. */
 final readonly class Equipment
 {
+    /** A fire that is kept steady is fed when it has faded to this share. Common practice. */
+    private const STEADY_AT = 0.65;
+
     /**
      * @param  array<string, float>  $facts
      * @param  array<string, mixed>  $row  of data/equipment.json
@@ -104,10 +107,14 @@ final readonly class Equipment
         return $this->row['mechanism'] === 'vented';
     }
 
-    /** Open beds are renewed when they have faded to this share; 0 to 1. */
-    public function renewAt(): float
+    /**
+     * Open beds are renewed when they have faded to this share; 0 to 1.
+     *
+     * @param  bool  $steady  little and often
+     */
+    public function renewAt(bool $steady = false): float
     {
-        return $this->number('renew_at', 0.5);
+        return $steady ? max(self::STEADY_AT, $this->number('renew_at', 0.5)) : $this->number('renew_at', 0.5);
     }
 
     /** Whether a second fire out of the way makes the next coals. */

@@ -23,13 +23,16 @@ final readonly class Settings
         return new self($values);
     }
 
-    /** @param  list<Control>  $controls; a control that is not named stands at its least */
-    public static function read(Fields $fields, array $controls): self
+    /**
+     * @param  list<Control>  $controls
+     * @param  bool  $all  whether each has to be named; else one that is not stands at its least
+     */
+    public static function read(Fields $fields, array $controls, bool $all = false): self
     {
         $fields->only(...array_map(fn (Control $control): string => $control->id, $controls));
         $values = [];
         foreach ($controls as $control) {
-            $values[$control->id] = $fields->number($control->id, lcfirst($control->name), $control->least, $control->most, $control->unit === 'share' ? '' : $control->unit, $control->least);
+            $values[$control->id] = $fields->number($control->id, lcfirst($control->name), $control->least, $control->most, $control->unit === 'share' ? '' : $control->unit, $all ? null : $control->least);
         }
 
         return new self($values);

@@ -41,13 +41,14 @@ final class FireFile
             'own' => $wish->own,
             'fuel' => $wish->fuel,
             'layout' => $wish->layout,
+            'steady' => $wish->steady ? true : null,
             'piles' => $wish->piles === null ? null : array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 3), 'y_cm' => round(100.0 * $pile->yM, 3), 'kg' => $pile->kg], $wish->piles),
         ], fn (mixed $value): bool => $value !== null);
     }
 
     private static function read(Fields $fields): ?FireWish
     {
-        $fields->only('cooker', 'own', 'fuel', 'layout', 'piles');
+        $fields->only('cooker', 'own', 'fuel', 'layout', 'piles', 'steady');
         $kind = $fields->text('cooker', 'cooker', 60);
         if (! Equipment::has($kind)) {
             if ($kind !== '') {
@@ -81,6 +82,6 @@ final class FireFile
             $fields->refuse('piles', 'There must be coals in one of the piles.');
         }
 
-        return new FireWish($kind, $own === '' ? null : $own, $fuel === '' ? null : $fuel, $layout === '' ? null : $layout, $piles === [] ? null : $piles);
+        return new FireWish($kind, $own === '' ? null : $own, $fuel === '' ? null : $fuel, $layout === '' ? null : $layout, $piles === [] ? null : $piles, $fields->truth('steady', 'wish for a steady fire', false));
     }
 }

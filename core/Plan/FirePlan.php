@@ -24,7 +24,7 @@ use Diatherm\Measure\Spread;
 use Diatherm\Rig\JointSize;
 use Diatherm\Rig\PotRig;
 
-/** How one cooker is lit, laid, set and fed for a roast. Minutes count from its first dish going on. */
+/** How one cooker is lit, laid, set and fed for a roast. Minutes count from the moment that its first dish goes on it. */
 final readonly class FirePlan
 {
     /** Bought beyond what is planned: wind, damp and a late guest. Common practice. */
@@ -42,6 +42,8 @@ final readonly class FirePlan
     /**
      * @param  int  $dish  number of its first dish
      * @param  non-empty-list<int>  $dishes  all that are cooked on it
+     * @param  \DateTimeImmutable  $startsAt  minute 0
+     * @param  bool  $first  whether that dish begins on it, and does not come to it from another cooker
      * @param  string  $name  of the cook's own, or of the kind
      * @param  string|null  $layout  of the coals, or the camp oven's method
      * @param  non-empty-list<FireStep>  $steps
@@ -51,6 +53,8 @@ final readonly class FirePlan
     private function __construct(
         public int $dish,
         public array $dishes,
+        public \DateTimeImmutable $startsAt,
+        public bool $first,
         public string $name,
         public Equipment $equipment,
         public OwnCurve $curve,
@@ -64,18 +68,20 @@ final readonly class FirePlan
         public float $untilMinutes,
         public bool $buried,
         public bool $own,
+        public bool $steady,
     ) {
     }
 
     /**
      * @param  list<Forecast>  $forecasts  one a dish, in order
-     * @param  array<int, float>  $onMinutes  when each dish goes on, on one clock
+     * @param  array<int, \DateTimeImmutable>  $ons  when each dish goes on
      * @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name
      * @return list<self> one for each cooker that has a fire or a setting
      */
-    public static function all(Roast $roast, array $forecasts, array $onMinutes, array $yard): array
+    public static function all(Roast $roast, array $forecasts, array $ons, array $yard): array
     {
         $plans = [];
+        $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
         foreach (self::heats($forecasts, $onMinutes) as $kind => $heats) {
             if (Equipment::has($kind)) {
                 $plans[] = self::one($kind, $roast, $forecasts, $heats, $yard);
@@ -85,18 +91,24 @@ final readonly class FirePlan
         return $plans;
     }
 
-    /** The roast with the heat of its open fires as they are laid and fed, for the heat model to take up. */
-    public static function laid(Roast $roast): Roast
+    /**
+     * The roast with its fires as they are laid and fed, and its cookers as they were learnt, for the heat model to take up.
+     *
+     * @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name
+     */
+    public static function laid(Roast $roast, array $yard): Roast
     {
         $dishes = [];
         foreach ($roast->dishes as $dish) {
-            $dishes[] = $dish->through(array_map(function (Stage $stage) use ($roast): Stage {
+            $dishes[] = $dish->through(array_map(function (Stage $stage) use ($roast, $yard): Stage {
                 $wish = $roast->fires[$stage->cooker->id] ?? null;
-                if ($wish === null || ! Equipment::has($stage->cooker->id) || ! Equipment::of($stage->cooker->id)->isOpen()) {
+                if ($wish === null) {
                     return $stage;
                 }
+                $own = $wish->own === null ? null : ($yard[$wish->own] ?? null);
+                $cooker = Equipment::of($wish->kind)->isOpen() ? $stage->cooker->exposing(self::exposure($wish)) : $stage->cooker;
 
-                return $stage->on($stage->cooker->exposing(self::exposure($wish)));
+                return $stage->on($own?->equipment->kind->id === $wish->kind ? $cooker->recoveringIn($own->curve()->recoveryMinutes->likely) : $cooker);
             }, $dish->stages));
         }
 
@@ -110,14 +122,14 @@ final readonly class FirePlan
     public static function exposure(FireWish $wish): float
     {
         $equipment = Equipment::of($wish->kind);
-        $seen = function (?string $fuel, ?string $layout) use ($equipment): float {
+        $seen = function (?string $fuel, ?string $layout, bool $steady) use ($equipment): float {
             $fire = $equipment->mechanism($fuel === null ? null : Fuel::named($fuel), $layout);
             assert($fire instanceof OpenFire);
 
-            return $fire->floor(1.0)->turnShare(0.0, 0.0, $fire->heightM) * CoalBed::meanFade($fire->fuel, CoalBed::minutesToFade($fire->fuel, $equipment->renewAt()));
+            return $fire->floor(1.0)->turnShare(0.0, 0.0, $fire->heightM) * CoalBed::meanFade($fire->fuel, CoalBed::minutesToFade($fire->fuel, $equipment->renewAt($steady)));
         };
 
-        return $seen($wish->fuel, $wish->layout) / $seen(null, null);
+        return $seen($wish->fuel, $wish->layout, $wish->steady) / $seen(null, null, false);
     }
 
     /** The fuel that the cook asked for on that kind of cooker; null for the usual one. */
@@ -313,11 +325,11 @@ final readonly class FirePlan
             }
         }
         $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
-        $run = new FireRun($curve, $weather, $fuel, $steps, -$equipment->kind->preheatMinutes, $until, $equipment->renewAt());
+        $run = new FireRun($curve, $weather, $fuel, $steps, -$equipment->kind->preheatMinutes, $until, $equipment->renewAt($wish->steady));
         $bed = $forecasts[$dish]->dish->bed;
-        $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius(max(0.0, $point[0])), $curve, $weather) : $curve->ownC($point[1], $weather)], $run->course);
+        $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius(max(0.0, $point[0])), $curve, $weather) : $curve->ownC($point[1], $weather)], array_values(array_filter($run->course, fn (array $point): bool => ! $buried || $point[0] >= 0.0)));
 
-        return new self($dish, array_values(array_unique(array_column($heats, 3))), $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, self::piles($wish, $equipment, $layout, $run->startKg), $course, $until, $buried, $own !== null);
+        return new self($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, self::piles($wish, $equipment, $layout, $run->startKg), $course, $until, $buried, $own !== null, $wish->steady);
     }
 
     private static function around(float $celsius, OwnCurve $curve, Weather $weather): Spread

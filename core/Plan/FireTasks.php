@@ -55,14 +55,21 @@ final class FireTasks
     }
 
     /**
-     * @param  float  $likelyMinutes  from the first dish going on to the last one coming off
+     * @param  float  $likelyMinutes  until the last dish comes off
      * @return list<Entry> what is done to the fire once its first dish is on
      */
-    public static function entries(FirePlan $fire, \DateTimeImmutable $on, float $likelyMinutes): array
+    public static function entries(FirePlan $fire, float $likelyMinutes): array
     {
         $kind = $fire->equipment->kind->id;
-        $at = fn (float $minutes): \DateTimeImmutable => $on->setTimestamp($on->getTimestamp() + (int) round(60.0 * $minutes));
+        $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp($fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes));
         $entries = [];
+        if (! $fire->first) {
+            // The dish comes to it from another cooker: it has to be ready by then.
+            [$light, $care] = self::light($fire);
+            [$lay, $how] = self::lay($fire);
+            $entries[] = new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at($fire->lightMinutes()), $light, $care);
+            $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->equipment->kind->preheatMinutes), $lay, $how, until: $at(0.0));
+        }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
             $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), sprintf('%s to %.0f °C', $fire->name, $step->targetC), ucfirst($fire->curve->mechanism->inWords($step->settings)));
         }

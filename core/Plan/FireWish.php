@@ -14,6 +14,7 @@ final readonly class FireWish
      * @param  string|null  $own  name of the cook's own cooker of that kind
      * @param  string|null  $layout  of the coals, or the method of a camp oven
      * @param  list<Pile>|null  $piles  coals that were moved by hand; their kilograms count as shares of what the fire takes
+     * @param  bool  $steady  fed little and often, and not only when it is low; in the open
      */
     public function __construct(
         public string $kind,
@@ -21,6 +22,7 @@ final readonly class FireWish
         public ?string $fuel = null,
         public ?string $layout = null,
         public ?array $piles = null,
+        public bool $steady = false,
     ) {
     }
 }

@@ -33,7 +33,7 @@ final readonly class Plan
      */
     public static function of(Roast $roast, \DateTimeImmutable $now, array $progress = [], array $yard = []): self
     {
-        $laid = FirePlan::laid($roast);
+        $laid = FirePlan::laid($roast, $yard);
         $forecasts = [];
         foreach ($laid->dishes as $i => $dish) {
             $forecasts[] = Forecast::of($dish, $roast->airC, "dishes.$i");
@@ -79,7 +79,7 @@ final readonly class Plan
             $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, FirePlan::fuelAskedFor($roast, $forecast->dish->stages[0]->cooker->id));
             $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp($roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve));
         }
-        $fires = FirePlan::all($roast, $forecasts, array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons), $yard);
+        $fires = FirePlan::all($roast, $forecasts, $ons, $yard);
 
         return new self($roast, $forecasts, $fires, RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress), $yard);
     }

@@ -73,7 +73,7 @@ final class RigExplanation
         $pit = $rig->pit();
         if ($pit !== null) {
             $coals = array_map(fn (float $m3): string => sprintf('%.0f l', 1000.0 * $m3), $pit->coalsM3());
-            $workings[] = new Working('rig.coals', 'The hole less the pot, up to the top of the coals, filled with loose glowing coals of 150 to 220 kg a cubic metre.', ['Under' => $coals['under'], 'Beside' => $coals['beside'], 'Above' => $coals['above']], Source::of(Mark::Common));
+            $workings[] = new Working('rig.coals', 'The hole less the pot, up to the top of the coals, filled with loose glowing coals of 150 kg to 220 kg a cubic metre.', ['Under' => $coals['under'], 'Beside' => $coals['beside'], 'Above' => $coals['above']], Source::of(Mark::Common));
             $workings[] = new Working('rig.wood', 'A quarter to a fifth of dry wood’s mass is left as coals; a tended fire of a square metre burns down some 40 kg an hour.', ['Coals' => sprintf('%.0f kg', $pit->coalsKg()->likely)], Source::of(Mark::Common));
             $workings[] = new Working('rig.soil', 'As wide as the pot with seven to eight centimetres all round; coals under, pot, coals above and earth on top make the depth.', ['Wide' => self::cm($pit->widthM()), 'Deep' => self::cm($pit->depthM())], Source::of(Mark::Common));
         }

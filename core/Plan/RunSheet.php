@@ -63,11 +63,10 @@ final readonly class RunSheet
             $earliest = max($earliest, $promise);
         }
         foreach ($fires as $fire) {
-            $on = $onTimes[$fire->dish];
-            $off = array_map(fn (int $i): float => ($onTimes[$i]->getTimestamp() - $on->getTimestamp()) / 60.0 + $timings[$i]->pull->likely, $fire->dishes);
+            $off = array_map(fn (int $i): float => ($onTimes[$i]->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0 + $timings[$i]->pull->likely, $fire->dishes);
             $burning = array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
             if (! $fire->buried && $burning !== []) {
-                array_push($entries, ...FireTasks::entries($fire, $on, max(0.0, ...$off)));
+                array_push($entries, ...FireTasks::entries($fire, max(0.0, ...$off)));
             }
         }
         $entries[] = new Entry('serve', null, Act::Serve, $roast->serveAt, 'Table', sprintf('%d to feed', $roast->people));

@@ -1,5 +1,6 @@
 import { Navigate, Route, Routes } from 'react-router';
 import { useMe } from './api/queries';
+import { Cookers } from './cookers/Cookers';
 import { Hearth } from './hearth/Hearth';
 import { Log } from './log/Log';
 import { NewRoast } from './roast/NewRoast';
@@ -27,6 +28,8 @@ export function App() {
     <UnitsContext value={{ temperatureUnit: me.data.user.temperature_unit, massUnit: me.data.user.mass_unit }}>
       <Routes>
         <Route path="/" element={<Hearth />} />
+        <Route path="/cookers" element={<Cookers />} />
+        <Route path="/cookers/:id" element={<Cookers />} />
         <Route path="/log" element={<Log />} />
         <Route path="/roasts/new" element={<NewRoast />} />
         <Route path="/roasts/:id" element={<RoastPage />} />

@@ -19,7 +19,7 @@ use Diatherm\Plan\FireStep;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Refuel;
 
-/** A fire plan as JSON. Minutes count from its first dish going on. */
+/** A fire plan as JSON. Minutes count from starts_at. */
 final class FireResource
 {
     /** Places along the longer side at which the flux is shown. */
@@ -42,8 +42,10 @@ final class FireResource
             'own' => $fire->own,
             'note' => $equipment->note(),
             'open' => $equipment->isOpen(),
+            'steady' => $fire->steady,
             'buried' => $fire->buried,
             'dish' => $fire->dish,
+            'starts_at' => PlanResource::time($fire->startsAt),
             'until_minutes' => round($fire->untilMinutes, 1),
             'light_minutes' => $fire->lightMinutes(),
             'fuel' => $fuel?->id,

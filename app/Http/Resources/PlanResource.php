@@ -41,7 +41,8 @@ final class PlanResource extends JsonResource
 
     private const PART_POINTS = 40;
 
-    public function __construct(Plan $plan)
+    /** @param  bool  $fires  whether the fires are told in full; a list of roasts does without */
+    public function __construct(Plan $plan, private readonly bool $fires = true)
     {
         parent::__construct($plan);
     }
@@ -62,7 +63,7 @@ final class PlanResource extends JsonResource
             'air_c' => $plan->roast->airC,
             'wind_ms' => $plan->roast->windMs,
             'dishes' => array_map(self::dish(...), $plan->forecasts),
-            'fires' => array_map(fn (FirePlan $fire): array => FireResource::of($fire, $plan->forecasts), $plan->fires),
+            'fires' => $this->fires ? array_map(fn (FirePlan $fire): array => FireResource::of($fire, $plan->forecasts), $plan->fires) : [],
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
             'kit' => array_map(fn (KitItem $item): array => ['id' => 'kit.'.$item->id, 'name' => $item->name, 'why' => $item->why, 'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy)], Kit::of($plan)),
             'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], Keeping::rules($plan->roast->airC)),
@@ -72,7 +73,7 @@ final class PlanResource extends JsonResource
     /** @return array<string, mixed> what is kept when the fire is lit, for the debrief: the plan and its core curves */
     public static function atLighting(Plan $plan): array
     {
-        return (new self($plan))->toArray() + ['curves' => array_map(fn (Forecast $forecast): array => self::curve($forecast->trace), $plan->forecasts)];
+        return (new self($plan, false))->toArray() + ['curves' => array_map(fn (Forecast $forecast): array => self::curve($forecast->trace), $plan->forecasts)];
     }
 
     /** @return array<string, mixed> what is drawn of one dish: its core curve with band, and its section through time */

@@ -39,7 +39,7 @@ final class RoastResource extends JsonResource
     {
         $day = $this->resource;
         $stored = $day->stored;
-        $plan = (new PlanResource($day->plan))->toArray();
+        $plan = (new PlanResource($day->plan, $this->whole))->toArray();
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $plan['dishes'];
         foreach ($dishes as $i => $dish) {

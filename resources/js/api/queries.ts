@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client';
-import type { Me, Plan, Reference, Roast, RoastFile, RoastSummary } from './types';
+import type { CookerAnswer, Me, OwnCooker, Plan, Reference, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
 const HEARTH_POLL_MS = 30_000;
@@ -10,6 +10,7 @@ export const keys = {
   reference: ['reference'] as const,
   roasts: ['roasts'] as const,
   roast: (id: string) => ['roast', id] as const,
+  cookers: ['cookers'] as const,
   preview: (file: RoastFile) => ['preview', file] as const,
 };
 
@@ -38,6 +39,33 @@ export const usePreview = (file: RoastFile | null) =>
     staleTime: 60_000,
     retry: false,
   });
+
+export const useCookers = () => useQuery({ queryKey: keys.cookers, queryFn: () => call<OwnCooker[]>('GET', '/api/cookers') });
+
+/** What a cooker answers in a weather, either way. */
+export const useAnswer = (id: string, question: Record<string, unknown> | null) =>
+  useQuery({
+    queryKey: ['ask', id, question],
+    queryFn: () => call<CookerAnswer>('POST', `/api/cookers/${id}/ask`, question),
+    enabled: question !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+/** A change to one cooker whose answer is its new state. */
+export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (cooker) => {
+      cache.setQueryData<OwnCooker[]>(keys.cookers, (old) =>
+        old === undefined ? undefined : [...old.filter((one) => one.id !== cooker.id), cooker].sort((a, b) => a.name.localeCompare(b.name)),
+      );
+      void cache.invalidateQueries({ queryKey: ['ask'] });
+      void cache.invalidateQueries({ queryKey: ['roast'] });
+    },
+  });
+}
 
 /** A change to one roast whose answer is its new state. */
 export function useRoastChange<T>(change: (input: T) => Promise<Roast | null>) {

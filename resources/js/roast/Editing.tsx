@@ -15,7 +15,7 @@ type Props = {
   roast: Roast;
   now: number;
   ticket: (draft: Draft, change: (draft: Draft) => void, reference: Reference, errors: Errors) => ReactNode;
-  answer: (plan: Plan) => ReactNode;
+  answer: (plan: Plan, draft: Draft, change: (draft: Draft) => void) => ReactNode;
 };
 
 /** A view of a stored roast that changes its inputs: changes are tried out first and kept when the cook says so. */
@@ -58,7 +58,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         changed={draft !== null && roast.status === 'planned'}
         saveErrors={errors}
         ticket={(reference, refused) => ticket(current, change, reference, refused)}
-        answer={answer}
+        answer={(plan) => answer(plan, current, change)}
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}

@@ -14,6 +14,7 @@ import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Debrief } from './Debrief';
 import { Editing } from './Editing';
+import { FirePanel } from './fire/FirePanel';
 import { Food } from './Food';
 import { Live } from './live/Live';
 import { RigTicket } from './rig/RigTicket';
@@ -25,6 +26,7 @@ import { Ticket } from './ticket/Ticket';
 const VIEWS = [
   { id: 'food', name: 'Food' },
   { id: 'rig', name: 'Rig' },
+  { id: 'fire', name: 'Fire' },
   { id: 'sheet', name: 'Run sheet', short: 'Sheet' },
   { id: 'live', name: 'Live' },
   { id: 'table', name: 'Table' },
@@ -117,6 +119,8 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
       )}
       {shown === 'food' || shown === 'rig' ? (
         <Inputs roast={roast} shown={shown} now={now} />
+      ) : shown === 'fire' ? (
+        <FirePanel roast={roast} now={now} />
       ) : (
         <>
           <div className="mt-2 mb-3">

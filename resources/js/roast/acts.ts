@@ -26,6 +26,8 @@ export function eventFor(entry: Entry, dishes: readonly FileDish[]): { kind: Eve
       return { kind: 'carved' };
     case 'stage':
       return { kind: 'stage', stage: Number(parts[2]) };
+    case 'fire':
+      return { kind: entry.id.includes('.refuel.') ? 'fuel' : 'tick' };
     case 'chore': {
       const chore = dishes[entry.dish ?? 0]?.stages[Number(parts[2])]?.chores?.[Number(parts[3])];
       return { kind: BY_CHORE[chore?.do ?? ''] ?? 'tick' };
@@ -38,7 +40,11 @@ export function eventFor(entry: Entry, dishes: readonly FileDish[]): { kind: Eve
 /** A chore that is due or soon due and that an event of this kind would tick. */
 export function choreFor(kind: EventKind, dish: number, plan: Plan, dishes: readonly FileDish[], now: number): Entry | undefined {
   return toDo(plan).find(
-    (entry) => entry.act === 'chore' && entry.dish === dish && eventFor(entry, dishes).kind === kind && at(entry.at) - now < SOON_MS,
+    (entry) =>
+      (entry.act === 'chore' || entry.act === 'fire') &&
+      entry.dish === dish &&
+      eventFor(entry, dishes).kind === kind &&
+      at(entry.at) - now < SOON_MS,
   );
 }
 

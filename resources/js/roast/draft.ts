@@ -1,4 +1,4 @@
-import type { Cut, FileRig, Reference, RoastFile } from '../api/types';
+import type { Cut, FilePile, FileRig, Reference, RoastFile } from '../api/types';
 import type { Typed } from '../ui/NumberField';
 import { withOffset } from '../units/time';
 
@@ -28,6 +28,7 @@ export type DraftDish = {
   rig?: DraftRig;
   stages: DraftStage[];
 };
+export type DraftFire = { cooker: string; own?: string; fuel?: string; layout?: string; steady?: boolean; piles?: FilePile[] };
 export type Draft = {
   format?: string;
   version?: number;
@@ -38,6 +39,10 @@ export type Draft = {
   latitude?: Typed;
   longitude?: Typed;
   dark_at?: string;
+  wind_ms?: Typed;
+  rain?: boolean;
+  altitude_m?: Typed;
+  fires?: DraftFire[];
   dishes: DraftDish[];
 };
 
@@ -90,6 +95,17 @@ export function newDraft(reference: Reference, now: Date): Draft {
 /** Another cut on the same cooker: what belonged to the old one goes. */
 export function withCut(dish: DraftDish, cut: Cut): DraftDish {
   return { ...newDish(cut), stages: dish.stages };
+}
+
+/** The draft with another wish for one cooker's fire. */
+export function withFire(draft: Draft, fire: DraftFire): Draft {
+  const fires = draft.fires ?? [];
+  return {
+    ...draft,
+    fires: fires.some((one) => one.cooker === fire.cooker)
+      ? fires.map((one) => (one.cooker === fire.cooker ? fire : one))
+      : [...fires, fire],
+  };
 }
 
 /** Raw mass of one piece that feeds so many, kg. */

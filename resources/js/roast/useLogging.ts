@@ -2,17 +2,26 @@ import { useState } from 'react';
 import { call } from '../api/client';
 import { post, type Parcel } from '../api/outbox';
 import { useRoastChange } from '../api/queries';
-import type { EventKind, Roast } from '../api/types';
+import type { EventKind, Roast, Settings } from '../api/types';
 import { withOffset } from '../units/time';
 
-type NewAct = { kind: EventKind; dish: number | null; entry?: string; stage?: number; minutes?: number; note?: string };
+type NewAct = {
+  kind: EventKind;
+  dish: number | null;
+  entry?: string;
+  stage?: number;
+  minutes?: number;
+  note?: string;
+  settings?: Settings;
+  celsius?: number;
+};
 
 /** Logging and undoing: each act carries an id of its own, so that it is logged once however often it is sent. */
 export function useLogging(roast: Roast) {
   const act = useRoastChange<NewAct>((input) =>
     post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
   );
-  const read = useRoastChange<{ dish: number; place: string; celsius: number }>((input) =>
+  const read = useRoastChange<{ dish: number; place: string; celsius?: number; hand_s?: number }>((input) =>
     post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
   );
   const [undone, setUndone] = useState<Parcel | null>(null);
@@ -52,6 +61,7 @@ function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel
           entry: event.entry,
           minutes: event.minutes,
           note: event.note,
+          ...(event.settings === null ? {} : { settings: event.settings, celsius: event.celsius }),
         },
       };
 }

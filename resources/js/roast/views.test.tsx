@@ -122,6 +122,8 @@ describe('run sheet', () => {
           entry: 'd0.light',
           minutes: null,
           note: null,
+          settings: null,
+          celsius: null,
         },
       ],
     });
@@ -286,6 +288,8 @@ describe('what is next', () => {
             entry: null,
             minutes: null,
             note: 'Wind',
+            settings: null,
+            celsius: null,
           },
         ],
       }),

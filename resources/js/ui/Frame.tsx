@@ -14,14 +14,16 @@ import { useTheme } from './theme';
 const PLACES = [
   { to: '/', name: 'Hearth' },
   { to: '/roasts/new', name: 'Plan' },
+  { to: '/cookers', name: 'Cookers' },
   { to: '/log', name: 'Log' },
 ] as const;
 
 const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['H', 'Hearth'],
   ['P', 'Plan a roast'],
+  ['E', 'Cookers'],
   ['O', 'Log'],
-  ['1 – 6', 'Views of a roast, in the order of the work'],
+  ['1 – 7', 'Views of a roast, in the order of the work'],
   ['R', 'Take a reading'],
   ['D', 'Done: the next act'],
   ['B  T  F', 'Basted, turned, fuel added'],
@@ -56,6 +58,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
   useKeys({
     h: () => void navigate('/'),
     p: () => void navigate('/roasts/new'),
+    e: () => void navigate('/cookers'),
     o: () => void navigate('/log'),
     c: toggleTemperature,
     k: toggleMass,

@@ -14,6 +14,9 @@ export const useUnits = (): Formatter => formatter(useContext(UnitsContext));
 
 export type Formatter = ReturnType<typeof formatter>;
 
+/** A cook does not weigh coals, wood or a carcass to the gram. */
+const WHOLE_FROM_KG = 20;
+
 export function formatter(units: Units) {
   const fahrenheit = units.temperatureUnit === 'f';
   const pounds = units.massUnit === 'lb';
@@ -61,7 +64,7 @@ export function formatter(units: Units) {
           : `${round(kg / POUND_KG, 1)} lb`
         : kg < 1
           ? `${round(kg * 1000, 0)} g`
-          : `${round(kg, 1)} kg`,
+          : `${round(kg, kg < WHOLE_FROM_KG ? 1 : 0)} kg`,
     /** 1.3 qt; metric volumes are left as they were written */
     volume: (litres: number, written: string) =>
       !pounds ? written : litres < QUART_L / 4 ? `${round((litres / QUART_L) * 32, 1)} fl oz` : `${round(litres / QUART_L, 1)} qt`,

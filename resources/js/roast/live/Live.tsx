@@ -17,6 +17,7 @@ import { Curve } from './Curve';
 import { Act, Key } from './Acts';
 import { History } from './History';
 import { NoteSheet } from './NoteSheet';
+import { TendingStrip } from './TendingStrip';
 
 const LATER = 6;
 const BIRD_PLACES = ['breast', 'thigh', 'cooker'];
@@ -65,6 +66,7 @@ export function Live({ roast }: { roast: Roast }) {
     d: doNext,
   });
   if (dish === undefined) return null;
+  const tended = roast.tending.filter((tending) => dish.stages.some((stage) => stage.cooker === tending.cooker));
   const trouble = log.act.error ?? log.undo.error ?? log.putBack.error;
 
   return (
@@ -119,13 +121,16 @@ export function Live({ roast }: { roast: Roast }) {
 
         <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
+          {tended.map((tending) => (
+            <TendingStrip key={tending.cooker} tending={tending} roast={roast} log={log} />
+          ))}
         </section>
         <div className="min-w-0 [grid-area:curve]">
           <Curve roast={roast} dish={dish} index={index} now={now} />
         </div>
 
         <section className="grid content-start gap-4 [grid-area:log] sm:grid-cols-2 xl:grid-cols-1" aria-label="Log">
-          <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 sm:static sm:border-0 sm:p-0">
+          <div className="fixed inset-x-0 bottom-[56px] z-10 border-t border-hair bg-paper px-4 py-2 sm:static sm:border-0 sm:p-0">
             <button type="button" className="push push-main min-h-16 w-full justify-between text-lg" onClick={() => setSheet('reading')}>
               Take a reading <Key>R</Key>
             </button>

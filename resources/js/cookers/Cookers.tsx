@@ -1,0 +1,120 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { call, Refused } from '../api/client';
+import { keys, useCookers, useReference } from '../api/queries';
+import type { OwnCooker } from '../api/types';
+import { FileButton } from '../ui/FileButton';
+import { Frame } from '../ui/Frame';
+import { Loading, Trouble } from '../ui/States';
+import clsx from 'clsx';
+import { CookerPage } from './CookerPage';
+import { NewCooker } from './NewCooker';
+
+/** The cook's own cookers: each with its curve, what was read on it, and what it answers. */
+export function Cookers() {
+  const cookers = useCookers();
+  const reference = useReference();
+  const navigate = useNavigate();
+  const { id } = useParams();
+  const [adding, setAdding] = useState(false);
+  const shown = cookers.data?.find((one) => one.id === id) ?? cookers.data?.[0];
+  return (
+    <Frame>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl">Cookers</h1>
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="push push-main" onClick={() => setAdding(true)}>
+            Add one
+          </button>
+          <Import onRead={(cooker) => void navigate(`/cookers/${cooker.id}`)} />
+        </div>
+      </div>
+      {cookers.isPending && <Loading what="your cookers" />}
+      {cookers.isError && cookers.data === undefined && <Trouble error={cookers.error} retry={() => void cookers.refetch()} />}
+      {cookers.data !== undefined && cookers.data.length === 0 && (
+        <section className="opens mt-3 max-w-2xl">
+          <h2 className="text-lg">None of your own yet</h2>
+          <p className="mt-1 text-soft">
+            Every kind of cooker is known here as it usually behaves. Add yours, log what you read on it, and its own curve answers instead:
+            how to set it for a temperature, and how surely.
+          </p>
+        </section>
+      )}
+      {cookers.data !== undefined && shown !== undefined && (
+        <>
+          <nav aria-label="Your cookers" className="mt-3">
+            <ul className="flex flex-wrap gap-1.5">
+              {cookers.data.map((one) => (
+                <li key={one.id}>
+                  <button
+                    type="button"
+                    aria-current={one.id === shown.id}
+                    className={clsx(
+                      'flex min-h-11 flex-col justify-center rounded-lg border-[1.5px] px-3 py-1 text-left font-semibold',
+                      one.id === shown.id ? 'border-ink bg-ink text-paper' : 'border-hair bg-raised hover:border-ember',
+                    )}
+                    onClick={() => void navigate(`/cookers/${one.id}`)}
+                  >
+                    <span>{one.name}</span>
+                    <span className="text-label font-medium opacity-85">
+                      {one.settled === 0 ? 'nothing read yet' : `${one.settled} settled readings`}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </nav>
+          <CookerPage key={shown.id} cooker={shown} />
+        </>
+      )}
+      {reference.data !== undefined && (
+        <NewCooker
+          open={adding}
+          reference={reference.data}
+          onClose={() => setAdding(false)}
+          onAdded={(cooker) => {
+            setAdding(false);
+            void navigate(`/cookers/${cooker.id}`);
+          }}
+        />
+      )}
+    </Frame>
+  );
+}
+
+function Import({ onRead }: { onRead: (cooker: OwnCooker) => void }) {
+  const cache = useQueryClient();
+  const [wrong, setWrong] = useState<string[]>([]);
+  const read = async (text: string) => {
+    setWrong([]);
+    try {
+      const cooker = await call<OwnCooker>('POST', '/api/cookers', text);
+      await cache.invalidateQueries({ queryKey: keys.cookers });
+      onRead(cooker);
+    } catch (error) {
+      setWrong(
+        error instanceof Refused
+          ? Object.entries(error.errors).map(([path, messages]) => `${path}: ${messages.join(' ')}`)
+          : [(error as Error).message],
+      );
+    }
+  };
+  return (
+    <div>
+      <FileButton accept=".json,application/json" onText={(text) => void read(text)}>
+        Open a cooker file
+      </FileButton>
+      {wrong.length > 0 && (
+        <div role="alert" className="mt-2 max-w-md font-semibold text-ember">
+          <p>Nothing was taken from that file:</p>
+          <ul className="list-disc pl-5">
+            {wrong.slice(0, 6).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}

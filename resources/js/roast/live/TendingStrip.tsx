@@ -1,0 +1,65 @@
+import type { Roast, Tending } from '../../api/types';
+import { Prose } from '../../units/Prose';
+import { useUnits } from '../../units/units';
+import type { useLogging } from '../useLogging';
+import { toDo } from '../acts';
+
+type Props = { tending: Tending; roast: Roast; log: ReturnType<typeof useLogging> };
+
+const STEADY_K_H = 3;
+
+/** How the cooker stands, and the one correction worth making. What is accepted is logged, and the forecast follows. */
+export function TendingStrip({ tending, roast, log }: Props) {
+  const format = useUnits();
+  const correction = tending.correction;
+  const fire = roast.plan.fires.find((one) => one.cooker === tending.cooker);
+  const dish = fire?.dish ?? 0;
+  const refuel = toDo(roast.plan).find((entry) => entry.id.startsWith(`fire.${tending.cooker}.refuel`));
+  const accept = () => {
+    if (correction === null) return;
+    if (correction.act === 'set' && correction.settings !== null) {
+      log.act.mutate({ kind: 'set', dish, settings: correction.settings, celsius: tending.target_c, note: correction.words });
+    } else if (correction.act === 'fuel') {
+      log.act.mutate({ kind: 'fuel', dish, entry: refuel?.id });
+    }
+  };
+  return (
+    <section aria-label={tending.name} className="mt-4 border-t-[1.5px] border-ink pt-2">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h2 className="text-base">{tending.name}</h2>
+        {correction === null ? (
+          <span className="text-soft">not read lately: take a reading of the cooker</span>
+        ) : (
+          <>
+            <span className="wide text-xl text-water">{format.degrees(correction.level_c)}</span>
+            <span className="label">
+              target {format.degrees(tending.target_c)}, {drift(correction.drift_k_h, format)}, <Prose>{tending.words}</Prose>
+            </span>
+          </>
+        )}
+      </div>
+      {correction !== null && (
+        <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2">
+          <div className="min-w-0 flex-1 basis-56">
+            <p className={correction.act === 'set' || correction.act === 'fuel' ? 'text-lg leading-6 font-bold' : 'font-semibold'}>
+              <Prose>{correction.words}</Prose>
+            </p>
+            <p className="label">
+              <Prose>{correction.why}</Prose> Look again in {correction.look_minutes} min.
+            </p>
+          </div>
+          {(correction.act === 'set' || correction.act === 'fuel') && (
+            <button type="button" className="push push-main" disabled={log.act.isPending} onClick={accept}>
+              {correction.act === 'set' ? 'Set so' : 'Added'}
+            </button>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+function drift(kelvinPerHour: number, format: ReturnType<typeof useUnits>): string {
+  if (Math.abs(kelvinPerHour) < STEADY_K_H) return 'steady';
+  return `${kelvinPerHour < 0 ? 'falling' : 'rising'} ${format.difference(Math.abs(kelvinPerHour))} an hour`;
+}
