@@ -37,6 +37,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::delete('/', [CookerController::class, 'destroy']);
             Route::get('file', [CookerController::class, 'export']);
             Route::post('ask', [CookerController::class, 'ask']);
+            Route::post('learn', [CookerController::class, 'learn']);
             Route::post('observations', [CookerController::class, 'observe']);
             Route::delete('observations/{id}', [CookerController::class, 'forget'])->whereUuid('id');
         });

@@ -105,11 +105,12 @@ final readonly class Diary
     /**
      * The settings that a kind of cooker was last given by hand in this roast, when, and for what temperature; null for none.
      *
+     * @param  CarbonImmutable|null  $by  at that moment; null for now
      * @return array{settings: array<string, float>, at: CarbonImmutable, celsius: float}|null
      */
-    public function lastSet(string $kind): ?array
+    public function lastSet(string $kind, ?CarbonImmutable $by = null): ?array
     {
-        $event = $this->stored->events->last(fn (Event $event): bool => $event->kind === 'set' && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind);
+        $event = $this->stored->events->last(fn (Event $event): bool => $event->kind === 'set' && $event->dish !== null && ($by === null || $event->at <= $by) && $this->cookerAt($event->dish, $event->at) === $kind);
 
         return $event === null || $event->settings === null ? null : ['settings' => array_map(floatval(...), $event->settings), 'at' => $event->at, 'celsius' => (float) $event->celsius];
     }
@@ -195,7 +196,7 @@ final readonly class Diary
     }
 
     /** The kind of cooker that a dish was on at a moment; null for one without a lid of heat, such as the board. */
-    private function cookerAt(int $dish, CarbonImmutable $at): ?string
+    public function cookerAt(int $dish, CarbonImmutable $at): ?string
     {
         $stages = ($this->roast->dishes[$dish] ?? null)?->stages;
         if ($stages === null) {

@@ -49,17 +49,11 @@ final readonly class Tending
         foreach ($fire->steps as $one) {
             $step = $one->fromMinutes <= $minutes ? $one : $step;
         }
-        $set = $day->diary->lastSet($kind);
-        $settings = $step->settings;
-        if ($set !== null) {
-            foreach ($fire->curve->mechanism->controls() as $control) {
-                $settings = $settings->with($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));
-            }
-        }
+        [$settings, $setAt] = $step === $fire->steps[0] ? Lessons::setAt($day, $fire, $now) : [$step->settings, null];
         $readings = $day->diary->cookerReadings($kind);
-        $changed = $set === null ? INF : $set['at']->diffInSeconds($now) / 60.0;
+        $changed = $setAt === null ? INF : $setAt->diffInSeconds($now) / 60.0;
 
-        return new self($fire, $settings, $set['at'] ?? null, $readings, $step->targetC, Correction::of($fire->curve, $fire->weather, $step->targetC, $settings, $readings, $changed, self::refuelDue($day, $kind, $now)));
+        return new self($fire, $settings, $setAt, $readings, $step->targetC, Correction::of($fire->curve, $fire->weather, $step->targetC, $settings, $readings, $changed, self::refuelDue($day, $kind, $now)));
     }
 
     private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?string

@@ -46,7 +46,7 @@ final readonly class Settings
 
     public function with(string $id, float $value): self
     {
-        return new self([$id => $value] + $this->values);
+        return new self(array_replace($this->values, [$id => $value]));
     }
 
     /**

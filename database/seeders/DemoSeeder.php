@@ -55,7 +55,7 @@ final class DemoSeeder extends Seeder
     }
 
     private const RIB = [
-        'name' => 'Regatta committee dinner', 'people' => 9, 'air_c' => 11, 'dishes' => [[
+        'name' => 'Regatta committee dinner', 'people' => 9, 'air_c' => 11, 'fires' => [['cooker' => 'ceramic', 'own' => 'Ceramic by the slip']], 'dishes' => [[
             'cut' => 'beef-rib', 'name' => 'Rib of beef', 'mass_kg' => 3.6, 'thickness_cm' => 12.5, 'start_c' => 8, 'taste' => 'medium_rare',
             'stages' => [['cooker' => 'ceramic', 'cooker_c' => 135, 'pull' => true]],
         ]], 'note' => 'Ceramic ran cool all evening with the wind off the water. Bottom slot wider next time, and light it half an hour sooner.',
@@ -190,7 +190,7 @@ final class DemoSeeder extends Seeder
         ]), $this->cook);
     }
 
-    /** @param  array{name: string, people: int, air_c: int, dishes: list<array<string, mixed>>, note: string}  $file */
+    /** @param  array{name: string, people: int, air_c: int, fires?: list<array<string, string>>, dishes: list<array<string, mixed>>, note: string}  $file */
     private function past(string $key, array $file, int $daysAgo, float $transfer, float $thickness): Roast
     {
         $serve = $this->now->subDays($daysAgo)->setTime(18, 30);

@@ -47,11 +47,11 @@ it('opens the demo kitchen only where there is one', function () {
     $this->postJson('/api/demo')->assertNotFound();
 });
 
-it('gives the demo a supper that is cooking, ducks to come and two debriefs', function () {
+it('gives the demo a supper that is cooking, roasts to come and two debriefs', function () {
     $this->seed(DemoSeeder::class);
     config(['app.demo' => true]);
     $this->postJson('/api/demo');
-    expect(array_count_values(array_column($this->getJson('/api/roasts')->json(), 'status')))->toEqualCanonicalizing(['planned' => 2, 'cooking' => 1, 'done' => 2]);
+    expect(array_count_values(array_column($this->getJson('/api/roasts')->json(), 'status')))->toEqualCanonicalizing(['planned' => 3, 'cooking' => 1, 'done' => 2]);
 });
 
 it('puts a stale demo back to now, and leaves what a cook has touched', function () {

@@ -7,7 +7,10 @@ namespace App\Http\Controllers;
 use App\Http\Resources\CookerResource;
 use App\Models\Cooker;
 use App\Models\User;
+use App\Roasts\Day;
+use App\Roasts\Lessons;
 use App\Roasts\Yard;
+use Carbon\CarbonImmutable;
 use Diatherm\Cooker\CookerFile;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
@@ -83,6 +86,23 @@ final class CookerController
         $cooker->observations()->firstOrCreate(['client_id' => $request->string('id')->toString()], Yard::row($observation));
 
         return $this->show($cooker->unsetRelations());
+    }
+
+    /** Takes what was read on it during a roast into its log; taken twice it is there once. */
+    public function learn(Request $request, Cooker $cooker): JsonResponse
+    {
+        $request->validate(['roast' => ['required', 'string', 'max:30']]);
+        $roast = self::cook($request)->roasts()->with(['dishes.stages', 'readings', 'events'])->findOrFail($request->string('roast')->toString());
+        $day = Day::of($roast, CarbonImmutable::now(), finished: false);
+        foreach ($day->plan->fires as $fire) {
+            if ($fire->own && $fire->name === $cooker->name) {
+                foreach (Lessons::of($day, $fire) as $id => $observation) {
+                    $cooker->observations()->firstOrCreate(['client_id' => $id], Yard::row($observation));
+                }
+            }
+        }
+
+        return $this->show($cooker);
     }
 
     public function forget(Cooker $cooker, string $id): JsonResponse

@@ -128,7 +128,11 @@ final class CookerResource
         return array_map(fn (Control $control): array => ['id' => $control->id, 'name' => $control->name, 'unit' => $control->unit, 'least' => $control->least, 'most' => $control->most, 'step' => $control->step], $controls);
     }
 
-    /** What it comes to along the path that a cook would take through its controls. @return list<array<string, mixed>> */
+    /**
+     * What it comes to along the path that a cook would take through its controls.
+     *
+     * @return list<array<string, mixed>>
+     */
     private static function curve(OwnCurve $curve, Weather $weather): array
     {
         $kind = $curve->equipment->kind;

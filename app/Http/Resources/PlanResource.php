@@ -70,10 +70,15 @@ final class PlanResource extends JsonResource
         ];
     }
 
-    /** @return array<string, mixed> what is kept when the fire is lit, for the debrief: the plan and its core curves */
+    /** @return array<string, mixed> what is kept when the fire is lit, for the debrief: the plan, how its cookers were set, and its core curves */
     public static function atLighting(Plan $plan): array
     {
-        return (new self($plan, false))->toArray() + ['curves' => array_map(fn (Forecast $forecast): array => self::curve($forecast->trace), $plan->forecasts)];
+        $settings = [];
+        foreach ($plan->fires as $fire) {
+            $settings[$fire->equipment->kind->id] = $fire->steps[0]->settings->values;
+        }
+
+        return (new self($plan, false))->toArray() + ['settings' => $settings] + ['curves' => array_map(fn (Forecast $forecast): array => self::curve($forecast->trace), $plan->forecasts)];
     }
 
     /** @return array<string, mixed> what is drawn of one dish: its core curve with band, and its section through time */

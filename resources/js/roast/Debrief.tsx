@@ -5,6 +5,7 @@ import { useRoastChange } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { marksOf } from './acts';
+import { Learning } from './Learning';
 import { Prose } from '../units/Prose';
 import { at, clock, offsetMinutes } from '../units/time';
 
@@ -19,6 +20,7 @@ export function Debrief({ roast }: { roast: Roast }) {
       </div>
       <div>
         <Note key={roast.id} roast={roast} />
+        <Learning roast={roast} />
         <div className="opens mt-8">
           <h2 className="text-lg">Take it with you</h2>
           <div className="mt-2 grid gap-2">

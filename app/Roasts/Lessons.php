@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Roasts;
+
+use App\Models\Event;
+use App\Models\Reading;
+use Carbon\CarbonImmutable;
+use Diatherm\Cooker\Observation;
+use Diatherm\Cooker\Settings;
+use Diatherm\Plan\FirePlan;
+
+/** What a roast taught about a cooker: its temperatures, each with how it was set and what it was like outside. */
+final class Lessons
+{
+    /** Opened for so long, a lid still tells on what is read. */
+    private const AFTER_LID_MINUTES = 15.0;
+
+    private const LID_OFF = ['lid', 'basted', 'turned'];
+
+    /** @return array<string, Observation> settled ones, by id of the reading */
+    public static function of(Day $day, FirePlan $fire): array
+    {
+        $kind = $fire->equipment->kind->id;
+        $pace = max(self::AFTER_LID_MINUTES, $fire->curve->paceMinutes($fire->steps[0]->targetC, $fire->weather));
+        $lessons = [];
+        foreach ($day->stored->readings as $reading) {
+            if ($reading->place !== Reading::COOKER || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
+                continue;
+            }
+            [$settings, $setAt] = self::setAt($day, $fire, $reading->at);
+            $disturbed = max($setAt?->getTimestamp() ?? 0, self::lastLid($day, $reading->at)?->getTimestamp() ?? 0);
+            if ($reading->at->getTimestamp() - $disturbed >= 60.0 * $pace) {
+                $lessons[$reading->client_id] = Observation::of($settings, $fire->weather, $reading->celsius, at: $reading->at);
+            }
+        }
+
+        return $lessons;
+    }
+
+    /** @return array{Settings, CarbonImmutable|null} how it stood at a moment, and since when if by hand */
+    public static function setAt(Day $day, FirePlan $fire, CarbonImmutable $moment): array
+    {
+        $settings = self::asLit($day, $fire);
+        $set = $day->diary->lastSet($fire->equipment->kind->id, $moment);
+        if ($set === null) {
+            return [$settings, null];
+        }
+        foreach ($fire->curve->mechanism->controls() as $control) {
+            $settings = $settings->with($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));
+        }
+
+        return [$settings, $set['at']];
+    }
+
+    /** As the plan had it when the fire was lit: what was learnt since has not moved anyone's hand. */
+    private static function asLit(Day $day, FirePlan $fire): Settings
+    {
+        $kept = $day->stored->plan_at_lighting['settings'] ?? null;
+        $values = is_array($kept) ? ($kept[$fire->equipment->kind->id] ?? null) : null;
+        $settings = $fire->steps[0]->settings;
+        if (is_array($values)) {
+            foreach ($fire->curve->mechanism->controls() as $control) {
+                $value = $values[$control->id] ?? null;
+                $settings = is_int($value) || is_float($value) ? $settings->with($control->id, $control->clamp((float) $value)) : $settings;
+            }
+        }
+
+        return $settings;
+    }
+
+    private static function lastLid(Day $day, CarbonImmutable $before): ?CarbonImmutable
+    {
+        return $day->stored->events->last(fn (Event $event): bool => in_array($event->kind, self::LID_OFF, true) && $event->at <= $before)?->at;
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Roast;
+use Illuminate\Support\Str;
+use Tests\Support\Contract;
+use Tests\Support\Samples;
+
+function toGo(array $dish = [], array $roast = []): array
+{
+    return Samples::file($dish, $roast + ['serve_at' => now()->addHours(9)->toAtomString()]);
+}
+
+/** @return array<string, mixed> the entry of that id */
+function sheetEntry(array $plan, string $id): array
+{
+    return array_values(array_filter($plan['run_sheet'], fn (array $entry): bool => $entry['id'] === $id))[0] ?? throw new LogicException("No $id.");
+}
+
+it('tells the whole fire of a preview, within its contract', function (array $dish) {
+    $this->actingAs($this->cook());
+    $answer = $this->postJson('/api/preview', toGo($dish))->assertOk();
+    expect(Contract::breaches($answer->content(), 'Plan'))->toBe([])->and($answer->json('fires'))->not->toBe([]);
+})->with([
+    'kettle' => [[]],
+    'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 170]]]],
+    'pellet' => [['stages' => [['cooker' => 'pellet', 'cooker_c' => 95, 'minutes' => 60], ['cooker' => 'pellet', 'cooker_c' => 150]]]],
+    'spit' => [['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]]],
+    'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175]]]],
+    'buried' => [['rig' => ['kind' => 'buried_pot', 'pot_cm' => 36], 'stages' => [['cooker' => 'camp-oven']]]],
+    'oven' => [['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]]],
+]);
+
+it('answers as the coals are moved, and keeps them where they were put', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addHours(7)->toAtomString()]);
+    $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
+    $near = fn (array $piles): float => $this->postJson('/api/preview', ['fires' => [['cooker' => 'kettle', 'piles' => $piles]]] + $file)->assertOk()->json('fires.0.floor.meat_kw_m2');
+    expect($near([['x_cm' => 0, 'y_cm' => 0, 'kg' => 1]]))->toBeGreaterThan($near([['x_cm' => 0, 'y_cm' => 22, 'kg' => 1]]));
+    $this->putJson("/api/roasts/{$roast->id}", ['fires' => [['cooker' => 'kettle', 'layout' => 'two_sides', 'piles' => [['x_cm' => -20, 'y_cm' => 5.5, 'kg' => 1]]]], 'wind_ms' => 4, 'rain' => true] + $file)->assertOk()
+        ->assertJsonPath('file.fires.0.piles.0.y_cm', 5.5)->assertJsonPath('file.wind_ms', 4)->assertJsonPath('file.rain', true)
+        ->assertJsonPath('plan.fires.0.layout', 'two_sides');
+});
+
+it('refuses a fire at its field and keeps the one there was', function () {
+    $roast = $this->roast();
+    $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
+    $this->putJson("/api/roasts/{$roast->id}", ['fires' => [['cooker' => 'kettle', 'fuel' => 'old tyres']]] + $file)->assertUnprocessable()->assertJsonValidationErrors('fires.0.fuel');
+    expect(Roast::firstOrFail()->fires)->toBe([]);
+});
+
+it('plans with the cook’s own cooker, and with no one else’s', function () {
+    $wish = ['fires' => [['cooker' => 'kettle', 'own' => 'Cold kettle']]];
+    $cold = fn () => $this->postJson('/api/cookers', ['name' => 'Cold kettle', 'kind' => 'kettle', 'observations' => array_map(fn (int $mm): array => ['settings' => ['intake_mm' => $mm, 'exhaust_mm' => $mm], 'air_c' => 14, 'celsius' => 14 + 15 * $mm], [5, 6, 7, 8, 9])])->assertCreated();
+    $slot = fn (): float => array_column($this->postJson('/api/preview', toGo([], $wish))->json('fires.0.steps.0.settings'), 'value', 'id')['intake_mm'];
+    $this->actingAs($this->cook());
+    $cold();
+    $this->actingAs($this->cook());
+    $usual = $slot();
+    $this->postJson('/api/preview', toGo([], $wish))->assertJsonPath('fires.0.own', false);
+    $cold();
+    $this->postJson('/api/preview', toGo([], $wish))->assertJsonPath('fires.0.own', true)->assertJsonPath('fires.0.name', 'Cold kettle');
+    expect($slot())->toBeGreaterThan($usual + 0.9);
+});
+
+it('lists roasts without their fires, which are long', function () {
+    $this->roast();
+    $list = $this->getJson('/api/roasts')->assertOk();
+    expect($list->json('0.plan.fires'))->toBe([])->and($list->json('0.plan.run_sheet'))->not->toBeEmpty()->and(Contract::breaches((string) json_encode($list->json(0)), 'RoastSummary'))->toBe([]);
+});
+
+it('says the one correction worth making, takes it as an event, and the forecast follows', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addHours(2)->toAtomString()]);
+    $this->log($roast, 'on', 70)->assertOk();
+    foreach ([60 => 140, 40 => 124, 20 => 117, 5 => 114] as $ago => $celsius) {
+        $this->read($roast, $celsius, $ago, ['place' => 'cooker'])->assertOk();
+    }
+    $before = $this->getJson("/api/roasts/{$roast->id}");
+    expect(Contract::breaches($before->content(), 'Roast'))->toBe([])
+        ->and($before->json('tending.0.cooker'))->toBe('kettle')
+        ->and($before->json('tending.0.correction.act'))->toBe('set')
+        ->and($before->json('tending.0.correction.level_c'))->toBeLessThan(122.0);
+    $wanted = $before->json('tending.0.correction.settings');
+    expect($wanted['intake_mm'])->toBeGreaterThan($before->json('tending.0.settings.intake_mm'));
+    $after = $this->log($roast, 'set', 0, ['settings' => $wanted, 'celsius' => 150])->assertOk();
+    expect(Contract::breaches($after->content(), 'Roast'))->toBe([])
+        ->and($after->json('tending.0.settings'))->toBe($wanted)
+        ->and(collect($after->json('events'))->firstWhere('kind', 'set')['settings'])->toBe($wanted)
+        ->and($after->json('plan.dishes.0.live.pull_at.likely'))->toBeLessThan($before->json('plan.dishes.0.live.pull_at.likely'));
+    // Undone, everything is as it was.
+    $id = collect($after->json('events'))->firstWhere('kind', 'set')['id'];
+    $this->deleteJson("/api/roasts/{$roast->id}/events/$id")->assertOk()->assertJsonPath('tending.0.settings.intake_mm', $before->json('tending.0.settings.intake_mm'));
+});
+
+it('has nothing to say of a fire that nobody cooks on', function () {
+    $roast = $this->roast();
+    expect($this->getJson("/api/roasts/{$roast->id}")->json('tending'))->toBe([]);
+    $this->log($roast, 'on', 30);
+    expect($this->getJson("/api/roasts/{$roast->id}")->json('tending.0.correction'))->toBeNull();
+});
+
+it('refuses a setting that is none', function (string $field, array $more) {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 30);
+    $this->log($roast, 'set', 0, $more)->assertUnprocessable()->assertJsonValidationErrors($field);
+})->with([
+    ['settings', ['celsius' => 150]],
+    ['celsius', ['settings' => ['intake_mm' => 6]]],
+    ['settings.intake_mm', ['settings' => ['intake_mm' => 'wide'], 'celsius' => 150]],
+    ['settings', ['settings' => 'wide open', 'celsius' => 150]],
+    ['celsius', ['settings' => ['intake_mm' => 6], 'celsius' => 5000]],
+]);
+
+// 6 s are 9.46 kW/m², as a black wall of 366 °C gives it. Source: API RP 521, from Stoll & Greene 1959 (from memory); σT⁴ worked by hand.
+it('takes a hand test for a reading of the fire', function () {
+    $roast = $this->roast(['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]]);
+    $this->log($roast, 'on', 20);
+    $answer = $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => 6])->assertOk();
+    expect($answer->json('readings.0.celsius'))->toEqualWithDelta(366.0, 1.5);
+    foreach ([['place' => 'cooker', 'hand_s' => 0.5], ['place' => 'core', 'hand_s' => 6], ['place' => 'cooker', 'hand_s' => 'long']] as $bad) {
+        $this->postJson("/api/roasts/{$roast->id}/readings", $bad + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()])->assertUnprocessable()->assertJsonValidationErrors('hand_s');
+    }
+    $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker'])->assertUnprocessable()->assertJsonValidationErrors('celsius');
+});
+
+it('ticks a refuel off like anything else', function () {
+    $roast = $this->roast(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 88, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135]]], ['serve_at' => now()->addHours(10)->toAtomString()]);
+    $this->log($roast, 'on', 10);
+    $answer = $this->log($roast, 'fuel', 0, ['entry' => 'fire.kettle.refuel.0']);
+    expect(sheetEntry($answer->json('plan'), 'fire.kettle.refuel.0')['done'])->toBeTrue()
+        ->and(sheetEntry($answer->json('plan'), 'fire.kettle.refuel.1')['done'])->toBeFalse();
+});
+
+it('teaches a cooker what a roast found of it, once', function () {
+    $this->actingAs($cook = $this->cook());
+    $id = $this->postJson('/api/cookers', ['name' => 'Weir kettle', 'kind' => 'kettle'])->json('id');
+    $answer = $this->postJson('/api/roasts', Samples::file([], ['serve_at' => now()->addHours(2)->toAtomString(), 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]]))->assertCreated();
+    $roast = Roast::findOrFail($answer->json('id'));
+    $this->log($roast, 'on', 100);
+    foreach ([70 => 141, 50 => 139, 20 => 140] as $ago => $celsius) {
+        $this->read($roast, $celsius, $ago, ['place' => 'cooker']);
+    }
+    // One that was taken while the lid's doing was still to be seen teaches nothing.
+    $this->log($roast, 'lid', 12, ['minutes' => 2]);
+    $this->read($roast, 105, 9, ['place' => 'cooker']);
+    $this->read($roast, 40, 5);
+    $this->postJson("/api/cookers/$id/learn", ['roast' => $roast->id])->assertOk()->assertJsonPath('settled', 3);
+    $this->postJson("/api/cookers/$id/learn", ['roast' => $roast->id])->assertOk()->assertJsonPath('settled', 3);
+    $this->postJson("/api/cookers/$id/learn", ['roast' => 'nowhere'])->assertNotFound();
+    $this->postJson("/api/cookers/$id/learn", [])->assertUnprocessable();
+    expect($this->getJson("/api/cookers/$id")->json('observations.0.settings.intake_mm'))->toBeGreaterThan(4.0);
+});
