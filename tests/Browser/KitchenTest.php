@@ -27,7 +27,7 @@ it('lets a visitor plan, cook, finish and find a roast in the log', function (in
 
     $this->press('Keep this roast');
     $this->sees('Print for the fireside');
-    $this->sees('Light the chimney');
+    $this->sees('briquettes');
 
     // On the heat; a few readings; the hour moves with them.
     $this->press('Live');

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-$screens = ['hearth' => [null, 'Coming'], 'plan' => ['Plan', 'Keep this roast'], 'log' => ['Log', 'End of season']];
-$views = ['Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Run sheet' => 'Print for the fireside', 'Live' => 'Take a reading', 'Table' => 'Warmed again', 'Debrief' => 'What to change next time'];
+$screens = ['hearth' => [null, 'Coming'], 'plan' => ['Plan', 'Keep this roast'], 'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season']];
+$views = ['Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Fire' => 'Through the cook', 'Run sheet' => 'Print for the fireside', 'Live' => 'Take a reading', 'Table' => 'Warmed again', 'Debrief' => 'What to change next time'];
 $short = ['Run sheet' => 'Sheet'];
 
 it('puts nothing serious in anyone’s way, by day and by night, wide and narrow', function (int $width, int $height) use ($screens, $views, $short) {
@@ -38,6 +38,8 @@ it('is worked by keyboard throughout', function () {
     $this->key('p');
     $this->sees('Plan a roast');
     $this->sees('Keep this roast');
+    $this->key('e');
+    $this->sees('Boathouse kettle');
     $this->key('o');
     $this->sees('End of season');
     $this->key('h');
@@ -48,7 +50,7 @@ it('is worked by keyboard throughout', function () {
     $this->seesNot('Views of a roast, in the order of the work');
     $this->press('To the fire');
     $this->sees('Core, coldest point');
-    foreach (['1' => 'Safe minimum', '2' => 'Have ready', '3' => 'Print for the fireside', '5' => 'Warmed again', '6' => 'What to change next time', '4' => 'Take a reading'] as $key => $words) {
+    foreach (['1' => 'Safe minimum', '2' => 'Have ready', '3' => 'Through the cook', '4' => 'Print for the fireside', '6' => 'Warmed again', '7' => 'What to change next time', '5' => 'Take a reading'] as $key => $words) {
         $this->key((string) $key);
         $this->sees($words);
     }
