@@ -7,6 +7,7 @@ namespace App\Roasts;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Live\LiveForecast;
+use Diatherm\Plan\FirePlan;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\Progress;
 
@@ -34,13 +35,15 @@ final readonly class Day
             $now = $lastAct;
         }
         $diary = new Diary($stored, $roast, $now);
-        $plan = Plan::of($roast, $now, [], Yard::for($roast, $stored->user_id));
+        $yard = Yard::for($roast, $stored->user_id);
+        $laid = FirePlan::laid($roast, $yard);
+        $forecasts = Plan::forecasts($laid);
         $live = [];
         $progress = [];
-        foreach ($roast->dishes as $i => $dish) {
+        foreach ($laid->dishes as $i => $dish) {
             $course = $diary->course($i);
             if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
-                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $plan->forecasts[$i]->pullC);
+                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $forecasts[$i]->pullC);
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
@@ -50,7 +53,7 @@ final readonly class Day
             );
         }
 
-        return new self($stored, $plan->with($progress, $now), $diary, $live);
+        return new self($stored, Plan::from($laid, $forecasts, $now, $progress, $yard), $diary, $live);
     }
 
     /** planned, cooking, resting or done */

@@ -2,11 +2,18 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\Observation;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\Weather;
 use Diatherm\Heat\Resolution;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Reading;
+use Diatherm\Plan\Banking;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
+use Diatherm\Plan\FirePlan;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\RoastFile;
@@ -58,6 +65,20 @@ $readings = array_map(fn (int $i): Reading => Reading::of("r$i", 900.0 * ($i + 1
 $course = new Course([[0.0, 152.0], [1800.0, 149.0], [3600.0, 143.0]], [[2700.0, 120.0]], [], null, 4600.0);
 row('Live forecast with band, five readings (220 weighed runs)', sprintf('%.1f ms', milliseconds(fn () => LiveForecast::of($pork, 15.0, $course, $readings, 56.0))), '150 ms');
 
+$lamb = ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360]]];
+$spit = Plan::of($roast($lamb), $now);
+row('Fire floor of a whole lamb: flux, every part, coals shared out', sprintf('%.1f ms', milliseconds(fn () => [$spit->fires[0]->floor()?->field(24, 10, 0.5), Banking::of($spit->fires[0], $spit->forecasts[0])])), '100 ms');
+row('Fire plan of eight hours, minute by minute', sprintf('%.1f ms', milliseconds(fn () => FirePlan::all($spit->roast, $spit->forecasts, [$now], []))), '');
+$kettle = Equipment::of('kettle');
+$points = array_map(function (int $i) use ($kettle): Observation {
+    $mm = 3.0 + 12.0 * ($i % 97) / 96.0;
+    $weather = Weather::of(5.0 + $i % 20, 0.5 * ($i % 7));
+    $settings = Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]);
+
+    return Observation::of($settings, $weather, $weather->airC + (0.92 + 0.02 * ($i % 5 - 2)) * ($kettle->mechanism()->steadyC($settings, $weather) - $weather->airC));
+}, range(0, 499));
+row('A cooker’s curve from 500 readings', sprintf('%.1f ms', milliseconds(fn () => OwnCurve::of($kettle, $points))), '100 ms');
+
 echo "\nFirst load\n";
 $manifest = json_decode((string) file_get_contents(__DIR__.'/../../public/build/manifest.json'), true);
 $script = 0;
@@ -91,6 +112,7 @@ $csrf = $call('GET', '/api/me')[0]['csrf'];
 $csrf = $call('POST', '/api/demo', null, $csrf)[0]['csrf'];
 $roasts = array_column($call('GET', '/api/roasts')[0], null, 'status');
 $cooking = $roasts['cooking']['id'];
+$cooker = $call('GET', '/api/cookers')[0][0]['id'];
 $file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $roasts['planned']['file'];
 $uuid = fn (): string => sprintf('%s-%s-4%s-a%s-%s', ...array_map(fn (int $n): string => substr(bin2hex(random_bytes(8)), 0, $n), [8, 4, 3, 3, 12]));
 $routes = [
@@ -100,6 +122,8 @@ $routes = [
     'GET /api/roasts/{planned}' => fn () => $call('GET', '/api/roasts/'.$roasts['planned']['id']),
     'GET /api/roasts/{cooking}' => fn () => $call('GET', "/api/roasts/$cooking"),
     'GET /api/roasts/{done}' => fn () => $call('GET', '/api/roasts/'.$roasts['done']['id']),
+    'GET /api/cookers' => fn () => $call('GET', '/api/cookers'),
+    'POST /api/cookers/{cooker}/ask' => fn () => $call('POST', "/api/cookers/$cooker/ask", ['target_c' => 150], $csrf),
     'GET /api/roasts/{cooking}/file' => fn () => $call('GET', "/api/roasts/$cooking/file"),
     'GET /api/roasts/{cooking}/readings.csv' => fn () => $call('GET', "/api/roasts/$cooking/readings.csv"),
     'POST /api/preview' => fn () => $call('POST', '/api/preview', $file, $csrf),

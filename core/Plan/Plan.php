@@ -34,42 +34,32 @@ final readonly class Plan
     public static function of(Roast $roast, \DateTimeImmutable $now, array $progress = [], array $yard = []): self
     {
         $laid = FirePlan::laid($roast, $yard);
-        $forecasts = [];
-        foreach ($laid->dishes as $i => $dish) {
-            $forecasts[] = Forecast::of($dish, $roast->airC, "dishes.$i");
-        }
 
-        return self::day($laid, $forecasts, $now, $progress, $yard);
+        return self::from($laid, self::forecasts($laid), $now, $progress, $yard);
     }
 
     /**
-     * The same forecasts with the day's facts in the fires and the run sheet.
+     * What the heat model expects of each dish: it depends on nothing that happens on the day.
      *
-     * @param  array<int, Progress>  $progress
+     * @param  Roast  $laid  with its fires laid
+     * @return non-empty-list<Forecast>
+     *
+     * @throws InvalidInput at the stage that cannot reach its core temperature
      */
-    public function with(array $progress, \DateTimeImmutable $now): self
+    public static function forecasts(Roast $laid): array
     {
-        return self::day($this->roast, $this->forecasts, $now, $progress, $this->yard);
-    }
-
-    /** The fire that a dish is first put on; null for a kind without one. */
-    public function fireOf(int $dish): ?FirePlan
-    {
-        foreach ($this->fires as $fire) {
-            if ($fire->equipment->kind->id === $this->roast->dishes[$dish]->stages[0]->cooker->id) {
-                return $fire;
-            }
-        }
-
-        return null;
+        return array_map(fn (int $i, Dish $dish): Forecast => Forecast::of($dish, $laid->airC, "dishes.$i"), array_keys($laid->dishes), $laid->dishes);
     }
 
     /**
+     * The day laid out from forecasts that are there already.
+     *
+     * @param  Roast  $roast  with its fires laid
      * @param  non-empty-list<Forecast>  $forecasts
      * @param  array<int, Progress>  $progress
      * @param  array<string, OwnCooker>  $yard
      */
-    private static function day(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress, array $yard): self
+    public static function from(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress, array $yard): self
     {
         $now = $now->setTimezone($roast->serveAt->getTimezone());
         $allowed = Clocks::allowedMinutes($roast->airC);
@@ -82,5 +72,15 @@ final readonly class Plan
         $fires = FirePlan::all($roast, $forecasts, $ons, $yard);
 
         return new self($roast, $forecasts, $fires, RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress), $yard);
+    }
+
+    /**
+     * The same forecasts with the day's facts in the fires and the run sheet.
+     *
+     * @param  array<int, Progress>  $progress
+     */
+    public function with(array $progress, \DateTimeImmutable $now): self
+    {
+        return self::from($this->roast, $this->forecasts, $now, $progress, $this->yard);
     }
 }

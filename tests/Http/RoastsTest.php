@@ -141,3 +141,18 @@ it('refuses an import that is malformed or too large, whole', function (string $
     $this->call('POST', '/api/roasts/import', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors('file');
     expect(Roast::count())->toBe(0);
 })->with(['cut short' => '{"serve_at":', 'no JSON' => 'serve at six', '2 MB' => fn () => '{"name":"'.str_repeat('a', 2_000_000).'"}', 'empty' => '']);
+
+it('lists a roast that is over as it was planned, with what became of it', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 150);
+    $planned = $this->getJson('/api/roasts')->json('0.plan.dishes.0.cook_minutes');
+    $this->log($roast, 'pulled', 40);
+    $this->log($roast, 'carved', 10);
+    $list = $this->getJson('/api/roasts')->assertOk();
+    expect(Contract::breaches((string) json_encode($list->json(0)), 'RoastSummary'))->toBe([])
+        ->and($list->json('0.status'))->toBe('done')
+        ->and($list->json('0.plan.dishes.0.status'))->toBe('carved')
+        ->and($list->json('0.plan.dishes.0.cook_minutes.likely'))->toEqualWithDelta($planned['likely'], 0.2)
+        ->and($list->json('0.plan.dishes.0.carved_at'))->not->toBeNull()
+        ->and($list->json('0.plan'))->not->toHaveKey('curves');
+});

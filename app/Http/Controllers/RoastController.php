@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
+use App\Http\Resources\PastResource;
 use App\Http\Resources\RoastResource;
 use App\Models\Roast;
 use App\Models\User;
@@ -30,7 +31,7 @@ final class RoastController
         /** @var list<Roast> $roasts */
         $roasts = $cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get()->all();
         foreach ($roasts as $roast) {
-            $answer[] = (new RoastResource(Day::of($roast, $now, finished: false), whole: false))->toArray();
+            $answer[] = PastResource::of($roast, $now) ?? (new RoastResource(Day::of($roast, $now, finished: false), whole: false))->toArray();
         }
 
         return new JsonResponse($answer);

@@ -23,7 +23,7 @@ use Diatherm\Plan\Refuel;
 final class FireResource
 {
     /** Places along the longer side at which the flux is shown. */
-    private const FIELD = 24;
+    private const FIELD = 18;
 
     /**
      * @param  list<Forecast>  $forecasts
