@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use Diatherm\Heat\Resolution;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
+use Diatherm\Plan\FireCase;
 use Diatherm\Plan\TradeCase;
 use Illuminate\Console\Command;
 
@@ -27,6 +28,13 @@ final class NumbersCommand extends Command
             'Cases and their sources: `data/practice-cases.json`.',
             '',
             ...$this->practice(),
+            '',
+            '# Fires and settings',
+            '',
+            'The same for what practice says of fires, vents, burners and coals (`data/fire-practice.json`); one set of facts a kind of',
+            'cooker (`data/equipment.json`), still air at 20 °C.',
+            '',
+            ...$this->fires(),
             '',
             '# Grid and step',
             '',
@@ -61,6 +69,18 @@ final class NumbersCommand extends Command
         sort($offs);
         $rows[] = '';
         $rows[] = sprintf('Median %.0f %%, worst %.0f %%.', 100 * $offs[intdiv(count($offs), 2)], 100 * end($offs));
+
+        return $rows;
+    }
+
+    /** @return list<string> */
+    private function fires(): array
+    {
+        $rows = ['| What | Practice | Computed |', '|---|---|---|'];
+        foreach (FireCase::all() as $case) {
+            $digits = $case->most < 10.0 ? 2 : 0;
+            $rows[] = sprintf("| %s | %s–%s %s | %.{$digits}f |", $case->what, $case->least, $case->most, $case->unit, $case->computed());
+        }
 
         return $rows;
     }
