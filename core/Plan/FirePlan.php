@@ -327,7 +327,8 @@ final readonly class FirePlan
         $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
         $run = new FireRun($curve, $weather, $fuel, $steps, -$equipment->kind->preheatMinutes, $until, $equipment->renewAt($wish->steady));
         $bed = $forecasts[$dish]->dish->bed;
-        $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius(max(0.0, $point[0])), $curve, $weather) : $curve->ownC($point[1], $weather)], array_values(array_filter($run->course, fn (array $point): bool => ! $buried || $point[0] >= 0.0)));
+        $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
+        $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
 
         return new self($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, self::piles($wish, $equipment, $layout, $run->startKg), $course, $until, $buried, $own !== null, $wish->steady);
     }

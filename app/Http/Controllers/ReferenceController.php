@@ -53,6 +53,7 @@ final class ReferenceController
                 'most_c' => $cooker->mostC,
                 'lid' => $cooker->lid,
                 'rest' => $cooker->isRest(),
+                'open' => Equipment::has($cooker->id) && Equipment::of($cooker->id)->isOpen(),
                 'note' => Equipment::has($cooker->id) ? Equipment::of($cooker->id)->note() : '',
                 'facts' => Equipment::has($cooker->id) ? CookerResource::facts(Equipment::of($cooker->id)) : [],
             ], CookerShed::kinds())),

@@ -139,9 +139,11 @@ final class CookerResource
         if ($curve->mechanism->controls() === []) {
             return [];
         }
+        // From the coolest that it is set to, or was read at.
+        $least = min($kind->leastC, $curve->seen === null ? INF : $curve->modelC($weather->airC + $curve->seen[0], $weather));
         $points = [];
         for ($i = 0; $i <= self::CURVE_POINTS; $i++) {
-            $model = $kind->leastC + ($kind->mostC - $kind->leastC) * $i / self::CURVE_POINTS;
+            $model = $least + ($kind->mostC - $least) * $i / self::CURVE_POINTS;
             $settings = $curve->mechanism->settingsFor($model, $weather);
             $celsius = $curve->steadyC($settings, $weather);
             $points[] = ['settings' => (object) array_map(fn (float $value): float => round($value, 3), $settings->values), 'celsius' => PlanResource::spread($celsius), 'kind_c' => round($curve->mechanism->steadyC($settings, $weather), 1), 'extrapolated' => $curve->isExtrapolated($celsius->likely, $weather)];

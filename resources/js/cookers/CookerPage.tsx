@@ -10,6 +10,7 @@ import { Answer } from '../ui/Answer';
 import { Field } from '../ui/Field';
 import type { Typed } from '../ui/NumberField';
 import { Why } from '../ui/Why';
+import { duration } from '../units/time';
 import { useUnits } from '../units/units';
 import { Ask } from './Ask';
 import { FactFields } from './facts';
@@ -53,7 +54,9 @@ export function CookerPage({ cooker }: { cooker: OwnCooker }) {
             </Answer>
             {cooker.pace_minutes >= 1 && (
               <Answer label="Follows in" remark="two thirds of the way">
-                <Why of="pace" workings={cooker.workings}>{`${Math.round(cooker.pace_minutes)} min`}</Why>
+                <Why of="pace" workings={cooker.workings}>
+                  {duration(cooker.pace_minutes)}
+                </Why>
               </Answer>
             )}
             <Answer

@@ -29,7 +29,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
   const sinceOn = (now - starts) / 60_000;
   return (
     <section aria-live="polite" className="grid gap-7">
-      <div className="opens flex flex-wrap gap-x-9 gap-y-4 sm:grid sm:grid-cols-[repeat(auto-fill,minmax(12.5rem,1fr))] sm:gap-x-6">
+      <div className="opens grid grid-cols-2 gap-x-5 gap-y-4 sm:grid-cols-[repeat(auto-fill,minmax(12.5rem,1fr))] sm:gap-x-6 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-answer">
         {fire.start !== null && (
           <Answer
             label={`Light at ${time(fire.light_minutes)}`}
@@ -112,7 +112,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
             </Why>
           </h2>
           <p className="label">
-            dashed, the target; the band, nine cookers in ten
+            {!fire.buried && 'dashed, the target; '}the band, nine cookers in ten
             {tending !== undefined && tending.readings.length > 0 && '; dots, what was read'}
             {fire.fuel !== null && '; below, coals in the bed'}
           </p>

@@ -111,6 +111,7 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
       </div>
       {dish.stages.map((stage, i) => (
         <StageFields
+          buried={dish.rig?.kind === 'buried_pot' && stage.cooker === 'camp-oven'}
           key={i}
           number={i}
           only={dish.stages.length === 1}

@@ -10,6 +10,8 @@ type StageProps = {
   only: boolean;
   last: boolean;
   stage: DraftStage;
+  /** its heat follows from the hole it is buried in */
+  buried: boolean;
   reference: Reference;
   errors: Errors;
   onChange: (stage: DraftStage) => void;
@@ -17,7 +19,7 @@ type StageProps = {
 };
 
 /** One stage: on which cooker, how hot, until when. */
-export function StageFields({ number, only, last, stage, reference, errors, onChange, onRemove }: StageProps) {
+export function StageFields({ number, only, last, stage, buried, reference, errors, onChange, onRemove }: StageProps) {
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
   const end =
     stage.minutes !== undefined || 'minutes' in stage
@@ -41,14 +43,21 @@ export function StageFields({ number, only, last, stage, reference, errors, onCh
             onChange({ ...stage, cooker: id, cooker_c: reference.cookers.find((cooker) => cooker.id === id)?.default_c ?? 150 })
           }
         />
-        <NumberField
-          label="At"
-          of="temperature"
-          digits={0}
-          value={stage.cooker_c}
-          errors={errors.cooker_c}
-          onChange={(cooker_c) => onChange({ ...stage, cooker_c })}
-        />
+        {buried ? (
+          <p className="label self-end pb-2">its heat follows from the hole: see Fire</p>
+        ) : (
+          <NumberField
+            label="At"
+            of="temperature"
+            digits={0}
+            value={stage.cooker_c}
+            hint={
+              reference.cookers.find((cooker) => cooker.id === stage.cooker)?.open === true ? 'as a hand reads it: see Fire' : undefined
+            }
+            errors={errors.cooker_c}
+            onChange={(cooker_c) => onChange({ ...stage, cooker_c })}
+          />
+        )}
       </div>
       {!(only && end === 'pull') && (
         <div className="grid grid-cols-[1fr_7.25rem] gap-3">
