@@ -33,12 +33,12 @@ final readonly class CampOven implements Mechanism
 
     public function steadyC(Settings $settings, Weather $weather): float
     {
-        return CampOvenCount::temperatureC($this->diameterM, $settings->get('over') + $settings->get('under'), $weather->airC, $weather->windMs, self::rain($weather));
+        return CampOvenCount::temperatureC($this->diameterM, ($settings->get('over') + $settings->get('under')) / $this->byCoals(), $weather->airC, $weather->windMs, self::rain($weather));
     }
 
     public function settingsFor(float $targetC, Weather $weather): Settings
     {
-        $total = min(110.0, CampOvenCount::exact($this->diameterM, $targetC, $weather->airC, $weather->windMs, self::rain($weather)));
+        $total = min(110.0, $this->byCoals() * CampOvenCount::exact($this->diameterM, $targetC, $weather->airC, $weather->windMs, self::rain($weather)));
         $over = CampOvenCount::METHODS[$this->method][1] * $total;
 
         return Settings::of(['over' => min(60.0, $over), 'under' => min(60.0, $total - $over)]);
@@ -49,7 +49,7 @@ final readonly class CampOven implements Mechanism
     {
         $fuel = Fuel::named('briquettes');
 
-        return self::TAKEN * ($settings->get('over') + $settings->get('under')) * ($fuel->pieceKg ?? 0.0) * CoalBed::freshWKg($fuel) * CoalBed::meanFade($fuel, CampOvenCount::refreshMinutes(0.0));
+        return self::TAKEN / $this->byCoals() * ($settings->get('over') + $settings->get('under')) * ($fuel->pieceKg ?? 0.0) * CoalBed::freshWKg($fuel) * CoalBed::meanFade($fuel, CampOvenCount::refreshMinutes(0.0));
     }
 
     /** What the rule of counting implies: at its steady temperature the pot loses what its coals give. */
@@ -57,7 +57,7 @@ final readonly class CampOven implements Mechanism
     {
         $count = CampOvenCount::exact($this->diameterM, max($insideC, $weather->airC), $weather->airC, $weather->windMs, self::rain($weather));
 
-        return $this->heatW(Settings::of(['over' => $count, 'under' => 0.0]), $insideC, $weather);
+        return $this->heatW(Settings::of(['over' => $this->byCoals() * $count, 'under' => 0.0]), $insideC, $weather);
     }
 
     public function storageJK(): float
@@ -72,7 +72,13 @@ final readonly class CampOven implements Mechanism
 
     public function inWords(Settings $settings): string
     {
-        return sprintf('%.0f coals on the lid, %.0f below', $settings->get('over'), $settings->get('under'));
+        return sprintf('%.0f coals on the lid, ', $settings->get('over')).($this->method === 'beside' ? 'the fire at its side' : sprintf('%.0f below', $settings->get('under')));
+    }
+
+    /** Share of the heat that its coals give. */
+    public function byCoals(): float
+    {
+        return CampOvenCount::METHODS[$this->method][2];
     }
 
     private static function rain(Weather $weather): float

@@ -54,7 +54,7 @@ final class Warmth
             }
             $heat = match (true) {
                 $this->bed === null => $mechanism->heatW($settings, $this->modelC, $this->weather),
-                $mechanism instanceof CampOven => CampOven::TAKEN * $this->bed->burn($dt),
+                $mechanism instanceof CampOven => CampOven::TAKEN / $mechanism->byCoals() * $this->bed->burn($dt),
                 // A cold stack draws nothing: the first coals burn in the air that is there.
                 default => $this->bed->burn($dt, max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather))),
             };

@@ -13,8 +13,8 @@ use Diatherm\Measure\OutOfRange;
  */
 final readonly class CampOvenCount
 {
-    /** method => [name, share on the lid] */
-    public const METHODS = ['roast' => ['Roasting', 0.5], 'bake' => ['Baking', 2.0 / 3.0], 'simmer' => ['Simmering', 1.0 / 3.0]];
+    /** method => [name, share on the lid, share of the heat that coals give at all: a fire close by gives the rest] */
+    public const METHODS = ['roast' => ['Roasting', 0.5, 1.0], 'bake' => ['Baking', 2.0 / 3.0, 1.0], 'simmer' => ['Simmering', 1.0 / 3.0, 1.0], 'beside' => ['Beside a fire', 1.0, 0.5]];
 
     public const INCH_M = 0.0254;
 
@@ -49,8 +49,8 @@ final readonly class CampOvenCount
     /** @throws OutOfRange for a pot of less than 15 or more than 60 cm, or a method that is not there */
     public static function for(float $diameterM, float $targetC, string $method, float $airC, float $windMs, float $rain = 0.0): self
     {
-        $share = (self::METHODS[$method] ?? throw OutOfRange::unknown('method', $method))[1];
-        $total = (int) max(4, round(self::exact($diameterM, $targetC, $airC, $windMs, $rain)));
+        [, $share, $byCoals] = self::METHODS[$method] ?? throw OutOfRange::unknown('method', $method);
+        $total = (int) max(4, round($byCoals * self::exact($diameterM, $targetC, $airC, $windMs, $rain)));
         $over = (int) round($share * $total);
 
         return new self($diameterM, $method, $total, $over, $total - $over);

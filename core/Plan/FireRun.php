@@ -57,6 +57,9 @@ final class FireRun
 
     public float $leftKg = 0.0;
 
+    /** When a vented cooker is first so near its target that it is closed in; null for never. */
+    public ?float $closedInMinutes = null;
+
     private Mechanism $mechanism;
 
     /**
@@ -91,7 +94,11 @@ final class FireRun
                 $this->course[] = [$at, $warmth->modelC()];
                 $this->left[] = [$at, $bed?->leftKg() ?? 0.0];
             }
-            $settings = $this->mechanism instanceof VentedCooker && $warmth->celsius() < $step->targetC - self::CLOSE_IN_K ? $this->open($step->settings) : $step->settings;
+            $near = $warmth->celsius() >= $step->targetC - self::CLOSE_IN_K;
+            if ($near) {
+                $this->closedInMinutes ??= $at;
+            }
+            $settings = $this->mechanism instanceof VentedCooker && ! $near ? $this->open($step->settings) : $step->settings;
             $warmth->through($settings, 60.0);
             $this->energyJ += 60.0 * $this->mechanism->heatW($settings, $warmth->modelC(), $weather);
         }

@@ -56,9 +56,10 @@ final class FireTasks
 
     /**
      * @param  float  $likelyMinutes  until the last dish comes off
+     * @param  bool  $begun  whether a dish is on it already
      * @return list<Entry> what is done to the fire once its first dish is on
      */
-    public static function entries(FirePlan $fire, float $likelyMinutes): array
+    public static function entries(FirePlan $fire, float $likelyMinutes, bool $begun): array
     {
         $kind = $fire->equipment->kind->id;
         $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp($fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes));
@@ -69,6 +70,9 @@ final class FireTasks
             [$lay, $how] = self::lay($fire);
             $entries[] = new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at($fire->lightMinutes()), $light, $care);
             $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->equipment->kind->preheatMinutes), $lay, $how, until: $at(0.0));
+        }
+        if (! $begun && $fire->equipment->isVented() && $fire->run->closedInMinutes !== null) {
+            $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->steps[0]->targetC - FireRun::CLOSE_IN_K), until: $at(0.0));
         }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
             $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), sprintf('%s to %.0f °C', $fire->name, $step->targetC), ucfirst($fire->curve->mechanism->inWords($step->settings)));
@@ -81,7 +85,7 @@ final class FireTasks
             $words = $fuel->inWords($refuel->kg);
             $second = $fire->equipment->hasSecondFire();
             $entries[] = new Entry("fire.$kind.ready.$i", $fire->dish, Act::Fire, $at($refuel->lightMinutes), $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more", $second ? 'From the back; coals are taken from its front' : self::chimneys($refuel->kg).', for the '.$fire->equipment->kind->short, until: $at($refuel->minutes));
-            $entries[] = new Entry("fire.$kind.refuel.$i", $fire->dish, Act::Fire, $at($refuel->minutes), sprintf($second ? 'Rake in %s' : 'Add %s', $words), $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire));
+            $entries[] = new Entry("fire.$kind.refuel.$i", $fire->dish, Act::Fire, $at($refuel->minutes), sprintf($second ? 'Rake in %s' : 'Add %s', $words), $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire), until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null);
         }
         if ($fire->count() !== null) {
             for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->untilMinutes - 15.0; $k++) {
@@ -98,7 +102,9 @@ final class FireTasks
     {
         $count = $fire->count();
         if ($count !== null) {
-            return sprintf('%d on the lid, %d below, in a ring', $count['over'], $count['under']);
+            return $count['under'] === 0
+                ? sprintf('%d on the lid, in a ring; a good fire close at its side', $count['over'])
+                : sprintf('%d on the lid, %d below, in a ring', $count['over'], $count['under']);
         }
         $names = $fire->equipment->layouts();
 
@@ -108,7 +114,7 @@ final class FireTasks
     private static function refuelled(FirePlan $fire): string
     {
         return match (true) {
-            $fire->count() !== null => 'Half on the lid, half below, in place of the smallest; knock the ash off. The lid level, so that no ash tips in',
+            $fire->count() !== null => 'Where the smallest lie, on the lid and below as before; knock the ash off. The lid level, so that no ash tips in',
             $fire->equipment->isOpen() => 'Where the old ones lie; then the hand test',
             default => 'On the old ones, lid down again at once',
         };

@@ -66,7 +66,7 @@ final readonly class RunSheet
             $off = array_map(fn (int $i): float => ($onTimes[$i]->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0 + $timings[$i]->pull->likely, $fire->dishes);
             $burning = array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
             if (! $fire->buried && $burning !== []) {
-                array_push($entries, ...FireTasks::entries($fire, max(0.0, ...$off)));
+                array_push($entries, ...FireTasks::entries($fire, max(0.0, ...$off), array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->onAt !== null) !== []));
             }
         }
         $entries[] = new Entry('serve', null, Act::Serve, $roast->serveAt, 'Table', sprintf('%d to feed', $roast->people));
@@ -211,10 +211,16 @@ final readonly class RunSheet
         return $entries;
     }
 
-    /** A chore that was missed is forgotten once its next turn has come, or the dish is off. */
+    /** A chore or a refuel that was missed is forgotten once its next turn has come, a chore also when the dish is off. */
     private static function isPassedOver(Entry $entry, \DateTimeImmutable $now, Progress $made): bool
     {
-        return $entry->act === Act::Chore && $entry->late && ($made->pulledAt !== null || ($entry->until !== null && $entry->until <= $now));
+        $overtaken = $entry->until !== null && $entry->until <= $now;
+
+        return $entry->late && match ($entry->act) {
+            Act::Chore => $made->pulledAt !== null || $overtaken,
+            Act::Fire => $overtaken,
+            default => false,
+        };
     }
 
     private static function isDone(Entry $entry, Progress $made): bool

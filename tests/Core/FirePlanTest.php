@@ -13,8 +13,10 @@ use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Act;
 use Diatherm\Plan\Banking;
 use Diatherm\Plan\Entry;
+use Diatherm\Plan\FireExplanation;
 use Diatherm\Plan\FirePlan;
 use Diatherm\Plan\Plan;
+use Diatherm\Plan\Progress;
 use Diatherm\Plan\RoastFile;
 use Tests\Support\Samples;
 
@@ -74,7 +76,7 @@ it('asks for more fuel for a longer cook, a colder day and more wind', function 
 
 it('puts the fire into the run sheet by the clock', function () {
     $plan = planned(SHOULDER);
-    $entries = fireEntries($plan);
+    $entries = array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id !== 'fire.kettle.close'));
     $light = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))[0];
     $bring = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Preheat))[0];
     expect($light->title)->toMatch('/^Light \d+ briquettes$/')
@@ -263,4 +265,100 @@ it('refuses a cooker file that is too large or no JSON', function () {
 it('knows the hand over its open fires', function () {
     $fire = planned(['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => round(HandTest::wallC(4.0)), 'pull' => true]]])->fires[0];
     expect($fire->handSeconds())->toEqualWithDelta(4.0, 0.5)->and(planned()->fires[0]->handSeconds())->toBeNull();
+});
+
+// Common practice: with the pot beside a big fire, coals on the lid alone can be enough.
+it('puts coals on the lid alone beside a fire, and finds its way back', function () {
+    $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]], ['air_c' => 20, 'wind_ms' => 0, 'fires' => [['cooker' => 'camp-oven', 'layout' => 'beside']]]);
+    $fire = $plan->fires[0];
+    expect($fire->count())->toBe(['over' => 12, 'under' => 0])
+        ->and($fire->steps[0]->steadyC->likely)->toEqualWithDelta(170.0, 7.0)
+        ->and($fire->curve->mechanism->inWords($fire->steps[0]->settings))->toContain('the fire at its side');
+    foreach ($fire->course as [$minutes, $celsius]) {
+        if ($minutes > 20.0) {
+            expect($celsius->likely)->toBeGreaterThan(130.0)->toBeLessThan(205.0);
+        }
+    }
+});
+
+it('says when to close the slots in, until the dish is on', function () {
+    $close = fn (Plan $plan): array => array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'));
+    $plan = planned();
+    [$entry] = $close($plan);
+    expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->startsAt->getTimestamp())
+        ->and($entry->title)->toContain('slots')
+        ->and($entry->detail)->toContain('138 °C');
+    $on = new DateTimeImmutable('2031-10-04T16:00:00+02:00');
+    expect($close($plan->with([new Progress($on)], $on->modify('+10 minutes'))))->toBe([]);
+});
+
+it('forgets a refuel that was overtaken by the next', function () {
+    $plan = planned(SHOULDER);
+    $on = new DateTimeImmutable('2031-10-04T09:00:00+02:00');
+    $ids = fn (float $minutes): array => array_column(fireEntries($plan->with([new Progress($on)], $on->modify(sprintf('+%.0f minutes', $minutes)))), 'id');
+    [$first, $second] = $plan->fires[0]->run->refuels;
+    expect($ids($first->minutes + 20.0))->toContain('fire.kettle.refuel.0')->not->toContain('fire.kettle.ready.0')
+        ->and($ids($second->minutes + 20.0))->not->toContain('fire.kettle.refuel.0')->toContain('fire.kettle.refuel.1');
+});
+
+it('keeps an open fire steadier when it is fed little and often, and has the meat done sooner', function () {
+    $low = planned(LAMB);
+    $steady = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]]);
+    $least = fn (Plan $plan): float => min(array_map(fn (array $point): float => $point[0] > 5.0 && $point[0] < 300.0 ? $point[1]->likely : INF, $plan->fires[0]->course));
+    expect($least($steady))->toBeGreaterThan($least($low) + 60.0)
+        ->and(count($steady->fires[0]->run->refuels))->toBeGreaterThan(count($low->fires[0]->run->refuels))
+        ->and($steady->forecasts[0]->cookMinutes->likely)->toBeLessThan(0.8 * $low->forecasts[0]->cookMinutes->likely)
+        ->and(FirePlan::exposure(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]])->fires['open-spit']))->toBeGreaterThan(1.3);
+});
+
+it('says each danger of a fire once, and what is out of reach', function () {
+    $ids = fn (array $dish, array $roast = []): array => array_column(planned($dish, $roast)->fires[0]->cautions(), 'id');
+    expect($ids([]))->toBe(['carbon_monoxide'])
+        ->and($ids([], ['fires' => [['cooker' => 'kettle', 'fuel' => 'quick-light']]]))->toBe(['carbon_monoxide', 'solvent'])
+        ->and($ids(LAMB))->toBe(['carbon_monoxide', 'wood'])
+        ->and($ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]))->toBe(['gas'])
+        ->and($ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 290]]], ['wind_ms' => 12, 'air_c' => -10]))->toBe(['gas', 'out_of_reach'])
+        ->and($ids(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]]))->toBe(['electric']);
+});
+
+it('lays the meat away from coals at one side, and over its own burner', function () {
+    $plan = planned();
+    $meat = $plan->fires[0]->meat($plan->forecasts[0]);
+    expect($meat['y'])->toBeLessThan(-0.05)->and(array_sum(array_map(fn ($pile): float => $pile->yM, $plan->fires[0]->piles)))->toBeGreaterThan(0.0);
+    $gas = planned(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]);
+    expect($gas->fires[0]->meat($gas->forecasts[0])['x'])->toEqualWithDelta(0.0, 1e-9)
+        ->and($gas->fires[0]->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan($gas->fires[0]->floor()?->downWm2(-0.23, 0.0, 0.14));
+});
+
+it('explains every figure of a fire', function (array $dish, array $of) {
+    $plan = planned($dish);
+    $workings = array_column(FireExplanation::of($plan->fires[0], Banking::of($plan->fires[0], $plan->forecasts[0])), null, 'of');
+    expect(array_keys($workings))->toBe($of);
+    foreach ($workings as $working) {
+        expect($working->rule)->not->toBe('');
+    }
+})->with([
+    'kettle' => [[], ['fire.settings', 'fire.course', 'fire.start', 'fire.buy', 'fire.flux']],
+    'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]], ['fire.settings', 'fire.course', 'fire.buy', 'fire.flux']],
+    'spit' => [LAMB, ['fire.settings', 'fire.course', 'fire.start', 'fire.buy', 'fire.hand', 'fire.flux', 'fire.banking']],
+    'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]], ['fire.settings', 'fire.course', 'fire.start', 'fire.buy', 'fire.count']],
+    'oven' => [['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]], ['fire.settings', 'fire.course']],
+]);
+
+it('tells one fire for two dishes on one cooker, from the first on to the last off', function () {
+    $two = Samples::file();
+    $two['dishes'][] = ['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 10, 'start_c' => 15, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]];
+    $plan = Plan::of(RoastFile::read($two), new DateTimeImmutable(DAWN));
+    expect($plan->fires)->toHaveCount(1)
+        ->and($plan->fires[0]->dishes)->toBe([0, 1])
+        ->and($plan->fires[0]->steps)->toHaveCount(2)
+        ->and($plan->fires[0]->steps[1]->targetC)->toBe(190.0);
+});
+
+it('lights what a later stage comes to in time', function () {
+    $plan = planned(['cut' => 'beef-sirloin', 'mass_kg' => 1.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 47], ['cooker' => 'open-grate', 'cooker_c' => 480, 'minutes' => 5]]]);
+    $at = array_column(array_map(fn (Entry $entry): array => [$entry->id, $entry->at->getTimestamp()], $plan->runSheet->entries), 1, 0);
+    expect($at['fire.open-grate.light'])->toBeLessThan($at['fire.open-grate.lay'])
+        ->and($at['fire.open-grate.lay'])->toBeLessThan($at['d0.stage.1'])
+        ->and($at['d0.stage.1'] - $at['fire.open-grate.light'])->toBe(25 * 60);
 });

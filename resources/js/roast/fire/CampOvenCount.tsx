@@ -26,6 +26,7 @@ export function CampOvenCount({ fire }: { fire: Fire }) {
           strong
         />
         <Row what="Renewed" answer={`${count.refresh_minutes} min`} remark="half of them, lit before" />
+        {count.under === 0 && <Row what="Below" answer="none" remark="the fire at its side does that; a quarter turn every 15 to 20 min" />}
       </dl>
       <p className="label mt-2">
         <Why of="fire.count" workings={fire.workings}>
