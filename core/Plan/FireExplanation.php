@@ -21,7 +21,7 @@ final class FireExplanation
             + ($fire->weather->rain ? ['Rain' => 'yes'] : []) + ($fire->weather->altitudeM > 0.0 ? ['Altitude' => sprintf('%.0f m', $fire->weather->altitudeM)] : []);
         $workings = [
             new Working('fire.settings', CookerExplanation::physics($fire->curve->mechanism).($fire->curve->settled > 0 ? ' Bent by what was logged on this cooker.' : ' Nothing was logged on it: this is how its kind behaves.'), [
-                'Target' => sprintf('%.0f °C', $step->targetC), 'These settings come to' => sprintf('%.0f °C', $step->steadyC->likely), 'Nine in ten lie within' => sprintf('%.0f °C to %.0f °C', $step->steadyC->low, $step->steadyC->high), 'Readings behind it' => (string) $fire->curve->settled,
+                'Target' => sprintf('%.0f °C', $step->targetC), 'These settings come to' => sprintf('%.0f °C', $step->steadyC->likely), 'Eight in ten lie within' => sprintf('%.0f °C to %.0f °C', $step->steadyC->low, $step->steadyC->high), 'Readings behind it' => (string) $fire->curve->settled,
             ] + $weather, Source::computed()),
             new Working('fire.course', 'Minute by minute: heat from coals, knobs or element, less what the walls and the draught carry off, over what the body stores; with the coals burning away and the refuels put on by the clock.', [
                 'Stores' => sprintf('%.0f kJ/K', $fire->curve->mechanism->storageJK() / 1000.0), 'Follows within' => sprintf('%.0f min', $fire->curve->paceMinutes($step->targetC, $fire->weather)),

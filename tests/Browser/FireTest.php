@@ -83,7 +83,7 @@ it('adds a cooker, learns from trials, and answers both ways', function () {
     $this->type('I want', '250');
     $this->sees('Extrapolated');
     $this->press('Set like this');
-    $this->sees('nine times in ten');
+    $this->sees('eight times in ten');
     expect($this->barriers())->toBe([])->and($this->fits())->toBeTrue();
 
     // Its roasts are planned with it.

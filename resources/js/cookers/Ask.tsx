@@ -70,7 +70,7 @@ function Said({ cooker, said, way }: { cooker: OwnCooker; said: NonNullable<Cook
         <p>
           <span className="wide text-answer">{format.degrees(said.celsius.likely)}</span>
           <span className="label block">
-            {format.degrees(said.celsius.low)} to {format.degrees(said.celsius.high)}, nine times in ten
+            {format.degrees(said.celsius.low)} to {format.degrees(said.celsius.high)}, eight times in ten
           </span>
         </p>
       )}

@@ -112,7 +112,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
             </Why>
           </h2>
           <p className="label">
-            {!fire.buried && 'dashed, the target; '}the band, nine cookers in ten
+            {!fire.buried && 'dashed, the target; '}the band, eight cookers in ten
             {tending !== undefined && tending.readings.length > 0 && '; dots, what was read'}
             {fire.fuel !== null && '; below, coals in the bed'}
           </p>

@@ -370,3 +370,20 @@ describe('what a tap of the fire logs', () => {
     expect(choreFor('fuel', 0, plan, [], Date.parse('2031-10-04T16:00:00Z'))).toBeUndefined();
   });
 });
+
+describe('a fire that only a hand can read', () => {
+  function Spit() {
+    const burning = aRoast();
+    burning.plan.fires = [aSpitFire()];
+    const log = useLogging(burning);
+    return (
+      <TendingStrip tending={aTending({ cooker: 'open-spit', name: 'Spit', correction: null, readings: [] })} roast={burning} log={log} />
+    );
+  }
+
+  it('leads to the hand test', () => {
+    show(<Spit />);
+    expect(screen.getByRole('link', { name: 'Hand test' })).toHaveAttribute('href', '/roasts/roast/fire');
+    expect(screen.getByText(/hold your palm over it/)).toBeInTheDocument();
+  });
+});

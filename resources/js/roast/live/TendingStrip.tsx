@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Roast, Tending } from '../../api/types';
 import { Prose } from '../../units/Prose';
 import { useUnits } from '../../units/units';
@@ -14,6 +15,7 @@ export function TendingStrip({ tending, roast, log }: Props) {
   const correction = tending.correction;
   const fire = roast.plan.fires.find((one) => one.cooker === tending.cooker);
   const dish = fire?.dish ?? 0;
+  const byHand = fire?.hand_s !== undefined && fire.hand_s !== null;
   const refuel = toDo(roast.plan).find((entry) => entry.id.startsWith(`fire.${tending.cooker}.refuel`));
   const accept = () => {
     if (correction === null) return;
@@ -28,7 +30,9 @@ export function TendingStrip({ tending, roast, log }: Props) {
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 className="text-base">{tending.name}</h2>
         {correction === null ? (
-          <span className="text-soft">not read lately: take a reading of the cooker</span>
+          <span className="text-soft">
+            {byHand ? 'not read lately: hold your palm over it' : 'not read lately: take a reading of the cooker'}
+          </span>
         ) : (
           <>
             <span className="wide text-xl text-water">{format.degrees(correction.level_c)}</span>
@@ -38,6 +42,11 @@ export function TendingStrip({ tending, roast, log }: Props) {
           </>
         )}
       </div>
+      {byHand && (
+        <Link className="text-push inline-flex items-center" to={`/roasts/${roast.id}/fire`}>
+          Hand test
+        </Link>
+      )}
       {correction !== null && (
         <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2">
           <div className="min-w-0 flex-1 basis-56">
