@@ -11,3 +11,6 @@ class StillObserver implements ResizeObserver {
   disconnect(): void {}
 }
 globalThis.ResizeObserver ??= StillObserver;
+
+/** jsdom paints nothing; the pictures that are painted have their words beside them. */
+HTMLCanvasElement.prototype.getContext = () => null;

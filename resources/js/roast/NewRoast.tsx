@@ -83,7 +83,7 @@ function Writing({ start }: { start: Draft }) {
                 {trouble}
               </p>
             )}
-            <div className="fixed inset-x-0 bottom-[58px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
+            <div className="fixed inset-x-0 bottom-[56px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
               {plan !== null && sound && (
                 <p className="mb-1.5 flex justify-between gap-3 font-semibold md:hidden">
                   <span>

@@ -1,0 +1,94 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { call, Failed, forgetToken, Refused, Unreachable } from './client';
+
+type Answer = { status: number; body?: unknown };
+
+/** The server's answers in turn; what was asked is kept. */
+function answering(...answers: Answer[]) {
+  const asked: { path: string; method: string; token: string | undefined; type: string | undefined; body: unknown }[] = [];
+  vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
+    const headers = init.headers as Record<string, string>;
+    asked.push({ path, method: init.method ?? '', token: headers['X-CSRF-TOKEN'], type: headers['Content-Type'], body: init.body });
+    const answer = answers.shift();
+    if (answer === undefined) return Promise.reject(new TypeError('offline'));
+    return Promise.resolve(new Response(answer.status === 204 ? null : JSON.stringify(answer.body ?? {}), { status: answer.status }));
+  });
+  return asked;
+}
+
+const me = (csrf: string): Answer => ({ status: 200, body: { user: null, demo: false, csrf } });
+
+beforeEach(forgetToken);
+afterEach(() => vi.unstubAllGlobals());
+
+describe('asking the server', () => {
+  it('fetches the token once, and sends it with every change', async () => {
+    const asked = answering(me('one'), { status: 200, body: { id: 1 } }, { status: 200, body: { id: 2 } });
+    await call('POST', '/api/roasts', { name: 'Ducks' });
+    await call('PUT', '/api/roasts/1', { name: 'Geese' });
+    expect(asked.map((one) => [one.method, one.path, one.token])).toEqual([
+      ['GET', '/api/me', undefined],
+      ['POST', '/api/roasts', 'one'],
+      ['PUT', '/api/roasts/1', 'one'],
+    ]);
+    expect(asked[1]?.body).toBe('{"name":"Ducks"}');
+  });
+
+  it('asks without a token where nothing is changed', async () => {
+    const asked = answering({ status: 200, body: [] });
+    expect(await call('GET', '/api/roasts')).toEqual([]);
+    expect(asked[0]?.token).toBeUndefined();
+  });
+
+  it('tries once more with a fresh token when the session’s has lapsed', async () => {
+    const asked = answering(me('old'), { status: 419 }, me('new'), { status: 200, body: { ok: true } });
+    expect(await call('POST', '/api/roasts', {})).toEqual({ ok: true });
+    expect(asked.map((one) => one.token)).toEqual([undefined, 'old', undefined, 'new']);
+  });
+
+  it('gives up when it has lapsed twice', async () => {
+    answering(me('old'), { status: 419 }, me('new'), { status: 419 });
+    await expect(call('POST', '/api/roasts', {})).rejects.toBeInstanceOf(Failed);
+  });
+
+  it('takes the token that signing in brings along', async () => {
+    const asked = answering(me('out'), { status: 200, body: { user: { name: 'Ada' }, demo: false, csrf: 'in' } }, { status: 200 });
+    await call('POST', '/api/login', {});
+    await call('POST', '/api/roasts', {});
+    expect(asked.at(-1)?.token).toBe('in');
+  });
+
+  it('passes a refusal on, field by field', async () => {
+    answering(me('x'), { status: 422, body: { message: 'No.', errors: { 'dishes.0.mass_kg': ['The mass must be a number.'] } } });
+    const refusal = await call('POST', '/api/roasts', {}).catch((error: unknown) => error);
+    expect(refusal).toBeInstanceOf(Refused);
+    expect((refusal as Refused).errors['dishes.0.mass_kg']).toEqual(['The mass must be a number.']);
+  });
+
+  it.each([
+    [401, 'You are signed out.'],
+    [404, 'That is not here (any more).'],
+    [413, 'That is too large.'],
+    [429, 'Too many tries. Wait a minute.'],
+    [500, 'The kitchen could not answer. Try again.'],
+  ])('says in words what %i means', async (status, words) => {
+    answering({ status });
+    await expect(call('GET', '/api/roasts')).rejects.toThrow(words);
+  });
+
+  it('tells what cannot be reached from what was refused', async () => {
+    answering();
+    await expect(call('GET', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
+  });
+
+  it('takes an empty answer for what it is', async () => {
+    answering(me('x'), { status: 204 });
+    expect(await call('DELETE', '/api/roasts/1')).toBeUndefined();
+  });
+
+  it('sends a file as it is', async () => {
+    const asked = answering(me('x'), { status: 200 });
+    await call('POST', '/api/roasts/1/readings.csv', 'time,dish', 'text/csv');
+    expect(asked[1]).toMatchObject({ body: 'time,dish', type: 'text/csv' });
+  });
+});

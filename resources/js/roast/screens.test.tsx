@@ -1,0 +1,392 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter, Route, Routes } from 'react-router';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Failed, Refused, Unreachable } from '../api/client';
+import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
+import { aRoast, entry, reference, show } from '../testing';
+import { aCooker, aFire, aTending } from '../testing-fire';
+import { UnitsContext } from '../units/units';
+import { Debrief } from './Debrief';
+import { Live } from './live/Live';
+import { NewRoast } from './NewRoast';
+import { RoastPage } from './RoastPage';
+import { Table } from './Table';
+
+const call = vi.hoisted(() => vi.fn());
+vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+
+const me = { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg' }, demo: false, csrf: 'x' };
+
+const mix = {
+  id: 'rub',
+  own: false,
+  name: 'Weir rub',
+  kind: 'rub',
+  basis: 'per_kg',
+  basis_words: 'for each kilogram',
+  items: [{ what: 'salt', amount: '53 g' }],
+  method: 'Mix.',
+};
+
+/** The server, as far as these screens ask it; what is not said otherwise answers with the roast. */
+function answering(answers: Record<string, unknown>) {
+  call.mockImplementation((method: string, path: string, body: unknown) => {
+    const answer = answers[`${method} ${path}`] ?? answers[path];
+    if (answer instanceof Error) return Promise.reject(answer);
+    if (typeof answer === 'function') return Promise.resolve((answer as (body: unknown) => unknown)(body));
+    if (answer !== undefined) return Promise.resolve(answer);
+    if (path === '/api/me') return Promise.resolve(me);
+    if (path === '/api/reference') return Promise.resolve(reference);
+    if (path.startsWith('/api/mixes')) return Promise.resolve([mix]);
+    if (path === '/api/cookers') return Promise.resolve([aCooker()]);
+    return Promise.resolve(aRoast());
+  });
+}
+
+beforeEach(() => {
+  localStorage.clear();
+  call.mockReset();
+  answering({});
+});
+
+const sent = (method: string, path: string) =>
+  call.mock.calls.filter((one) => one[0] === method && one[1] === path).map((one) => one[2] as Record<string, unknown>);
+
+const curve = { minutes: [0, 40, 80], core_c: [5, 40, 65], surface_c: [5, 90, 110], air_c: [180, 180, 180] };
+const pictures = {
+  curve,
+  band: [
+    { minutes: 0, low_c: 5, high_c: 5 },
+    { minutes: 80, low_c: 60, high_c: 69 },
+  ],
+  section: {
+    positions: [0, 0.5, 1],
+    minutes: [0, 80],
+    celsius: [
+      [5, 5, 5],
+      [65, 80, 110],
+    ],
+  },
+};
+
+const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> => ({
+  pull_at: { low: '2031-10-04T18:10:00Z', likely: '2031-10-04T18:20:00Z', high: '2031-10-04T18:30:00Z' },
+  cook_minutes: { low: 70, likely: 80, high: 90 },
+  pull_c: 66,
+  core_now_c: { low: 38, likely: 41, high: 44 },
+  peak_c: 74,
+  peak_at: '2031-10-04T18:35:00Z',
+  counted: 3,
+  heat_factor: 0.91,
+  thickness_factor: 1,
+  warnings: [],
+  workings: [],
+  ...more,
+});
+
+const cooking = (more: Partial<Roast> = {}, dish: Partial<FollowedDish> = {}): Roast =>
+  aRoast({ status: 'cooking', ...more }, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: live(), pictures, ...dish });
+
+function open(path: string) {
+  const cache = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { networkMode: 'always' } } });
+  return render(
+    <QueryClientProvider client={cache}>
+      <UnitsContext value={{ temperatureUnit: 'c', massUnit: 'kg' }}>
+        <MemoryRouter initialEntries={[path]}>
+          <Routes>
+            <Route path="/" element={<p>The hearth</p>} />
+            <Route path="/roasts/new" element={<NewRoast />} />
+            <Route path="/roasts/:id" element={<RoastPage />} />
+            <Route path="/roasts/:id/:view" element={<RoastPage />} />
+          </Routes>
+        </MemoryRouter>
+      </UnitsContext>
+    </QueryClientProvider>,
+  );
+}
+
+describe('a roast’s page', () => {
+  it('opens where the work is', async () => {
+    answering({ '/api/roasts/roast': cooking() });
+    open('/roasts/roast');
+    expect(await screen.findByText('Core, coldest point')).toBeInTheDocument();
+  });
+
+  it('goes through its views by number, in the order of the work', async () => {
+    answering({ '/api/roasts/roast': aRoast({}, { pictures }) });
+    open('/roasts/roast/sheet');
+    expect(await screen.findByText('Print for the fireside')).toBeInTheDocument();
+    await userEvent.keyboard('6');
+    expect(await screen.findByRole('region', { name: 'Carve and keep' })).toBeInTheDocument();
+    await userEvent.keyboard('4');
+    expect(await screen.findByText('Print for the fireside')).toBeInTheDocument();
+    await userEvent.keyboard('3');
+    expect(await screen.findByText(/Nothing here is cooked over a fire/)).toBeInTheDocument();
+  });
+
+  it('says that it is not there, and leads back', async () => {
+    answering({ '/api/roasts/gone': new Failed(404, 'That is not here (any more).') });
+    open('/roasts/gone');
+    expect(await screen.findByRole('alert')).toHaveTextContent('That is not here (any more).');
+    expect(screen.queryByRole('button', { name: 'Try again' })).toBeNull();
+    await userEvent.click(screen.getByRole('link', { name: 'To the hearth' }));
+    expect(screen.getByText('The hearth')).toBeInTheDocument();
+  });
+
+  it('offers another try when it cannot be reached', async () => {
+    answering({ '/api/roasts/roast': new Unreachable('The kitchen cannot be reached.') });
+    open('/roasts/roast');
+    const again = await screen.findByRole('button', { name: 'Try again' });
+    answering({ '/api/roasts/roast': cooking() });
+    await userEvent.click(again);
+    expect(await screen.findByText('Core, coldest point')).toBeInTheDocument();
+  });
+});
+
+describe('changing a roast', () => {
+  const plan = (people: number): Plan => ({ ...aRoast().plan, people, dishes: aRoast({}, { pictures }).plan.dishes });
+
+  it('tries a change out first and keeps it when the cook says so', async () => {
+    answering({
+      '/api/roasts/roast': aRoast({}, { pictures }),
+      '/api/preview': plan(9),
+      'PUT /api/roasts/roast': aRoast({ name: 'Kept' }, { pictures }),
+    });
+    open('/roasts/roast/food');
+    const people = await screen.findByLabelText('To feed');
+    expect(screen.queryByRole('button', { name: 'Keep the changes' })).toBeNull();
+    await userEvent.clear(people);
+    await userEvent.type(people, '9');
+    await waitFor(() => expect(sent('POST', '/api/preview').at(-1)).toMatchObject({ people: 9 }));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the changes' }));
+    expect(await screen.findByRole('heading', { name: 'Kept' })).toBeInTheDocument();
+    expect(sent('PUT', '/api/roasts/roast')[0]).toMatchObject({ people: 9 });
+  });
+
+  it('puts everything back as it was', async () => {
+    answering({ '/api/roasts/roast': aRoast({}, { pictures }), '/api/preview': plan(9) });
+    open('/roasts/roast/food');
+    const people = await screen.findByLabelText('To feed');
+    await userEvent.clear(people);
+    await userEvent.type(people, '9');
+    await userEvent.click(screen.getByRole('button', { name: 'As it was' }));
+    expect(screen.getByLabelText('To feed')).toHaveValue('6');
+    expect(sent('PUT', '/api/roasts/roast')).toHaveLength(0);
+  });
+
+  it('goes on answering the figures before while something cannot be read', async () => {
+    answering({
+      '/api/roasts/roast': aRoast({}, { pictures }),
+      '/api/preview': new Refused('no', { people: ['The number of people must be a number.'] }),
+    });
+    open('/roasts/roast/food');
+    await userEvent.type(await screen.findByLabelText('To feed'), 'x');
+    expect(await screen.findByText(/this still answers the figures before/)).toBeInTheDocument();
+    expect(screen.getByLabelText('To feed')).toHaveAccessibleDescription('The number of people must be a number.');
+    expect(screen.getByRole('button', { name: 'Keep the changes' })).toBeDisabled();
+  });
+});
+
+describe('a new roast', () => {
+  it('starts from sensible figures and is kept', async () => {
+    answering({ '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes } });
+    open('/roasts/new');
+    await screen.findByText('Plan a roast');
+    await waitFor(() => expect(sent('POST', '/api/preview').length).toBeGreaterThan(0));
+    expect(sent('POST', '/api/preview')[0]).toMatchObject({ people: 4, dishes: [{ cut: 'duck', stages: [{ cooker: 'kettle' }] }] });
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep this roast' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts')).toHaveLength(1));
+    expect(await screen.findByText('Print for the fireside')).toBeInTheDocument();
+  });
+
+  it('says so when it could not be kept, and loses nothing', async () => {
+    answering({
+      '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes },
+      'POST /api/roasts': new Unreachable('The kitchen cannot be reached.'),
+    });
+    open('/roasts/new');
+    await userEvent.type(await screen.findByLabelText('Occasion'), 'First supper');
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep this roast' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('The kitchen cannot be reached.');
+    expect(screen.getByLabelText('Occasion')).toHaveValue('First supper');
+  });
+});
+
+describe('live', () => {
+  it('says what is next and logs it with one tap', async () => {
+    const roast = cooking();
+    roast.plan.run_sheet = [
+      entry('d0.pull', 'pull', '2031-10-04T18:20:00Z', { title: 'Pull Brace of ducks' }),
+      ...roast.plan.run_sheet.slice(-1),
+    ];
+    show(<Live roast={roast} />);
+    expect(screen.getByRole('heading', { name: 'Pull Brace of ducks' })).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(1));
+    expect(sent('POST', '/api/roasts/roast/events')[0]).toMatchObject({
+      kind: 'pulled',
+      dish: 0,
+      entry: 'd0.pull',
+    } satisfies Partial<NewEvent>);
+  });
+
+  it('shows the core large, with its band and what the heat does', () => {
+    show(<Live roast={cooking()} />);
+    expect(screen.getByText('41°')).toBeInTheDocument();
+    expect(screen.getByText(/38° to 44°/)).toBeInTheDocument();
+    expect(screen.getByText('9 % less heat')).toBeInTheDocument();
+    expect(screen.getByText('18:10 to 18:30')).toBeInTheDocument();
+  });
+
+  it('takes a reading where it was taken', async () => {
+    show(<Live roast={cooking()} />);
+    await userEvent.click(screen.getByRole('button', { name: /Take a reading/ }));
+    const sheet = within(await screen.findByRole('dialog'));
+    await userEvent.click(sheet.getByRole('radio', { name: 'thigh' }));
+    for (const key of ['4', '7', 'Point', '5']) await userEvent.click(sheet.getByRole('button', { name: key }));
+    await userEvent.click(sheet.getByRole('button', { name: 'Log it' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/readings')).toHaveLength(1));
+    expect(sent('POST', '/api/roasts/roast/readings')[0]).toMatchObject({
+      place: 'thigh',
+      celsius: 47.5,
+      dish: 0,
+    } satisfies Partial<NewReading>);
+  });
+
+  it('logs by keys, and undoes the last', async () => {
+    const roast = cooking({
+      events: [
+        {
+          id: 'e1',
+          dish: 0,
+          at: '2031-10-04T17:20:00Z',
+          kind: 'basted',
+          words: 'Basted',
+          stage: null,
+          entry: null,
+          minutes: null,
+          note: null,
+          settings: null,
+          celsius: null,
+        },
+      ],
+    });
+    show(<Live roast={roast} />);
+    await userEvent.keyboard('l');
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')[0]).toMatchObject({ kind: 'lid', minutes: 2 }));
+    await userEvent.keyboard('u');
+    await waitFor(() => expect(call).toHaveBeenCalledWith('DELETE', '/api/roasts/roast/events/e1'));
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it back' }));
+    await waitFor(() =>
+      expect(sent('POST', '/api/roasts/roast/events').at(-1)).toMatchObject({ id: 'e1', kind: 'basted', at: '2031-10-04T17:20:00Z' }),
+    );
+  });
+
+  it('shows each fire that burns under the dish looked at, and no other', () => {
+    const roast = cooking({ tending: [aTending(), aTending({ cooker: 'gas', name: 'Regatta gas grill' })] });
+    roast.plan.fires = [aFire()];
+    show(<Live roast={roast} />);
+    expect(screen.getByRole('region', { name: 'Boathouse kettle' })).toBeInTheDocument();
+    expect(screen.queryByRole('region', { name: 'Regatta gas grill' })).toBeNull();
+  });
+
+  it('tells what was refused', async () => {
+    answering({ 'POST /api/roasts/roast/events': new Failed(500, 'The kitchen could not answer. Try again.') });
+    show(<Live roast={cooking()} />);
+    await userEvent.keyboard('b');
+    expect(await screen.findByRole('alert')).toHaveTextContent('could not answer');
+  });
+});
+
+describe('table', () => {
+  it('counts the rest down and says what may hurt', () => {
+    const roast = cooking(
+      { status: 'resting' },
+      {
+        status: 'resting',
+        pulled_at: new Date(Date.now() - 4 * 60_000).toISOString(),
+        rest_minutes: 12,
+        live: live({
+          warnings: [{ id: 'below_safe_minimum', words: 'Below the safe minimum for poultry: 74 °C.', source: 'Published: USDA FSIS' }],
+        }),
+      },
+    );
+    show(<Table roast={roast} />);
+    expect(screen.getByText('Rests for')).toBeInTheDocument();
+    expect(screen.getByRole('note')).toHaveTextContent('Below the safe minimum');
+  });
+
+  it('logs the pull and the carving', async () => {
+    const { unmount } = show(<Table roast={cooking()} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Pulled now' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events').at(-1)).toMatchObject({ kind: 'pulled' }));
+    unmount();
+    show(<Table roast={cooking({}, { status: 'resting', pulled_at: '2031-10-04T18:20:00Z' })} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Carved' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events').at(-1)).toMatchObject({ kind: 'carved' }));
+  });
+});
+
+describe('debrief', () => {
+  const finding = { id: 'minutes', what: 'On the heat', planned: '78 min', fact: '92 min', lesson: 'Less heat than planned reached it.' };
+  const done = () =>
+    cooking(
+      { status: 'done', debrief: { planned_curves: [curve], dishes: [[finding]] } },
+      { status: 'carved', pulled_at: '2031-10-04T18:32:00Z', carved_at: '2031-10-04T18:50:00Z' },
+    );
+
+  it('sets the plan against what was, with the lesson', () => {
+    show(<Debrief roast={done()} />);
+    const row = screen.getByRole('row', { name: /On the heat/ });
+    expect(row).toHaveTextContent('78 min');
+    expect(row).toHaveTextContent('92 min');
+    expect(row).toHaveTextContent('Less heat than planned');
+  });
+
+  it('waits for the pull', () => {
+    show(<Debrief roast={cooking()} />);
+    expect(screen.getByText(/Still on the heat/)).toBeInTheDocument();
+  });
+
+  it('keeps the note for next time', async () => {
+    show(<Debrief roast={done()} />);
+    await userEvent.type(screen.getByLabelText('What to change next time'), 'More coals');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the note' }));
+    await waitFor(() => expect(sent('PUT', '/api/roasts/roast/debrief')).toEqual([{ note: 'More coals' }]));
+  });
+
+  it('teaches the cook’s own cooker what was read on it', async () => {
+    const roast = done();
+    roast.plan.fires = [aFire({ own: true, name: 'Boathouse kettle' })];
+    roast.readings = [
+      {
+        id: 'r1',
+        dish: 0,
+        at: '2031-10-04T17:40:00Z',
+        place: 'cooker',
+        place_words: 'Cooker',
+        celsius: 171,
+        counts: true,
+        verdict: 'Counts',
+      },
+    ];
+    answering({
+      'POST /api/cookers/cooker/learn': aCooker({
+        observations: [{ ...(aCooker().observations[0] as NonNullable<ReturnType<typeof aCooker>['observations'][number]>), id: 'r1' }],
+      }),
+    });
+    show(<Debrief roast={roast} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Teach Boathouse kettle' }));
+    expect(sent('POST', '/api/cookers/cooker/learn')).toEqual([{ roast: 'roast' }]);
+    expect(await screen.findByText(/1 of the readings taken today is in its curve/)).toBeInTheDocument();
+  });
+
+  it('has nothing to teach where nothing was read', () => {
+    const roast = done();
+    roast.plan.fires = [aFire({ own: true, name: 'Boathouse kettle' })];
+    show(<Debrief roast={roast} />);
+    expect(screen.queryByText('What the cooker learns')).toBeNull();
+  });
+});
