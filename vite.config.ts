@@ -17,5 +17,6 @@ export default defineConfig({
     environment: 'jsdom',
     include: ['resources/js/**/*.test.{ts,tsx}'],
     setupFiles: ['resources/js/test-setup.ts'],
+    testTimeout: 30_000,
   },
 });

@@ -7,7 +7,7 @@ namespace App\Roasts;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Live\LiveForecast;
-use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\LaidFires;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\Progress;
 
@@ -36,7 +36,7 @@ final readonly class Day
         }
         $diary = new Diary($stored, $roast, $now);
         $yard = Yard::for($roast, $stored->user_id);
-        $laid = FirePlan::laid($roast, $yard);
+        $laid = LaidFires::in($roast, $yard);
         $forecasts = Plan::forecasts($laid);
         $live = [];
         $progress = [];

@@ -13,7 +13,8 @@ use Diatherm\Live\Reading;
 use Diatherm\Plan\Banking;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
-use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\FireLayout;
+use Diatherm\Plan\FirePlanning;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\RoastFile;
@@ -67,8 +68,8 @@ row('Live forecast with band, five readings (220 weighed runs)', sprintf('%.1f m
 
 $lamb = ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360]]];
 $spit = Plan::of($roast($lamb), $now);
-row('Fire floor of a whole lamb: flux, every part, coals shared out', sprintf('%.1f ms', milliseconds(fn () => [$spit->fires[0]->floor()?->field(24, 10, 0.5), Banking::of($spit->fires[0], $spit->forecasts[0])])), '100 ms');
-row('Fire plan of eight hours, minute by minute', sprintf('%.1f ms', milliseconds(fn () => FirePlan::all($spit->roast, $spit->forecasts, [$now], []))), '');
+row('Fire floor of a whole lamb: flux, every part, coals shared out', sprintf('%.1f ms', milliseconds(fn () => [(new FireLayout($spit->fires[0]))->floor()?->field(24, 10, 0.5), Banking::of($spit->fires[0], $spit->forecasts[0])])), '100 ms');
+row('Fire plan of eight hours, minute by minute', sprintf('%.1f ms', milliseconds(fn () => FirePlanning::all($spit->roast, $spit->forecasts, [$now], []))), '');
 $kettle = Equipment::of('kettle');
 $points = array_map(function (int $i) use ($kettle): Observation {
     $mm = 3.0 + 12.0 * ($i % 97) / 96.0;

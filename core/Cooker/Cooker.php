@@ -66,6 +66,12 @@ final readonly class Cooker
         return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, min(1.0, $this->exposure * $factor), $this->airShare, $this->preheatMinutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
     }
 
+    /** Whether as much of a surface meets its heat as with that one. */
+    public function exposesLike(self $other): bool
+    {
+        return abs($this->exposure - $other->exposure) < 1e-9;
+    }
+
     /** The same kind that comes back from an open lid in another time. */
     public function recoveringIn(float $minutes): self
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Cooker;
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Fire\FireFloor;
@@ -63,12 +65,12 @@ final readonly class Banking
         $together = $forecast->cookMinutes->likely;
         $height = $mechanism->heightM;
         $even = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, array_map(fn (array $at): Pile => Pile::of(0.5 * $at[0] * $mechanism->lengthM, 0.5 * $at[1] * $mechanism->widthM, $at[2] * $fire->run->startKg), Equipment::pilesOf('even')));
-        $floor = $fire->floor();
+        $floor = (new FireLayout($fire))->floor();
         assert($floor !== null);
         $rows = [];
         foreach (self::sections($dish) as [$id, $name, $from, $to, $half]) {
             $x = (0.5 * ($from + $to) - 0.5) * $jointM;
-            $curve = self::times($dish, $fire->equipment->kind->id, $forecast->airC, $half, $aimed);
+            $curve = self::times($dish, CookerShed::kind($fire->equipment->kind->id)->exposing(LaidFires::fading($fire->wish, $fire->equipment)), $forecast->airC, $half, $aimed);
             $rows[] = [$id, $name, $from, $to, $x, $curve, self::fluxFor($curve, $together)];
         }
         $bands = self::bands($mechanism->lengthM, $jointM, array_column($rows, 4));
@@ -109,13 +111,13 @@ final readonly class Banking
     }
 
     /** @return non-empty-list<array{float, float}> logarithms of flux and minutes, by rising flux */
-    private static function times(Dish $dish, string $kind, float $airC, float $half, float $aimedWm2): array
+    private static function times(Dish $dish, Cooker $cooker, float $airC, float $half, float $aimedWm2): array
     {
         $points = [];
         foreach (self::HEATS as $share) {
             $flux = $share * $aimedWm2;
             $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $kind ? $stage->at($celsius) : $stage, $dish->stages)), $airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
+            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker)->at($celsius) : $stage, $dish->stages)), $airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
             $trace = $cook->body->record(false);
             $cook->toPull($dish->targetC);
             $reached = $trace->reaches($dish->targetC);

@@ -36,7 +36,7 @@ final class FireExplanation
         if ($fire->handSeconds() !== null) {
             $workings[] = new Working('fire.hand', 'Time until a bare palm hurts, at the meat’s height, is a measure of radiant flux.', ['Flux there' => sprintf('%.1f kW/m²', \Diatherm\Fire\HandTest::fluxOfWallWm2($step->steadyC->likely) / 1000.0)], Source::of(Mark::Memory, 'API RP 521, from Stoll & Greene 1959'));
         }
-        if ($fire->floor() !== null) {
+        if ((new FireLayout($fire))->floor() !== null) {
             $workings[] = new Working('fire.flux', 'Every small square of coals sends out E·cosθ₁·cosθ₂/(π·r²) to each place above it; what arrives is added up.', [], Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'));
         }
         if ($fire->count() !== null) {

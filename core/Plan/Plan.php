@@ -33,7 +33,7 @@ final readonly class Plan
      */
     public static function of(Roast $roast, \DateTimeImmutable $now, array $progress = [], array $yard = []): self
     {
-        $laid = FirePlan::laid($roast, $yard);
+        $laid = LaidFires::in($roast, $yard);
 
         return self::from($laid, self::forecasts($laid), $now, $progress, $yard);
     }
@@ -66,10 +66,10 @@ final readonly class Plan
         $timings = [];
         $ons = [];
         foreach ($forecasts as $i => $forecast) {
-            $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, FirePlan::fuelAskedFor($roast, $forecast->dish->stages[0]->cooker->id));
+            $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, LaidFires::fuelAskedFor($roast, $forecast->dish->stages[0]->cooker->id));
             $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp($roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve));
         }
-        $fires = FirePlan::all($roast, $forecasts, $ons, $yard);
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $yard);
 
         return new self($roast, $forecasts, $fires, RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress), $yard);
     }

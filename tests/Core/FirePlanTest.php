@@ -13,8 +13,10 @@ use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Act;
 use Diatherm\Plan\Banking;
 use Diatherm\Plan\Entry;
+use Diatherm\Plan\FireCautions;
 use Diatherm\Plan\FireExplanation;
-use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\FireLayout;
+use Diatherm\Plan\LaidFires;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\Progress;
 use Diatherm\Plan\RoastFile;
@@ -162,7 +164,7 @@ it('gives even ends to an even joint over a short bed', function () {
 it('cooks slower over a fire that fades further', function () {
     $minutes = fn (array $fires): float => planned(LAMB, ['fires' => $fires])->forecasts[0]->cookMinutes->likely;
     expect($minutes([['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'two_sides']]))->toEqualWithDelta($minutes([]), 0.5)
-        ->and(FirePlan::exposure(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->fires['open-spit']))->toBeLessThan(1.0);
+        ->and(LaidFires::fading(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->fires['open-spit'], Equipment::of('open-spit')))->toBeLessThan(1.0);
 });
 
 it('follows the cook’s own cooker', function () {
@@ -308,11 +310,11 @@ it('keeps an open fire steadier when it is fed little and often, and has the mea
     expect($least($steady))->toBeGreaterThan($least($low) + 60.0)
         ->and(count($steady->fires[0]->run->refuels))->toBeGreaterThan(count($low->fires[0]->run->refuels))
         ->and($steady->forecasts[0]->cookMinutes->likely)->toBeLessThan(0.8 * $low->forecasts[0]->cookMinutes->likely)
-        ->and(FirePlan::exposure(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]])->fires['open-spit']))->toBeGreaterThan(1.3);
+        ->and(LaidFires::fading(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]])->fires['open-spit'], Equipment::of('open-spit')))->toBeGreaterThan(1.3);
 });
 
 it('says each danger of a fire once, and what is out of reach', function () {
-    $ids = fn (array $dish, array $roast = []): array => array_column(planned($dish, $roast)->fires[0]->cautions(), 'id');
+    $ids = fn (array $dish, array $roast = []): array => array_column(FireCautions::of(planned($dish, $roast)->fires[0]), 'id');
     expect($ids([]))->toBe(['carbon_monoxide'])
         ->and($ids([], ['fires' => [['cooker' => 'kettle', 'fuel' => 'quick-light']]]))->toBe(['carbon_monoxide', 'solvent'])
         ->and($ids(LAMB))->toBe(['carbon_monoxide', 'wood'])
@@ -323,11 +325,11 @@ it('says each danger of a fire once, and what is out of reach', function () {
 
 it('lays the meat away from coals at one side, and over its own burner', function () {
     $plan = planned();
-    $meat = $plan->fires[0]->meat($plan->forecasts[0]);
+    $meat = (new FireLayout($plan->fires[0]))->meat($plan->forecasts[0]);
     expect($meat['y'])->toBeLessThan(-0.05)->and(array_sum(array_map(fn ($pile): float => $pile->yM, $plan->fires[0]->piles)))->toBeGreaterThan(0.0);
     $gas = planned(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]);
-    expect($gas->fires[0]->meat($gas->forecasts[0])['x'])->toEqualWithDelta(0.0, 1e-9)
-        ->and($gas->fires[0]->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan($gas->fires[0]->floor()?->downWm2(-0.23, 0.0, 0.14));
+    expect((new FireLayout($gas->fires[0]))->meat($gas->forecasts[0])['x'])->toEqualWithDelta(0.0, 1e-9)
+        ->and((new FireLayout($gas->fires[0]))->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan((new FireLayout($gas->fires[0]))->floor()?->downWm2(-0.23, 0.0, 0.14));
 });
 
 it('explains every figure of a fire', function (array $dish, array $of) {
@@ -361,4 +363,19 @@ it('lights what a later stage comes to in time', function () {
     expect($at['fire.open-grate.light'])->toBeLessThan($at['fire.open-grate.lay'])
         ->and($at['fire.open-grate.lay'])->toBeLessThan($at['d0.stage.1'])
         ->and($at['d0.stage.1'] - $at['fire.open-grate.light'])->toBe(25 * 60);
+});
+
+it('has the meat done sooner for coals moved under its thick end, and later for coals moved away', function () {
+    $minutes = fn (array $piles): float => planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => $piles]]])->forecasts[0]->cookMinutes->likely;
+    $even = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->forecasts[0]->cookMinutes->likely;
+    expect($minutes([['x_cm' => -40, 'y_cm' => 0, 'kg' => 3], ['x_cm' => 40, 'y_cm' => 0, 'kg' => 2]]))->toBeLessThan($even - 20.0)
+        ->and($minutes([['x_cm' => -15, 'y_cm' => 12, 'kg' => 3], ['x_cm' => 30, 'y_cm' => -12, 'kg' => 2]]))->toBeGreaterThan($even + 20.0);
+    expect(fn () => $minutes([['x_cm' => 70, 'y_cm' => 25, 'kg' => 3]]))->toThrow(InvalidInput::class, 'As its fire is laid');
+});
+
+it('draws as many pieces as there are', function () {
+    $block = planned(['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 9, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]]);
+    $one = planned(['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 1, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]]);
+    $size = fn (Plan $plan): array => (new FireLayout($plan->fires[0]))->meat($plan->forecasts[0]);
+    expect($size($block)['length'])->toEqualWithDelta(3 * $size($one)['length'], 1e-9)->and($size($block)['width'])->toEqualWithDelta(3 * $size($one)['width'], 1e-9);
 });

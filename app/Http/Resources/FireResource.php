@@ -13,7 +13,9 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Plan\BankedPart;
 use Diatherm\Plan\Banking;
+use Diatherm\Plan\FireCautions;
 use Diatherm\Plan\FireExplanation;
+use Diatherm\Plan\FireLayout;
 use Diatherm\Plan\FirePlan;
 use Diatherm\Plan\FireStep;
 use Diatherm\Plan\Forecast;
@@ -42,7 +44,7 @@ final class FireResource
             'own' => $fire->own,
             'note' => $equipment->note(),
             'open' => $equipment->isOpen(),
-            'steady' => $fire->steady,
+            'steady' => $fire->wish->steady,
             'buried' => $fire->buried,
             'dish' => $fire->dish,
             'starts_at' => PlanResource::time($fire->startsAt),
@@ -69,7 +71,7 @@ final class FireResource
             'count' => self::count($fire),
             'hand_s' => $fire->handSeconds() === null ? null : round($fire->handSeconds(), 1),
             'banking' => $banking === null ? null : self::banking($banking),
-            'cautions' => PlanResource::warnings($fire->cautions()),
+            'cautions' => PlanResource::warnings(FireCautions::of($fire)),
             'workings' => PlanResource::workings(FireExplanation::of($fire, $banking)),
         ];
     }
@@ -102,14 +104,15 @@ final class FireResource
     /** @return array<string, mixed>|null the fire from above; the field row by row from the far side, kW/m² */
     private static function floor(FirePlan $fire, Forecast $forecast): ?array
     {
-        $floor = $fire->floor();
+        $layout = new FireLayout($fire);
+        $floor = $layout->floor();
         $size = $fire->equipment->floor();
         if ($floor === null || $size === null) {
             return null;
         }
         $columns = $size['length'] >= $size['width'] ? self::FIELD : max(6, (int) round(self::FIELD * $size['width'] / $size['length']));
         $rows = max(6, (int) round($columns * $size['width'] / $size['length']));
-        $meat = $fire->meat($forecast);
+        $meat = $layout->meat($forecast);
         $mechanism = $fire->curve->mechanism;
         $kw = fn (float $x, float $y): float => round($floor->downWm2($x, $y, $size['height']) / 1000.0, 2);
         $side = 0.5 * $meat['width'];

@@ -5,7 +5,7 @@ import { useUnits } from '../units/units';
 export function ControlsPicture({ controls, settings }: { controls: readonly Control[]; settings: Settings }) {
   const pieces = controls.filter((control) => control.unit === 'pieces');
   return (
-    <div className="flex flex-wrap items-end gap-x-6 gap-y-4">
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-4">
       {controls.map((control) => {
         const value = settings[control.id] ?? control.least;
         if (control.unit === 'mm') return <Slot key={control.id} name={control.name} mm={value} most={control.most} />;

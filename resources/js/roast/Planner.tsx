@@ -10,6 +10,9 @@ import type { Errors } from './ticket/errors';
 
 const TYPING_PAUSE_MS = 250;
 
+/** A ticket full of slips is not read out whole: each is said at its field. */
+const MOST_SAID = 2;
+
 type Props = {
   draft: Draft;
   /** what is known already, shown until the first answer */
@@ -45,7 +48,7 @@ export function Planner({ draft, plan, changed, saveErrors, ticket, actions, ans
         )}
         {!sound && known !== null && (
           <p role="status" className="mb-3 border-l-[3px] border-ember pl-3 font-semibold text-ember">
-            Something in the ticket cannot be read: this still answers the figures before.
+            {[...new Set(Object.values(refused).flat())].slice(0, MOST_SAID).join(' ')} Below, this still answers the figures before.
           </p>
         )}
         {known === null ? <Loading what="the answer" /> : answer(known)}

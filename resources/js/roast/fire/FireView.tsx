@@ -29,7 +29,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
   const sinceOn = (now - starts) / 60_000;
   return (
     <section aria-live="polite" className="grid gap-7">
-      <div className="opens grid grid-cols-2 gap-x-5 gap-y-4 sm:grid-cols-[repeat(auto-fill,minmax(12.5rem,1fr))] sm:gap-x-6 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-answer">
+      <div className="opens grid grid-cols-2 gap-x-5 gap-y-4 sm:flex sm:flex-wrap sm:gap-x-9 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-answer">
         {fire.start !== null && (
           <Answer
             label={`Light at ${time(fire.light_minutes)}`}

@@ -73,10 +73,10 @@ export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
               setChosen(null);
             }}
           >
-            Rake them away
+            Rake away
           </button>
           <button type="button" className="push" disabled={piles.length >= MOST_PILES} onClick={add}>
-            Another pile
+            Add a pile
           </button>
         </div>
       )}

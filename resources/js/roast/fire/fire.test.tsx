@@ -77,11 +77,11 @@ describe('moving coals', () => {
     const seen: FilePile[][] = [];
     show(<Moving onPiles={(piles) => seen.push(piles)} />);
     expect(screen.getByRole('button', { name: 'More here' })).toBeDisabled();
-    await userEvent.click(screen.getByRole('button', { name: 'Another pile' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a pile' }));
     expect(seen.at(-1)).toHaveLength(4);
     await userEvent.click(screen.getByRole('button', { name: 'Fewer here' }));
     expect(seen.at(-1)?.[3]?.kg).toBeLessThan(seen.at(-2)?.[3]?.kg ?? 0);
-    await userEvent.click(screen.getByRole('button', { name: 'Rake them away' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Rake away' }));
     expect(seen.at(-1)).toHaveLength(3);
   });
 
@@ -94,7 +94,7 @@ describe('moving coals', () => {
   it('lets nothing be moved while it burns', () => {
     show(<FloorPanel fire={aFire()} floor={aFloor} meat="Ducks" onPiles={null} />);
     expect(screen.queryByRole('button', { name: /Coals 1/ })).toBeNull();
-    expect(screen.queryByRole('button', { name: 'Another pile' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Add a pile' })).toBeNull();
   });
 
   it('tells the near side of the meat from the far', () => {

@@ -121,10 +121,14 @@ export function Live({ roast }: { roast: Roast }) {
 
         <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
-          {tended.map((tending) => (
-            <TendingStrip key={tending.cooker} tending={tending} roast={roast} log={log} />
-          ))}
         </section>
+        {tended.length > 0 && (
+          <div className="grid content-start gap-4 [grid-area:fire]">
+            {tended.map((tending) => (
+              <TendingStrip key={tending.cooker} tending={tending} roast={roast} log={log} />
+            ))}
+          </div>
+        )}
         <div className="min-w-0 [grid-area:curve]">
           <Curve roast={roast} dish={dish} index={index} now={now} />
         </div>

@@ -26,7 +26,7 @@ export function TendingStrip({ tending, roast, log }: Props) {
     }
   };
   return (
-    <section aria-label={tending.name} className="mt-4 border-t-[1.5px] border-ink pt-2">
+    <section aria-label={tending.name} className="border-t-[1.5px] border-ink pt-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 className="text-base">{tending.name}</h2>
         {correction === null ? (

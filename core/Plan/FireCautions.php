@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Cooker\GasGrill;
+use Diatherm\Cooker\Thermostat;
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\Source;
+
+/** What can hurt someone at a fire, said once each; local codes, the maker's manual and licensed trades come first. */
+final class FireCautions
+{
+    /** @return list<Caution> of this fire, once each */
+    public static function of(FirePlan $fire): array
+    {
+        $cautions = [];
+        if ($fire->fuel !== null || $fire->buried) {
+            $cautions[] = new Caution('carbon_monoxide', 'Charcoal and wood burn outdoors only, never in a tent, garage or porch: carbon monoxide has no smell. Local fire bans and permits come first; drown, stir and feel the ashes when done.', Source::of(Mark::Common));
+        }
+        if ($fire->fuel !== null && $fire->fuel->caution !== '') {
+            $cautions[] = new Caution('solvent', $fire->fuel->caution, Source::of(Mark::Common));
+        }
+        if ($fire->fuel?->coalsShare !== null) {
+            $cautions[] = new Caution('wood', 'Clean, dry, untreated wood of a kind you know; no wet river stones round the fire, they burst.', Source::of(Mark::Common));
+        }
+        if ($fire->curve->mechanism instanceof GasGrill) {
+            $cautions[] = new Caution('gas', 'Lid open to light; leaks are found with soapy water. The maker’s manual and licensed fitters decide. A fat fire: burners off, lid down, never water.', Source::of(Mark::Common));
+        }
+        if ($fire->curve->mechanism instanceof Thermostat && $fire->feed() === null) {
+            $cautions[] = new Caution('electric', 'Dry, grounded, on a circuit of its own, clear of walls; the maker’s manual decides.', Source::of(Mark::Common));
+        }
+        foreach ($fire->steps as $step) {
+            if (! $step->reached) {
+                $cautions[] = new Caution('out_of_reach', sprintf('%s does not reach %.0f °C in this weather: it comes to about %.0f °C. Shelter it, or plan for less.', $fire->name, $step->targetC, $step->steadyC->likely), Source::computed());
+                break;
+            }
+        }
+
+        return $cautions;
+    }
+}

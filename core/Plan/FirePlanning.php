@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Plan;
+
+use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\OwnCooker;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Weather;
+use Diatherm\Fire\Fuel;
+use Diatherm\Measure\Spread;
+use Diatherm\Rig\PotRig;
+
+/** From a roast and its forecasts to a plan for each fire. */
+final class FirePlanning
+{
+    /** The fire is kept up this long past the slow end of the last cook, minutes. */
+    private const IN_HAND_MINUTES = 10.0;
+
+    /** A target that the cooker misses by no more than this is reached, K. */
+    private const NEAR_K = 4.0;
+
+    /**
+     * @param  list<Forecast>  $forecasts  one a dish, in order
+     * @param  array<int, \DateTimeImmutable>  $ons  when each dish goes on
+     * @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name
+     * @return list<FirePlan> one for each cooker that has a fire or a setting
+     */
+    public static function all(Roast $roast, array $forecasts, array $ons, array $yard): array
+    {
+        $plans = [];
+        $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
+        foreach (self::heats($forecasts, $onMinutes) as $kind => $heats) {
+            if (Equipment::has($kind)) {
+                $plans[] = self::one($kind, $roast, $forecasts, $heats, $yard);
+            }
+        }
+
+        return $plans;
+    }
+
+    /**
+     * @param  list<Forecast>  $forecasts
+     * @param  non-empty-list<array{float, float, float, int}>  $heats  from, until, °C and dish, in order
+     * @param  array<string, OwnCooker>  $yard
+     */
+    private static function one(string $kind, Roast $roast, array $forecasts, array $heats, array $yard): FirePlan
+    {
+        $wish = $roast->fires[$kind] ?? new FireWish($kind);
+        $own = $wish->own === null ? null : ($yard[$wish->own] ?? null);
+        $own = $own?->equipment->kind->id === $kind ? $own : null;
+        $equipment = $own->equipment ?? Equipment::of($kind);
+        [$first, $dish] = [$heats[0][0], $heats[0][3]];
+        $rig = $forecasts[$dish]->dish->rig;
+        if ($kind === 'camp-oven' && $rig instanceof PotRig && $own === null) {
+            $equipment = Equipment::of($kind, ['diameter_cm' => min(50.0, max(18.0, 100.0 * $rig->pot->diameterM))]);
+        }
+        $buried = $forecasts[$dish]->dish->bed !== null && $kind === 'camp-oven';
+        $fuel = $wish->fuel === null ? ($equipment->fuels()[0] ?? null) : Fuel::named($wish->fuel);
+        $fuel = $fuel === null || $fuel->use !== 'bed' || $buried ? null : $fuel;
+        $layout = $wish->layout ?? ($kind === 'camp-oven' ? 'roast' : array_key_first($equipment->layouts()));
+        $mechanism = $equipment->mechanism($fuel, $layout);
+        $curve = OwnCurve::of($equipment, $own->observations ?? [], $mechanism);
+        $weather = $roast->weather();
+        $steps = [];
+        foreach ($heats as [$from, , $celsius]) {
+            if ($steps === [] || $steps[count($steps) - 1]->targetC !== $celsius) {
+                $steps[] = self::step($from - $first, $celsius, $curve, $weather);
+            }
+        }
+        $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
+        $run = new FireRun($curve, $weather, $fuel, $steps, -$equipment->kind->preheatMinutes, $until, $equipment->renewAt($wish->steady));
+        $bed = $forecasts[$dish]->dish->bed;
+        $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
+        $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
+
+        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $until, $buried, $own !== null, $wish);
+    }
+
+    private static function around(float $celsius, OwnCurve $curve, Weather $weather): Spread
+    {
+        $doubt = 1.5 * $curve->mechanism->doubt() * ($celsius - $weather->airC);
+
+        return Spread::of($celsius - $doubt, $celsius, $celsius + $doubt);
+    }
+
+    private static function step(float $from, float $celsius, OwnCurve $curve, Weather $weather): FireStep
+    {
+        $settings = $curve->settingsFor($celsius, $weather)->rounded($curve->mechanism->controls());
+        $steady = $curve->steadyC($curve->settingsFor($celsius, $weather), $weather);
+
+        return new FireStep($from, $celsius, $settings, $curve->steadyC($settings, $weather), abs($steady->likely - $celsius) <= self::NEAR_K, $curve->isExtrapolated($celsius, $weather));
+    }
+
+    /**
+     * When each kind of cooker is wanted at which heat, all dishes together; later dishes follow the first one's heat
+     * until theirs begins.
+     *
+     * @param  list<Forecast>  $forecasts
+     * @param  array<int, float>  $onMinutes
+     * @return array<string, non-empty-list<array{float, float, float, int}>>
+     */
+    private static function heats(array $forecasts, array $onMinutes): array
+    {
+        $heats = [];
+        foreach ($forecasts as $i => $forecast) {
+            $slow = $forecast->cookMinutes->high / max(0.01, $forecast->cookMinutes->likely);
+            foreach ($forecast->dish->stages as $j => $stage) {
+                if (! $stage->cooker->isRest()) {
+                    $from = $onMinutes[$i] + $forecast->stageStartMinutes[$j];
+                    $until = $onMinutes[$i] + ($forecast->stageStartMinutes[$j + 1] ?? $forecast->cookMinutes->likely) * $slow;
+                    $heats[$stage->cooker->id][] = [$from, $until, $stage->cookerC, $i];
+                }
+            }
+        }
+        foreach ($heats as $kind => $list) {
+            usort($list, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+            $heats[$kind] = $list;
+        }
+
+        return $heats;
+    }
+}
