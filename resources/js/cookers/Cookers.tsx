@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { call, Refused } from '../api/client';
+import { call } from '../api/client';
 import { keys, useCookers, useReference } from '../api/queries';
 import type { OwnCooker } from '../api/types';
-import { FileButton } from '../ui/FileButton';
+import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import clsx from 'clsx';
@@ -16,8 +16,14 @@ export function Cookers() {
   const cookers = useCookers();
   const reference = useReference();
   const navigate = useNavigate();
+  const cache = useQueryClient();
   const { id } = useParams();
   const [adding, setAdding] = useState(false);
+  const read = async (text: string) => {
+    const cooker = await call<OwnCooker>('POST', '/api/cookers', text);
+    await cache.invalidateQueries({ queryKey: keys.cookers });
+    void navigate(`/cookers/${cooker.id}`);
+  };
   const shown = cookers.data?.find((one) => one.id === id) ?? cookers.data?.[0];
   return (
     <Frame>
@@ -27,7 +33,7 @@ export function Cookers() {
           <button type="button" className="push push-main" onClick={() => setAdding(true)}>
             Add one
           </button>
-          <Import onRead={(cooker) => void navigate(`/cookers/${cooker.id}`)} />
+          <FileImport label="Open a cooker file" onText={read} />
         </div>
       </div>
       {cookers.isPending && <Loading what="your cookers" />}
@@ -80,41 +86,5 @@ export function Cookers() {
         />
       )}
     </Frame>
-  );
-}
-
-function Import({ onRead }: { onRead: (cooker: OwnCooker) => void }) {
-  const cache = useQueryClient();
-  const [wrong, setWrong] = useState<string[]>([]);
-  const read = async (text: string) => {
-    setWrong([]);
-    try {
-      const cooker = await call<OwnCooker>('POST', '/api/cookers', text);
-      await cache.invalidateQueries({ queryKey: keys.cookers });
-      onRead(cooker);
-    } catch (error) {
-      setWrong(
-        error instanceof Refused
-          ? Object.entries(error.errors).map(([path, messages]) => `${path}: ${messages.join(' ')}`)
-          : [(error as Error).message],
-      );
-    }
-  };
-  return (
-    <div>
-      <FileButton accept=".json,application/json" onText={(text) => void read(text)}>
-        Open a cooker file
-      </FileButton>
-      {wrong.length > 0 && (
-        <div role="alert" className="mt-2 max-w-md font-semibold text-ember">
-          <p>Nothing was taken from that file:</p>
-          <ul className="list-disc pl-5">
-            {wrong.slice(0, 6).map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-    </div>
   );
 }

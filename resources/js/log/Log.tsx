@@ -1,11 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { call, Refused } from '../api/client';
+import { call } from '../api/client';
 import { keys, useRoasts } from '../api/queries';
 import type { Roast, RoastSummary } from '../api/types';
 import { titleOf } from '../roast/acts';
-import { FileButton } from '../ui/FileButton';
+import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
@@ -80,37 +79,11 @@ function Page({ roast, now }: { roast: RoastSummary; now: number }) {
 function Import() {
   const cache = useQueryClient();
   const navigate = useNavigate();
-  const [wrong, setWrong] = useState<string[]>([]);
   const read = async (text: string) => {
-    setWrong([]);
-    try {
-      const roast = await call<Roast>('POST', '/api/roasts/import', text);
-      cache.setQueryData(keys.roast(roast.id), roast);
-      void cache.invalidateQueries({ queryKey: keys.roasts });
-      void navigate(`/roasts/${roast.id}/food`);
-    } catch (error) {
-      setWrong(
-        error instanceof Refused
-          ? Object.entries(error.errors).map(([path, messages]) => `${path}: ${messages.join(' ')}`)
-          : [(error as Error).message],
-      );
-    }
+    const roast = await call<Roast>('POST', '/api/roasts/import', text);
+    cache.setQueryData(keys.roast(roast.id), roast);
+    void cache.invalidateQueries({ queryKey: keys.roasts });
+    void navigate(`/roasts/${roast.id}/food`);
   };
-  return (
-    <div>
-      <FileButton accept=".json,application/json" onText={(text) => void read(text)}>
-        Open a roast file
-      </FileButton>
-      {wrong.length > 0 && (
-        <div role="alert" className="mt-2 max-w-md font-semibold text-ember">
-          <p>Nothing was taken from that file:</p>
-          <ul className="list-disc pl-5">
-            {wrong.slice(0, 6).map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-        </div>
-      )}
-    </div>
-  );
+  return <FileImport label="Open a roast file" onText={read} />;
 }
