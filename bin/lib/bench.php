@@ -52,7 +52,7 @@ echo "Core\n";
 $long = $roast($shoulder)->dishes[0];
 $after = function (Resolution $resolution) use ($long): float {
     $cook = Cook::of($long, 15.0, $resolution, Course::asPlanned());
-    $cook->body->in($long->stages[0]->cooker->surroundings($long->stages[0]->cookerC, 15.0, $long->shape()), 8 * 3600.0);
+    $cook->body->in($long->stages[0]->cooker->inside->surroundings($long->stages[0]->cookerC, 15.0, $long->shape()), 8 * 3600.0);
 
     return $cook->body->coreC();
 };

@@ -46,7 +46,7 @@ final class CookerShed
     {
         $kinds = [];
         /** @var list<array{id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
-         *   convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float,
+         *   convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float, contact_w_m2k?: int,
          *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool}> $rows
          */
         $rows = Table::named('cookers')['cookers'];
@@ -54,8 +54,7 @@ final class CookerShed
             $kinds[$row['id']] = new Cooker(
                 $row['id'], $row['name'], $row['short'],
                 $row['default_c'], $row['least_c'], $row['most_c'],
-                $row['convection_w_m2k'], $row['emissivity'], $row['dew_point_c'],
-                $row['flux_w_m2'] ?? 0, $row['exposure'] ?? 1, $row['air_share'] ?? 1,
+                new Inside($row['default_c'], $row['convection_w_m2k'], $row['emissivity'], $row['dew_point_c'], $row['flux_w_m2'] ?? 0, $row['exposure'] ?? 1, $row['air_share'] ?? 1, $row['contact_w_m2k'] ?? 0),
                 $row['preheat_min'], $row['light'], $row['light_min'], $row['recovery_min'], $row['lid'],
             );
         }

@@ -6,6 +6,7 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
+use Diatherm\Fire\Pile;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
 
@@ -91,10 +92,12 @@ final readonly class Equipment
         return array_combine($ids, array_map(fn (string $id): string => self::layout($id)['name'], $ids));
     }
 
-    /** @return list<array{float, float, float}> place along and across, as shares of half the floor, and share of the coal */
-    public static function pilesOf(string $layout): array
+    /** @return list<Pile> so much coal on its floor in that layout; none where there is no floor to see */
+    public function piles(string $layout, float $kg): array
     {
-        return self::layout($layout)['piles'];
+        $floor = $this->floor();
+
+        return $floor === null ? [] : array_map(fn (array $at): Pile => Pile::of(0.5 * $at[0] * $floor['length'], 0.5 * $at[1] * $floor['width'], $at[2] * $kg), self::layout($layout)['piles']);
     }
 
     public function isOpen(): bool
@@ -143,13 +146,14 @@ final readonly class Equipment
     /**
      * @param  Fuel|null  $fuel  null for the usual one
      * @param  string|null  $layout  of the coals, or the method of a camp oven; null for the usual one
+     * @param  list<Pile>|null  $piles  of an open fire, laid by hand in place of a layout
      */
-    public function mechanism(?Fuel $fuel = null, ?string $layout = null): Mechanism
+    public function mechanism(?Fuel $fuel = null, ?string $layout = null, ?array $piles = null): Mechanism
     {
         return match ($this->row['mechanism']) {
             'vented' => $this->vented(),
             'gas' => $this->gas(),
-            'open' => new OpenFire($this->metres('length_cm'), $this->metres('width_cm'), $this->metres('height_cm'), $fuel ?? $this->fuels()[0], self::pilesOf($layout ?? array_key_first($this->layouts()) ?? 'even')),
+            'open' => new OpenFire($this->metres('length_cm'), $this->metres('width_cm'), $this->metres('height_cm'), $fuel ?? $this->fuels()[0], $piles ?? $this->piles($layout ?? array_key_first($this->layouts()) ?? 'even', 1.0)),
             'camp_oven' => new CampOven($this->metres('diameter_cm'), $layout !== null && array_key_exists($layout, CampOvenCount::METHODS) ? $layout : 'roast'),
             default => $this->thermostat(),
         };

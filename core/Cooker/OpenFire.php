@@ -21,14 +21,14 @@ final readonly class OpenFire implements Mechanism
     /**
      * @param  float  $lengthM  of the bed
      * @param  float  $heightM  of the meat over it
-     * @param  list<array{float, float, float}>  $layout  piles as places along and across (shares of half the floor) and share of the coal
+     * @param  list<Pile>  $laid  how its coals share out, whatever there is of them in all
      */
     public function __construct(
         public float $lengthM,
         public float $widthM,
         public float $heightM,
         public Fuel $fuel,
-        public array $layout,
+        private array $laid,
     ) {
     }
 
@@ -82,7 +82,7 @@ final readonly class OpenFire implements Mechanism
     /** @return list<Pile> */
     public function piles(float $kg): array
     {
-        return array_map(fn (array $at): Pile => Pile::of(0.5 * $at[0] * $this->lengthM, 0.5 * $at[1] * $this->widthM, $at[2] * $kg), $this->layout);
+        return Pile::sharing($this->laid, $kg);
     }
 
     public function floor(float $kg): FireFloor

@@ -17,6 +17,18 @@ final readonly class OwnCooker
     ) {
     }
 
+    /**
+     * The one that a roast calls by name; null when there is none such of that kind.
+     *
+     * @param  array<string, self>  $yard  by name
+     */
+    public static function wished(?string $name, string $kind, array $yard): ?self
+    {
+        $own = $name === null ? null : ($yard[$name] ?? null);
+
+        return $own?->equipment->kind->id === $kind ? $own : null;
+    }
+
     public function curve(?Mechanism $mechanism = null): OwnCurve
     {
         return OwnCurve::of($this->equipment, $this->observations, $mechanism);

@@ -23,6 +23,9 @@ final readonly class VentedCooker implements Mechanism
     /** What a lid and its seal are made for; more air than that asks for is not followed. Common practice. */
     private const HOTTEST_C = 450.0;
 
+    /** Slots stand wide open until it is so near to the target. Common practice: close in before it is there. */
+    public const CLOSE_IN_K = 12.0;
+
     /**
      * @param  float  $lossWK  through its walls in still air, 1 to 100 W/K
      * @param  float  $filmShare  of the walls' resistance that lies in the outer film
@@ -50,6 +53,12 @@ final readonly class VentedCooker implements Mechanism
             new Control('intake_mm', 'Lower slot', 'mm', 0.0, $this->intakeMostMm, 0.5),
             new Control('exhaust_mm', 'Upper slot', 'mm', 0.0, $this->exhaustMostMm, 0.5),
         ];
+    }
+
+    /** As its slots stand while it warms. */
+    public function wideOpen(): Settings
+    {
+        return Settings::of(['intake_mm' => $this->intakeMostMm, 'exhaust_mm' => $this->exhaustMostMm]);
     }
 
     public function steadyC(Settings $settings, Weather $weather): float

@@ -19,11 +19,16 @@ final class Warmth
     /** @var array<int, float> temperature of an open fire by quarter kilograms of coals */
     private array $wallsC = [];
 
+    /**
+     * @param  CoalBed|null  $bed  null for heat that does not run out
+     * @param  float  $mostW  of that heat
+     */
     public function __construct(
         private readonly OwnCurve $curve,
         private readonly Weather $weather,
         private readonly ?CoalBed $bed,
         ?float $startC = null,
+        private readonly float $mostW = INF,
     ) {
         $this->modelC = $startC === null ? $weather->airC : $curve->modelC($startC, $weather);
     }
@@ -53,7 +58,7 @@ final class Warmth
                 continue;
             }
             $heat = match (true) {
-                $this->bed === null => $mechanism->heatW($settings, $this->modelC, $this->weather),
+                $this->bed === null => min($this->mostW, $mechanism->heatW($settings, $this->modelC, $this->weather)),
                 $mechanism instanceof CampOven => CampOven::TAKEN / $mechanism->byCoals() * $this->bed->burn($dt),
                 // A cold stack draws nothing: the first coals burn in the air that is there.
                 default => $this->bed->burn($dt, max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather))),

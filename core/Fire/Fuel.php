@@ -26,6 +26,7 @@ final readonly class Fuel
 
     /**
      * @param  float  $lhvDryJKg  lower heating value of the dry matter, or as burnt where no moisture is stated
+     * @param  float  $moisture  share of water, 0 to 0.6
      * @param  float|null  $pieceKg  one piece, where it is counted
      * @param  float  $ashOverMinutes  from the match to grey coals
      * @param  float  $burnOutMinutes  an open bed from grey coals to nothing
@@ -40,11 +41,12 @@ final readonly class Fuel
         private float $carbon,
         private float $hydrogen,
         private float $oxygen,
-        private float $moisture,
+        public float $moisture,
+        private float $usualMoisture,
         public ?float $pieceKg,
         public float $ashOverMinutes,
         public float $burnOutMinutes,
-        public ?float $coalsShare,
+        private ?float $coalsShare,
         private ?float $coalsLhvJKg,
         public float $radiantShare,
         public string $use,
@@ -63,7 +65,7 @@ final readonly class Fuel
             $rows = Table::named('fuels')['fuels'];
             foreach ($rows as $row) {
                 $fuels[$row['id']] = new self(
-                    $row['id'], $row['name'], $row['one'], 1e6 * $row['lhv_mj_kg'], $row['carbon'], $row['hydrogen'], $row['oxygen'], $row['moisture'] ?? 0.0,
+                    $row['id'], $row['name'], $row['one'], 1e6 * $row['lhv_mj_kg'], $row['carbon'], $row['hydrogen'], $row['oxygen'], $row['moisture'] ?? 0.0, $row['moisture'] ?? 0.0,
                     isset($row['piece_g']) ? $row['piece_g'] / 1000.0 : null, $row['ash_over_min'], $row['burn_out_min'],
                     $row['coals_share'] ?? null, isset($row['coals_lhv_mj_kg']) ? 1e6 * $row['coals_lhv_mj_kg'] : null, $row['radiant_share'], $row['use'], $row['caution'] ?? '',
                 );
@@ -81,17 +83,35 @@ final readonly class Fuel
     }
 
     /**
-     * Lower heating value as burnt, J/kg.
+     * The same wood, drier or greener than usual. What boils its water away does not feed the flames, so that it takes
+     * longer to burn down, as its heating value falls.
      *
-     * @param  float|null  $moisture  share of water in the wet fuel, 0 to 0.6; null for the usual one
+     * @param  float  $share  of water in the wet wood, 0 to 0.6
      *
      * @throws OutOfRange
      */
-    public function heatingValueJKg(?float $moisture = null): float
+    public function withMoisture(float $share): self
     {
-        $water = OutOfRange::check('moisture', $moisture ?? $this->moisture, 0.0, 0.6, '');
+        $wet = new self($this->id, $this->name, $this->one, $this->lhvDryJKg, $this->carbon, $this->hydrogen, $this->oxygen, OutOfRange::check('moisture', $share, 0.0, 0.6, ''), $this->usualMoisture, $this->pieceKg, $this->ashOverMinutes, $this->burnOutMinutes, $this->coalsShare, $this->coalsLhvJKg, $this->radiantShare, $this->use, $this->caution);
 
-        return $this->lhvDryJKg * (1.0 - $water) - self::LATENT_J_KG * $water;
+        return $wet->ashingOverIn($this->ashOverMinutes * $this->heatingValueJKg() / $wet->heatingValueJKg());
+    }
+
+    private function ashingOverIn(float $minutes): self
+    {
+        return new self($this->id, $this->name, $this->one, $this->lhvDryJKg, $this->carbon, $this->hydrogen, $this->oxygen, $this->moisture, $this->usualMoisture, $this->pieceKg, $minutes, $this->burnOutMinutes, $this->coalsShare, $this->coalsLhvJKg, $this->radiantShare, $this->use, $this->caution);
+    }
+
+    /** Whether it is wood that is burned to coals first. */
+    public function isWood(): bool
+    {
+        return $this->coalsShare !== null;
+    }
+
+    /** Lower heating value as burnt, J/kg. */
+    public function heatingValueJKg(): float
+    {
+        return $this->lhvDryJKg * (1.0 - $this->moisture) - self::LATENT_J_KG * $this->moisture;
     }
 
     /** Heat that a kilogram of the bed gives off in the end: of the coals, where wood is burned down to them first. */
@@ -106,10 +126,16 @@ final readonly class Fuel
         return (32.0 / 12.011 * $this->carbon + 16.0 / 2.016 * $this->hydrogen - $this->oxygen) / self::OXYGEN_IN_AIR;
     }
 
-    /** What has to be bought for so many kilograms in the bed. */
+    /** What has to be bought for so many kilograms in the bed; of wood, coals are a share of what is dry in it. */
     public function boughtKg(float $bedKg): float
     {
-        return $bedKg / ($this->coalsShare ?? 1.0);
+        return $bedKg / ($this->coalsShare ?? 1.0) * (1.0 - $this->usualMoisture) / (1.0 - $this->moisture);
+    }
+
+    /** From the match until it can be cooked on, as a cook would plan it: whole five minutes. */
+    public function lightMinutes(): float
+    {
+        return 5.0 * ceil($this->ashOverMinutes / 5.0 - 1e-6);
     }
 
     /** Pieces in so much of it, to the nearest; null where it is not counted. */

@@ -31,6 +31,19 @@ final readonly class Pile
         );
     }
 
+    /**
+     * The same piles with so much in all.
+     *
+     * @param  list<self>  $piles  with coals in one of them at least
+     * @return list<self>
+     */
+    public static function sharing(array $piles, float $kg): array
+    {
+        $all = array_sum(array_column($piles, 'kg'));
+
+        return array_map(fn (self $pile): self => self::of($pile->xM, $pile->yM, $pile->kg / $all * $kg), $piles);
+    }
+
     /** Half the side of the square that it covers. */
     public function halfM(): float
     {

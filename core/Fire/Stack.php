@@ -15,11 +15,6 @@ final class Stack
     /** Gas constant of dry air, J/(kg·K). Source: US Standard Atmosphere 1976. */
     private const AIR_J_KG_K = 287.05;
 
-    /** Sea-level pressure, Pa, and the height over which it falls by a factor e, m. Source: US Standard Atmosphere 1976, isothermal fit up to 4 km. */
-    private const PRESSURE_PA = 101_325.0;
-
-    private const SCALE_HEIGHT_M = 8_300.0;
-
     /** Openings one behind the other act as one: 1/A² adds up. */
     public static function inSeriesM2(float $intakeM2, float $exhaustM2): float
     {
@@ -29,7 +24,7 @@ final class Stack
     /** Density of the outside air, kg/m³. */
     public static function airDensityKgM3(float $celsius, float $altitudeM): float
     {
-        return self::PRESSURE_PA * exp(-$altitudeM / self::SCALE_HEIGHT_M) / (self::AIR_J_KG_K * ($celsius + Nature::ZERO_C_IN_K));
+        return Nature::airPa($altitudeM) / (self::AIR_J_KG_K * ($celsius + Nature::ZERO_C_IN_K));
     }
 
     /**

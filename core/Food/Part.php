@@ -32,4 +32,24 @@ final readonly class Part
 
         return array_map(fn (array $row): self => new self($row['id'], $row['name'], $row['mass'], $row['half'], $row['from'], $row['to']), $animals[$cut->id] ?? []);
     }
+
+    /** @return non-empty-list<self> of a fire's length under a cut: its parts, or the two ends and the middle of one that is all alike */
+    public static function along(Cut $cut): array
+    {
+        return self::of($cut) ?: [
+            new self('left', 'Left end', 0.33, 1.0, 0.0, 0.33),
+            new self('middle', 'Middle', 0.34, 1.0, 0.33, 0.67),
+            new self('right', 'Right end', 0.33, 1.0, 0.67, 1.0),
+        ];
+    }
+
+    /**
+     * Its middle, from the middle of the whole.
+     *
+     * @param  float  $lengthM  of the whole
+     */
+    public function middleM(float $lengthM): float
+    {
+        return (0.5 * ($this->from + $this->to) - 0.5) * $lengthM;
+    }
 }

@@ -10,7 +10,7 @@ use Diatherm\Measure\OutOfRange;
 
 /**
  * A joint being heated: one-dimensional conduction in a generalised shape, with a surface that convects, radiates,
- * takes up flux, evaporates (or catches dew) and dries. It runs forward through any surroundings and can be cloned
+ * touches a plate, takes up flux, evaporates (or catches dew) and dries. It runs forward through any surroundings and can be cloned
  * at any moment to try another future.
  *
  * Method: finite volumes, cells finer towards the surface; implicit Euler in time with the surface balance solved
@@ -19,9 +19,6 @@ use Diatherm\Measure\OutOfRange;
  */
 final class Roasting
 {
-    /** Convective to evaporative transfer, K/Pa. Source: Lewis relation for air and water vapour, as in the psychrometric literature. */
-    private const LEWIS_K_PA = 0.015;
-
     /**
      * Water that leaves a square metre before the crust halves further drying, kg/m².
      * Calibrated against the practice cases (docs/numbers.md).
@@ -146,12 +143,16 @@ final class Roasting
             $this->stepS = min($this->stepS * $growth, $longest);
             $share = ($ended + $dt) / $seconds;
             $air = $from->airC + $share * ($to->airC - $from->airC);
-            $h = $from->convectionWm2K + $share * ($to->convectionWm2K - $from->convectionWm2K);
+            $convection = $from->convectionWm2K + $share * ($to->convectionWm2K - $from->convectionWm2K);
+            $contact = $from->contactWm2K + $share * ($to->contactWm2K - $from->contactWm2K);
+            $h = $convection + $contact;
             $es = $sigma * ($from->emissivity + $share * ($to->emissivity - $from->emissivity));
             $radiantK4 = ($from->radiantC + $share * ($to->radiantC - $from->radiantC) + $kelvinOffset) ** 4;
-            $flux = $from->absorbedWm2 + $share * ($to->absorbedWm2 - $from->absorbedWm2);
+            // All that does not depend on the surface.
+            $given = $convection * $air + $contact * ($from->plateC + $share * ($to->plateC - $from->plateC))
+                + $es * $radiantK4 + $from->absorbedWm2 + $share * ($to->absorbedWm2 - $from->absorbedWm2);
             $vapour = $from->vapourPa + $share * ($to->vapourPa - $from->vapourPa);
-            $evaporation = self::LEWIS_K_PA * $h * ($from->wettable + $share * ($to->wettable - $from->wettable));
+            $evaporation = $from->evaporationWm2Pa + $share * ($to->evaporationWm2Pa - $from->evaporationWm2Pa);
             $wet = $from->rewets ? 1.0 : 1.0 / (1.0 + max(0.0, $this->driedKgM2) / self::DRYING_KG_M2);
 
             // Inner cells, centre outwards: T_i = α_i + β_i · T_(i+1).
@@ -188,7 +189,7 @@ final class Roasting
                 $magnus = $magnusOffset + $next;
                 $saturation = $magnusPa * exp($magnusFactor * $next / $magnus);
                 $leaving = $evaporation * ($saturation - $vapour) * ($saturation > $vapour ? $wet : 1.0);
-                $arriving = $h * ($air - $next) + $es * ($radiantK4 - $cubed * $kelvin) + $flux - $leaving;
+                $arriving = $given - $h * $next - $es * $cubed * $kelvin - $leaving;
                 $slope = -$h - 4.0 * $es * $cubed
                     - $evaporation * ($saturation > $vapour ? $wet : 1.0) * $saturation * $magnusFactor * $magnusOffset / ($magnus * $magnus);
                 $change = ($arriving + $offset - $inward * $next) / ($inward - $slope);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Heat;
 
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 
 /** What a joint's surface meets at one moment. */
@@ -15,6 +16,9 @@ final readonly class Surroundings
     /** Kitchen foil, a little creased. Source: Incropera & DeWitt, Table A.11, aluminium foil 0.04 to 0.07 (from memory). */
     private const FOIL_EMISSIVITY = 0.07;
 
+    /** Convective to evaporative transfer at sea level, K/Pa. Source: Lewis relation for air and water vapour, as in the psychrometric literature. */
+    private const LEWIS_K_PA = 0.015;
+
     private function __construct(
         public float $airC,
         public float $radiantC,
@@ -22,8 +26,10 @@ final readonly class Surroundings
         public float $emissivity,
         public float $vapourPa,
         public float $absorbedWm2,
-        public float $wettable,
+        public float $evaporationWm2Pa,
         public bool $rewets,
+        public float $plateC,
+        public float $contactWm2K,
     ) {
     }
 
@@ -48,21 +54,55 @@ final readonly class Surroundings
             OutOfRange::check('emissivity', $emissivity, 0.0, 1.0, ''),
             Vapour::saturationPa(OutOfRange::check('dew point', $dewPointC, -60.0, 100.0, '°C')),
             OutOfRange::check('absorbed flux', $absorbedWm2, 0.0, 40_000.0, 'W/m²'),
-            OutOfRange::check('wettable share', $wettable, 0.0, 1.0, ''),
+            self::LEWIS_K_PA * $convectionWm2K * OutOfRange::check('wettable share', $wettable, 0.0, 1.0, ''),
             $rewets,
+            $airC,
+            0.0,
         );
     }
 
     /** Convection alone, as textbooks have it; for checks against exact solutions. */
     public static function convection(float $airC, float $convectionWm2K): self
     {
-        return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, false);
+        return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, false, $airC, 0.0);
     }
 
     /** The same place for meat that is sealed, so that no moisture leaves or comes; in foil it takes up little radiation too. */
     public function sealed(bool $foil): self
     {
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? self::FOIL_EMISSIVITY : $this->emissivity, $this->vapourPa, $foil ? self::FOIL_EMISSIVITY * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->rewets);
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? self::FOIL_EMISSIVITY : $this->emissivity, $this->vapourPa, $foil ? self::FOIL_EMISSIVITY * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->rewets, $this->plateC, $this->contactWm2K);
+    }
+
+    /**
+     * The same place with a part of the surface on a hot plate.
+     *
+     * @param  float  $plateC  −40 to 600 °C
+     * @param  float  $contactWm2K  over the whole surface: that of the part which touches, times its share; 0 to 2000 W/(m²·K)
+     *
+     * @throws OutOfRange
+     */
+    public function touching(float $plateC, float $contactWm2K): self
+    {
+        return new self(
+            $this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa, $this->rewets,
+            OutOfRange::check('plate temperature', $plateC, -40.0, 600.0, '°C'),
+            OutOfRange::check('contact coefficient', $contactWm2K, 0.0, 2000.0, 'W/m²K'),
+        );
+    }
+
+    /**
+     * The same place in thinner air: it convects as the root of its density; vapour leaves more readily, and its share of
+     * the air stays. Source: Incropera & DeWitt, chapters 6 (mass transfer ∝ 1/p) and 7, 9 (h ∝ ρ^½, laminar).
+     *
+     * @param  float  $pa  of a place that was given for sea level, 30 to 110 kPa
+     *
+     * @throws OutOfRange
+     */
+    public function underPressure(float $pa): self
+    {
+        $thinner = OutOfRange::check('air pressure', $pa, 30_000.0, 110_000.0, 'Pa') / Nature::AIR_PA;
+
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K * sqrt($thinner), $this->emissivity, $this->vapourPa * $thinner, $this->absorbedWm2, $this->evaporationWm2Pa / sqrt($thinner), $this->rewets, $this->plateC, $this->contactWm2K);
     }
 
     /**
@@ -74,14 +114,14 @@ final readonly class Surroundings
     {
         OutOfRange::check('resistance of the layer', $resistanceM2KW, 0.0, 1.0, 'm²K/W');
 
-        return $this->stronger(1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + self::RADIATION_WM2K * $this->emissivity)));
+        return $this->stronger(1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + $this->contactWm2K + self::RADIATION_WM2K * $this->emissivity)));
     }
 
-    /** The same place with its heat transfer, by every path, scaled by $factor (0.1 to 10). */
+    /** The same place with its heat transfer, by every path, scaled by $factor (0.01 to 10). */
     public function stronger(float $factor): self
     {
-        OutOfRange::check('heat transfer factor', $factor, 0.1, 10.0, '');
+        OutOfRange::check('heat transfer factor', $factor, 0.01, 10.0, '');
 
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K * $factor, min(1.0, $this->emissivity * $factor), $this->vapourPa, $this->absorbedWm2 * $factor, $this->wettable, $this->rewets);
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K * $factor, min(1.0, $this->emissivity * $factor), $this->vapourPa, $this->absorbedWm2 * $factor, $this->evaporationWm2Pa * $factor, $this->rewets, $this->plateC, $this->contactWm2K * $factor);
     }
 }

@@ -18,4 +18,17 @@ final class Nature
 
     /** Source: NIST SP 811, appendix B. */
     public const POUND_KG = 0.45359237;
+
+    /** At sea level, Pa. Source: US Standard Atmosphere 1976. */
+    public const AIR_PA = 101_325.0;
+
+    /**
+     * Pressure of the standard atmosphere, Pa. Source: US Standard Atmosphere 1976, its lowest layer: p₀·(1 − 6.5 K/km·z/288.15 K)^5.2559.
+     *
+     * @param  float  $altitudeM  0 to 11 000 m
+     */
+    public static function airPa(float $altitudeM): float
+    {
+        return self::AIR_PA * (1.0 - 0.0065 * $altitudeM / 288.15) ** 5.2559;
+    }
 }

@@ -6,30 +6,38 @@ namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
-use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Fire\FireFloor;
+use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Food\Part;
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\NonNegative;
-use Diatherm\Rig\JointSize;
 
 /**
  * Where along an open bed the coals should lie so that the thick and the thin parts of a long joint are done together, and
  * what an even bed does instead.
  *
  * Each part is cooked at several heats once; between them its time goes as a power of the flux. What each pile along the
- * bed sends to each part is the view-factor sum, and the coal is shared out by least squares, nowhere below none.
+ * bed sends to each part is the view-factor sum, and the coal is shared out by least squares of what is missing or too
+ * much as a share of what each part asks for, nowhere below none.
  */
 final readonly class Banking
 {
     /** Heats at which each part is cooked, as shares of the flux that was aimed at. */
-    private const HEATS = [0.35, 0.7, 1.4, 2.8];
+    private const HEATS = [0.45, 0.65, 0.8, 0.95, 1.15, 1.5, 2.4];
 
     /** Piles offered along the bed. */
     private const BANDS = 6;
+
+    /** A pile is a square that grows with its coals: shared out anew so often, with the size that each then has. */
+    private const PASSES = 3;
+
+    /** As small as a band is looked at, and as large as one is made, kg. */
+    private const LEAST_KG = 0.05;
+
+    private const MOST_KG = 40.0;
 
     /** A part is not followed longer than this. */
     private const LONGEST_S = 20 * 3600.0;
@@ -61,34 +69,28 @@ final readonly class Banking
             $number = $stage->cooker->id === $fire->equipment->kind->id ? $i : $number;
         }
         $aimed = HandTest::fluxOfWallWm2($dish->stages[$number]->cookerC);
-        $jointM = ($dish->rig?->size() ?? JointSize::suggested($dish->cut, $dish->massKg))->lengthM;
+        $jointM = LaidFires::lengthM($dish);
         $together = $forecast->cookMinutes->likely;
         $height = $mechanism->heightM;
-        $even = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, array_map(fn (array $at): Pile => Pile::of(0.5 * $at[0] * $mechanism->lengthM, 0.5 * $at[1] * $mechanism->widthM, $at[2] * $fire->run->startKg), Equipment::pilesOf('even')));
+        $even = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, $fire->equipment->piles('even', $fire->run->startKg));
         $floor = (new FireLayout($fire))->floor();
         assert($floor !== null);
+        $kind = CookerShed::kind($fire->equipment->kind->id);
+        $cooker = $kind->with($kind->inside->exposing(LaidFires::fading($fire->wish, $fire->equipment))->atAltitude($fire->weather->altitudeM));
         $rows = [];
-        foreach (self::sections($dish) as [$id, $name, $from, $to, $half]) {
-            $x = (0.5 * ($from + $to) - 0.5) * $jointM;
-            $curve = self::times($dish, CookerShed::kind($fire->equipment->kind->id)->exposing(LaidFires::fading($fire->wish, $fire->equipment)), $forecast->airC, $half, $aimed);
-            $rows[] = [$id, $name, $from, $to, $x, $curve, self::fluxFor($curve, $together)];
+        // The forecast is that of the part that decides over a fire laid in the usual way.
+        $scale = $aimed / max(1.0, LaidFires::usualWm2($fire->equipment, $dish, $dish->stages[$number]->cookerC, $fire->weather));
+        foreach (Part::along($dish->cut) as $part) {
+            $curve = self::times($forecast, $cooker, $part->halfShare, $aimed);
+            $rows[] = [$part, $part->middleM($jointM), $curve, self::fluxFor($curve, $together) / $scale];
         }
-        $bands = self::bands($mechanism->lengthM, $jointM, array_column($rows, 4));
-        $matrix = [];
-        foreach ($rows as $row) {
-            $matrix[] = array_values(array_map(fn (float $x): float => FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, [Pile::of($x, 0.0, 1.0)])->downWm2($row[4], 0.0, $height), $bands));
-        }
-        $shares = NonNegative::solve($matrix, array_column($rows, 6));
-        $piles = [];
-        foreach ($bands as $b => $x) {
-            $piles[] = Pile::of($x, 0.0, min(40.0, $shares[$b]));
-        }
+        $piles = self::sharedOut($mechanism, $fire->fuel, self::bands($mechanism->lengthM, $jointM, array_column($rows, 1)), self::across($fire), array_column($rows, 1), array_column($rows, 3));
         $banked = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, $piles);
-        $parts = array_map(function (array $row) use ($floor, $even, $banked, $height): BankedPart {
-            [$id, $name, $from, $to, $x, $curve] = $row;
-            $flux = $floor->downWm2($x, 0.0, $height);
+        $parts = array_map(function (array $row) use ($floor, $even, $banked, $height, $scale): BankedPart {
+            [$part, $x, $curve] = $row;
+            $minutes = fn (FireFloor $one): float => self::minutesAt($curve, $scale * $one->downWm2($x, 0.0, $height));
 
-            return new BankedPart($id, $name, $from, $to, $flux, self::minutesAt($curve, $flux), self::minutesAt($curve, $even->downWm2($x, 0.0, $height)), self::minutesAt($curve, $banked->downWm2($x, 0.0, $height)));
+            return new BankedPart($part->id, $part->name, $part->from, $part->to, $floor->downWm2($x, 0.0, $height), $minutes($floor), $minutes($even), $minutes($banked));
         }, $rows);
 
         return new self($parts, $piles, array_sum(array_column($piles, 'kg')), $jointM, $together);
@@ -102,27 +104,47 @@ final readonly class Banking
         return max($minutes) - min($minutes);
     }
 
-    /** @return non-empty-list<array{string, string, float, float, float}> id, name, from and to along the joint, and thickness over the whole's */
-    private static function sections(Dish $dish): array
+    /**
+     * @param  non-empty-list<float>  $bandsM  places along the bed
+     * @param  non-empty-list<float>  $acrossM  places across it, which share what lies in a band
+     * @param  non-empty-list<float>  $partsM  where the parts are
+     * @param  non-empty-list<float>  $asked  flux that each asks for, W/m²
+     * @return list<Pile>
+     */
+    private static function sharedOut(OpenFire $fire, Fuel $fuel, array $bandsM, array $acrossM, array $partsM, array $asked): array
     {
-        $parts = array_map(fn (Part $part): array => [$part->id, $part->name, $part->from, $part->to, $part->halfShare], Part::of($dish->cut));
+        $band = fn (float $xM, float $kg): array => array_map(fn (float $yM): Pile => Pile::of($xM, $yM, $kg / count($acrossM)), $acrossM);
+        $kg = array_fill(0, count($bandsM), 1.0);
+        for ($pass = 0; $pass < self::PASSES; $pass++) {
+            // What each band sends to each part for every kilogram, as large as it now is, over what the part asks for.
+            $sent = array_map(fn (float $xM, float $one): FireFloor => FireFloor::of($fire->lengthM, $fire->widthM, false, $fuel, $band($xM, max(self::LEAST_KG, $one))), $bandsM, $kg);
+            $matrix = array_map(fn (float $partM, float $wants): array => array_map(fn (FireFloor $floor, float $one): float => $floor->downWm2($partM, 0.0, $fire->heightM) / max(self::LEAST_KG, $one) / $wants, $sent, $kg), $partsM, $asked);
+            $kg = array_map(fn (float $one): float => min(self::MOST_KG, $one), NonNegative::solve($matrix, array_fill(0, count($asked), 1.0)));
+        }
 
-        return $parts !== [] ? $parts : [['left', 'Left end', 0.0, 0.33, 1.0], ['middle', 'Middle', 0.33, 0.67, 1.0], ['right', 'Right end', 0.67, 1.0, 1.0]];
+        return array_merge(...array_map($band, $bandsM, $kg));
     }
 
-    /** @return non-empty-list<array{float, float}> logarithms of flux and minutes, by rising flux */
-    private static function times(Dish $dish, Cooker $cooker, float $airC, float $half, float $aimedWm2): array
+    /** @return non-empty-list<float> where across the bed its layout has coals, m */
+    private static function across(FirePlan $fire): array
     {
+        return array_values(array_unique(array_map(fn (Pile $pile): float => $pile->yM, $fire->equipment->piles($fire->layout ?? 'even', 1.0)))) ?: [0.0];
+    }
+
+    /** @return non-empty-list<array{float, float}> logarithms of flux and of minutes to the pull's core temperature, by rising flux */
+    private static function times(Forecast $forecast, Cooker $cooker, float $half, float $aimedWm2): array
+    {
+        $dish = $forecast->dish;
         $points = [];
         foreach (self::HEATS as $share) {
             $flux = $share * $aimedWm2;
             $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker)->at($celsius) : $stage, $dish->stages)), $airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
+            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker)->at($celsius) : $stage, $dish->stages)), $forecast->airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
             $trace = $cook->body->record(false);
-            $cook->toPull($dish->targetC);
-            $reached = $trace->reaches($dish->targetC);
+            $cook->toPull($forecast->pullC);
+            $reached = $trace->reaches($forecast->pullC);
             // A part that never gets there is put as far off as its last warmth suggests, so that more coal still helps it.
-            $minutes = $reached === null ? self::LONGEST_S / 60.0 * ($dish->targetC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC) : $reached / 60.0;
+            $minutes = $reached === null ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC) : $reached / 60.0;
             $points[] = [log($flux), log($minutes)];
         }
 
@@ -163,7 +185,7 @@ final readonly class Banking
      * Places for piles along the bed: under the joint and a little beyond.
      *
      * @param  list<float>  $middles  of the parts
-     * @return non-empty-array<int, float>
+     * @return non-empty-list<float>
      */
     private static function bands(float $bedM, float $jointM, array $middles): array
     {

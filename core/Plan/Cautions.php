@@ -19,6 +19,9 @@ final class Cautions
     /** A core this little below the minimum is at it: figures are shown whole. */
     private const ROUNDING_K = 0.25;
 
+    /** A step that ends so far from its own heat never had it, K. */
+    private const SHORT_OF_K = 12.0;
+
     /** @return list<Caution> of a plan */
     public static function of(Dish $dish, float $airC, float $peakC, ?float $lethalityLog10, float $temperMinutes): array
     {
@@ -27,6 +30,7 @@ final class Cautions
             self::coolOven($dish),
             self::tooLongOut($dish, $airC, $temperMinutes),
             self::fadingCoals($dish),
+            self::stillOnItsWay($dish),
         ]));
     }
 
@@ -65,6 +69,22 @@ final class Cautions
         return $temperMinutes <= $allowed ? null : new Caution('too_long_out', sprintf(
             'To start at %.0f °C it would stand out longer than the %.0f minutes allowed. Start it colder.', $dish->startC, $allowed,
         ), Clocks::source());
+    }
+
+    /** A short step on a cooker that has yet to come to its heat ends before it is there. */
+    private static function stillOnItsWay(Dish $dish): ?Caution
+    {
+        foreach ($dish->stages as $stage) {
+            $ends = $stage->settling === null || $stage->end !== StageEnd::Minutes ? null : $stage->settling->celsius((float) $stage->value);
+            if ($ends !== null && abs($ends - $stage->cookerC) > self::SHORT_OF_K) {
+                return new Caution('still_on_its_way', sprintf(
+                    'The %s takes about %.0f min from %.0f °C to %.0f °C; %.0f min with the meat on it end at %.0f °C. Let it get there alone: put a rest off the heat between the two.',
+                    $stage->cooker->short, 5.0 * ceil($stage->settling->doneMinutes() / 5.0), $stage->settling->fromC, $stage->cookerC, $stage->value, $ends,
+                ), Source::computed());
+            }
+        }
+
+        return null;
     }
 
     /** A leak or wet earth takes a buried bed's heat, and nobody sees it: said, so that nobody digs up a raw bird. */

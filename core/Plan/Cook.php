@@ -20,6 +20,9 @@ final class Cook
     /** Fading coals are followed in straight pieces so long. */
     private const FADING_S = 600.0;
 
+    /** A cooker that comes to another heat is followed in straight pieces of this share of its pace. */
+    private const SETTLING_SHARE = 0.4;
+
     /** @var list<float> when each stage began, seconds since the dish went on */
     public array $stageStartsS = [];
 
@@ -104,14 +107,14 @@ final class Cook
         $recovery = 60.0 * $stage->cooker->recoveryMinutes;
         $steady = null;
         while (($at = $this->body->elapsedS()) < $endS - 0.5) {
-            $bed = $stage->cooker->isRest() ? null : $this->dish->bed;
-            $next = min($endS, $bed === null ? INF : $at + self::FADING_S, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery));
-            if ($this->course->isEmpty() && $bed === null) {
+            $piece = $this->pieceS($stage, $at - $stageStartS);
+            $next = min($endS, $at + $piece, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery));
+            if ($this->course->isEmpty() && $piece === INF) {
                 $from = $to = $steady ??= $this->setTo($stage, $stage->cookerC);
             } else {
                 $inside = 0.5 * ($at + min($next, $at + 2.0));
-                $from = $this->setTo($stage, $this->course->cookerC($at, $inside, $bed?->celsius($at / 60.0) ?? $stage->cookerC, $stageStartS, $this->outsideC, $recovery));
-                $to = $this->setTo($stage, $this->course->cookerC($next, $inside, $bed?->celsius($next / 60.0) ?? $stage->cookerC, $stageStartS, $this->outsideC, $recovery));
+                $from = $this->setTo($stage, $this->course->cookerC($at, $inside, $this->plannedC($stage, $at, $stageStartS), $stageStartS, $this->outsideC, $recovery));
+                $to = $this->setTo($stage, $this->course->cookerC($next, $inside, $this->plannedC($stage, $next, $stageStartS), $stageStartS, $this->outsideC, $recovery));
             }
             if ($this->body->through($from, $to, $next - $at, $untilC)) {
                 return true;
@@ -121,11 +124,26 @@ final class Cook
         return false;
     }
 
+    /** How long the cooker's planned heat runs straight from here, s; INF when it no longer changes. */
+    private function pieceS(Stage $stage, float $intoStageS): float
+    {
+        if ($this->dish->bed !== null && ! $stage->cooker->isRest()) {
+            return self::FADING_S;
+        }
+
+        return $stage->settling === null || $intoStageS >= 60.0 * $stage->settling->doneMinutes() ? INF : max(30.0, 60.0 * self::SETTLING_SHARE * $stage->settling->paceMinutes);
+    }
+
+    private function plannedC(Stage $stage, float $atS, float $stageStartS): float
+    {
+        return $this->dish->bed !== null && ! $stage->cooker->isRest() ? $this->dish->bed->celsius($atS / 60.0) : $stage->heatC(($atS - $stageStartS) / 60.0);
+    }
+
     private function setTo(Stage $stage, float $cookerC): Surroundings
     {
         $there = $stage->cooker->isRest()
             ? CookerShed::board($cookerC)
-            : $stage->cooker->surroundings($cookerC, $this->outsideC, $this->shape)->behind($this->dish->layerM2KW());
+            : $stage->cooker->inside->surroundings($cookerC, $this->outsideC, $this->shape)->behind($this->dish->layerM2KW());
         if ($this->dish->isSealed()) {
             $there = $there->sealed($this->dish->isInFoil());
         }

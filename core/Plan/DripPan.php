@@ -20,8 +20,6 @@ final readonly class DripPan
     /** Beyond the joint on every side, m. Common practice. */
     private const BEYOND_M = 0.04;
 
-    private const LEWIS_K_PA = 0.015;
-
     /** Radiation as a coefficient between warm water and walls of 150 °C, emissivity 0.6 for a pan half under its joint: 0.6 × 4σT³ at 380 K, worked by hand, W/m²K. */
     private const RADIATION_WM2K = 7.5;
 
@@ -43,9 +41,9 @@ final readonly class DripPan
         $length = $size->lengthM + 2.0 * self::BEYOND_M;
         $width = $size->widthM + 2.0 * self::BEYOND_M;
         $stage = $dish->stages[0];
-        $air = $stage->cooker->surroundings($stage->cookerC, $forecast->airC, Shape::of(self::PAN_HALF_M, 0.0));
+        $air = $stage->cooker->inside->surroundings($stage->cookerC, $forecast->airC, Shape::of(self::PAN_HALF_M, 0.0));
         $takes = fn (float $water): float => ($air->convectionWm2K + self::RADIATION_WM2K) * ($air->airC - $water);
-        $gives = fn (float $water): float => self::LEWIS_K_PA * $air->convectionWm2K * (Vapour::saturationPa($water) - $air->vapourPa);
+        $gives = fn (float $water): float => $air->evaporationWm2Pa * (Vapour::saturationPa($water) - $air->vapourPa);
         $water = Bisection::root(fn (float $c): float => $takes($c) - $gives($c), 5.0, 99.0, 0.05);
         $kgPerM2S = max(0.0, $gives($water)) / Vapour::LATENT_J_KG;
 

@@ -22,7 +22,7 @@ final class FireCautions
         if ($fire->fuel !== null && $fire->fuel->caution !== '') {
             $cautions[] = new Caution('solvent', $fire->fuel->caution, Source::of(Mark::Common));
         }
-        if ($fire->fuel?->coalsShare !== null) {
+        if ($fire->fuel?->isWood() === true) {
             $cautions[] = new Caution('wood', 'Clean, dry, untreated wood of a kind you know; no wet river stones round the fire, they burst.', Source::of(Mark::Common));
         }
         if ($fire->curve->mechanism instanceof GasGrill) {

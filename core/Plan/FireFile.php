@@ -7,6 +7,7 @@ namespace Diatherm\Plan;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Fire\CampOvenCount;
+use Diatherm\Fire\Fuel;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\Fields;
 
@@ -14,6 +15,8 @@ use Diatherm\Measure\Fields;
 final class FireFile
 {
     private const MOST_PILES = 16;
+
+    private const MOST_KG = 60.0;
 
     /** @return array<string, FireWish> by kind of cooker */
     public static function readAll(Fields $roast): array
@@ -40,6 +43,7 @@ final class FireFile
             'cooker' => $wish->kind,
             'own' => $wish->own,
             'fuel' => $wish->fuel,
+            'moisture_percent' => $wish->moisture === null ? null : round(100.0 * $wish->moisture, 1),
             'layout' => $wish->layout,
             'steady' => $wish->steady ? true : null,
             'piles' => $wish->piles === null ? null : array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 3), 'y_cm' => round(100.0 * $pile->yM, 3), 'kg' => $pile->kg], $wish->piles),
@@ -48,7 +52,7 @@ final class FireFile
 
     private static function read(Fields $fields): ?FireWish
     {
-        $fields->only('cooker', 'own', 'fuel', 'layout', 'piles', 'steady');
+        $fields->only('cooker', 'own', 'fuel', 'layout', 'piles', 'steady', 'moisture_percent');
         $kind = $fields->text('cooker', 'cooker', 60);
         if (! Equipment::has($kind)) {
             if ($kind !== '') {
@@ -64,6 +68,11 @@ final class FireFile
         if ($fuel !== '' && ! in_array($fuel, $fuels, true)) {
             $fields->refuse('fuel', $fuels === [] ? 'This cooker takes no fuel.' : 'It burns one of: '.implode(', ', $fuels).'.');
         }
+        $wood = array_filter($equipment->fuels(), fn (Fuel $one): bool => $one->isWood() && ($fuel === '' || $one->id === $fuel));
+        $moisture = $fields->optionalNumber('moisture_percent', 'water in the wood', 0.0, 60.0, '%');
+        if ($moisture !== null && $wood === []) {
+            $fields->refuse('moisture_percent', 'Only wood has its water asked for.');
+        }
         $layouts = $kind === 'camp-oven' ? array_keys(CampOvenCount::METHODS) : array_keys($equipment->layouts());
         $layout = $fields->text('layout', 'layout', 40, '');
         if ($layout !== '' && ! in_array($layout, $layouts, true)) {
@@ -78,10 +87,13 @@ final class FireFile
                 $pile->number('kg', 'coals in the pile', 0.0, 60.0, 'kg'),
             );
         }
-        if ($piles !== [] && array_sum(array_column($piles, 'kg')) <= 0.0) {
+        $kg = array_sum(array_column($piles, 'kg'));
+        if ($piles !== [] && $kg <= 0.0) {
             $fields->refuse('piles', 'There must be coals in one of the piles.');
+        } elseif ($kg > self::MOST_KG) {
+            $fields->refuse('piles', sprintf('All piles together hold at most %.0f kg.', self::MOST_KG));
         }
 
-        return new FireWish($kind, $own === '' ? null : $own, $fuel === '' ? null : $fuel, $layout === '' ? null : $layout, $piles === [] ? null : $piles, $fields->truth('steady', 'wish for a steady fire', false));
+        return new FireWish($kind, $own === '' ? null : $own, $fuel === '' ? null : $fuel, $layout === '' ? null : $layout, $piles === [] ? null : $piles, $fields->truth('steady', 'wish for a steady fire', false), $moisture === null ? null : 0.01 * $moisture);
     }
 }

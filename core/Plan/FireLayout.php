@@ -23,17 +23,11 @@ final readonly class FireLayout
     /** @return list<Pile> the coals as they are laid: by hand, or by the layout */
     public static function piles(FireWish $wish, Equipment $equipment, ?string $layout, float $kg): array
     {
-        $floor = $equipment->floor();
-        if ($floor === null || $kg <= 0.0) {
+        if ($kg <= 0.0 || $equipment->floor() === null) {
             return [];
         }
-        if ($wish->piles !== null) {
-            $all = array_sum(array_column($wish->piles, 'kg'));
 
-            return array_map(fn (Pile $pile): Pile => Pile::of($pile->xM, $pile->yM, $pile->kg / $all * $kg), $wish->piles);
-        }
-
-        return array_map(fn (array $at): Pile => Pile::of(0.5 * $at[0] * $floor['length'], 0.5 * $at[1] * $floor['width'], $at[2] * $kg), Equipment::pilesOf($layout ?? throw OutOfRange::unknown('layout', '')));
+        return $wish->piles !== null ? Pile::sharing($wish->piles, $kg) : $equipment->piles($layout ?? throw OutOfRange::unknown('layout', ''), $kg);
     }
 
     /** The fire from above as it is first laid; null where there is none to see. */

@@ -123,6 +123,6 @@ final readonly class FirePlan
     /** Minutes before the first dish goes on at which its fire is lit; below 0. */
     public function lightMinutes(): float
     {
-        return -$this->equipment->kind->preheatMinutes - $this->equipment->kind->lightMinutes;
+        return -$this->equipment->kind->preheatMinutes - $this->wish->lightMinutes($this->equipment);
     }
 }

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
-use Diatherm\Fire\Fuel;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\PotRig;
 
@@ -48,8 +49,7 @@ final class FirePlanning
     private static function one(string $kind, Roast $roast, array $forecasts, array $heats, array $yard): FirePlan
     {
         $wish = $roast->fires[$kind] ?? new FireWish($kind);
-        $own = $wish->own === null ? null : ($yard[$wish->own] ?? null);
-        $own = $own?->equipment->kind->id === $kind ? $own : null;
+        $own = OwnCooker::wished($wish->own, $kind, $yard);
         $equipment = $own->equipment ?? Equipment::of($kind);
         [$first, $dish] = [$heats[0][0], $heats[0][3]];
         $rig = $forecasts[$dish]->dish->rig;
@@ -57,16 +57,18 @@ final class FirePlanning
             $equipment = Equipment::of($kind, ['diameter_cm' => min(50.0, max(18.0, 100.0 * $rig->pot->diameterM))]);
         }
         $buried = $forecasts[$dish]->dish->bed !== null && $kind === 'camp-oven';
-        $fuel = $wish->fuel === null ? ($equipment->fuels()[0] ?? null) : Fuel::named($wish->fuel);
+        $fuel = $wish->burns($equipment);
         $fuel = $fuel === null || $fuel->use !== 'bed' || $buried ? null : $fuel;
         $layout = $wish->layout ?? ($kind === 'camp-oven' ? 'roast' : array_key_first($equipment->layouts()));
-        $mechanism = $equipment->mechanism($fuel, $layout);
+        $mechanism = $equipment->mechanism($fuel, $layout, $wish->piles);
         $curve = OwnCurve::of($equipment, $own->observations ?? [], $mechanism);
         $weather = $roast->weather();
         $steps = [];
         foreach ($heats as [$from, , $celsius]) {
             if ($steps === [] || $steps[count($steps) - 1]->targetC !== $celsius) {
-                $steps[] = self::step($from - $first, $celsius, $curve, $weather);
+                $steps[] = $mechanism instanceof OpenFire && $wish->laidKg() !== null
+                    ? self::laidByHand($from - $first, $celsius, $heats[0][2], $wish->laidKg(), $curve, $weather)
+                    : self::step($from - $first, $celsius, $curve, $weather);
             }
         }
         $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
@@ -91,6 +93,15 @@ final class FirePlanning
         $steady = $curve->steadyC($curve->settingsFor($celsius, $weather), $weather);
 
         return new FireStep($from, $celsius, $settings, $curve->steadyC($settings, $weather), abs($steady->likely - $celsius) <= self::NEAR_K, $curve->isExtrapolated($celsius, $weather));
+    }
+
+    /** Coals in the open as the cook laid them, whatever they come to; later heats ask for more or less of them. */
+    private static function laidByHand(float $from, float $celsius, float $firstC, float $laidKg, OwnCurve $curve, Weather $weather): FireStep
+    {
+        $kg = fn (float $targetC): float => $curve->settingsFor($targetC, $weather)->get('coals_kg');
+        $settings = Settings::of(['coals_kg' => $laidKg * $kg($celsius) / max(0.05, $kg($firstC))]);
+
+        return new FireStep($from, $celsius, $settings, $curve->steadyC($settings, $weather), true, $curve->isExtrapolated($celsius, $weather));
     }
 
     /**

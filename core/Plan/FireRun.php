@@ -8,7 +8,6 @@ use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\Mechanism;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCurve;
-use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\VentedCooker;
 use Diatherm\Cooker\Warmth;
 use Diatherm\Cooker\Weather;
@@ -27,9 +26,6 @@ final class FireRun
 
     /** It is fed when it can give only so much more than is needed. */
     private const FED_AT = 1.06;
-
-    /** Vents stand wide open until it is so near to the target. Common practice: close in before it is there. */
-    public const CLOSE_IN_K = 12.0;
 
     /** Not worth a refuel: so near to the end, minutes. */
     private const ENDING_MINUTES = 12.0;
@@ -94,11 +90,11 @@ final class FireRun
                 $this->course[] = [$at, $warmth->modelC()];
                 $this->left[] = [$at, $bed?->leftKg() ?? 0.0];
             }
-            $near = $warmth->celsius() >= $step->targetC - self::CLOSE_IN_K;
+            $near = $warmth->celsius() >= $step->targetC - VentedCooker::CLOSE_IN_K;
             if ($near) {
                 $this->closedInMinutes ??= $at;
             }
-            $settings = $this->mechanism instanceof VentedCooker && ! $near ? $this->open($step->settings) : $step->settings;
+            $settings = $this->mechanism instanceof VentedCooker && ! $near ? $this->mechanism->wideOpen() : $step->settings;
             $warmth->through($settings, 60.0);
             $this->energyJ += 60.0 * $this->mechanism->heatW($settings, $warmth->modelC(), $weather);
         }
@@ -116,16 +112,6 @@ final class FireRun
         }
 
         return $number;
-    }
-
-    /** Slots wide open, as they stand while it warms. */
-    private function open(Settings $settings): Settings
-    {
-        foreach ($this->mechanism->controls() as $control) {
-            $settings = $settings->with($control->id, $control->most);
-        }
-
-        return $settings;
     }
 
     private function firstKg(Fuel $fuel): float

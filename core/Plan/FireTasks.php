@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\GasGrill;
+use Diatherm\Cooker\VentedCooker;
 use Diatherm\Fire\Fuel;
 
 /** What a fire plan asks of the cook's hands, in words and by the clock. */
@@ -26,7 +27,7 @@ final class FireTasks
             };
         }
         $care = 'Outdoors only: charcoal gives off carbon monoxide. Mind local fire bans';
-        if ($fuel->coalsShare !== null) {
+        if ($fuel->isWood()) {
             return [sprintf('Light %.0f kg of wood', $fuel->boughtKg($fire->run->startKg)), sprintf('It leaves %s in about %.0f min. Clean dry wood; mind local fire bans; water at hand', $fuel->inWords($fire->run->startKg), $fuel->ashOverMinutes)];
         }
 
@@ -46,7 +47,7 @@ final class FireTasks
         $parts = array_filter([
             self::layout($fire),
             $fire->equipment->isVented()
-                ? sprintf('Slots wide open to %.0f °C, then %s', $step->targetC - FireRun::CLOSE_IN_K, $fire->curve->mechanism->inWords($step->settings))
+                ? sprintf('Slots wide open to %.0f °C, then %s', $step->targetC - VentedCooker::CLOSE_IN_K, $fire->curve->mechanism->inWords($step->settings))
                 : ($fire->curve->mechanism instanceof GasGrill ? self::preheating($fire) : ($fire->count() !== null ? '' : $fire->curve->mechanism->inWords($step->settings))),
             $fire->equipment->kind->lid && $fire->count() === null ? 'lid down' : '',
         ], fn (string $words): bool => $words !== '');
@@ -72,7 +73,7 @@ final class FireTasks
             $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->equipment->kind->preheatMinutes), $lay, $how, until: $at(0.0));
         }
         if (! $begun && $fire->equipment->isVented() && $fire->run->closedInMinutes !== null) {
-            $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->steps[0]->targetC - FireRun::CLOSE_IN_K), until: $at(0.0));
+            $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->steps[0]->targetC - VentedCooker::CLOSE_IN_K), until: $at(0.0));
         }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
             $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), sprintf('%s to %.0f °C', $fire->name, $step->targetC), ucfirst($fire->curve->mechanism->inWords($step->settings)));

@@ -101,7 +101,7 @@ final readonly class Forecast
         if ($stuck !== null) {
             $stage = $dish->stages[$stuck];
             $never = sprintf('the core does not get to %.0f °C within %d hours', $stage->value ?? $dish->targetC, (int) (Cook::LONGEST_S / 3600));
-            throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->exposesLike(CookerShed::kind($stage->cooker->id))
+            throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
                 ? sprintf('At %.0f °C %s. Raise the cooker or lower the target.', $stage->cookerC, $never)
                 : "As its fire is laid and fed, $never. Bring coals nearer, feed it more often, or lower the target.");
         }

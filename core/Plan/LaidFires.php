@@ -7,35 +7,53 @@ namespace Diatherm\Plan;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Settling;
+use Diatherm\Cooker\Weather;
 use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\FireFloor;
-use Diatherm\Fire\Fuel;
 use Diatherm\Food\Part;
 use Diatherm\Rig\JointSize;
 
-/** What the way that fires are laid and fed, and what was learnt of cookers, does to the heat that dishes meet. */
+/** What the way that fires are laid and fed, what was learnt of cookers, and the place do to the heat that dishes meet. */
 final class LaidFires
 {
     /** @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name */
     public static function in(Roast $roast, array $yard): Roast
     {
-        $dishes = [];
-        foreach ($roast->dishes as $dish) {
-            $dishes[] = $dish->through(array_map(function (Stage $stage) use ($dish, $roast, $yard): Stage {
-                $wish = $roast->fires[$stage->cooker->id] ?? null;
-                if ($wish === null) {
-                    return $stage;
-                }
-                $own = $wish->own === null ? null : ($yard[$wish->own] ?? null);
-                $own = $own?->equipment->kind->id === $wish->kind ? $own : null;
-                $equipment = $own->equipment ?? Equipment::of($wish->kind);
-                $cooker = $equipment->isOpen() ? $stage->cooker->exposing(self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast)) : $stage->cooker;
+        return $roast->with(array_map(function (Dish $dish) use ($roast, $yard): Dish {
+            $stages = [];
+            $before = null;
+            foreach ($dish->stages as $stage) {
+                $stages[] = $before = self::laid($stage, $before, $dish, $roast, $yard);
+            }
 
-                return $stage->on($own === null ? $cooker : $cooker->recoveringIn($own->curve()->recoveryMinutes->likely));
-            }, $dish->stages));
+            return $dish->through($stages);
+        }, $roast->dishes));
+    }
+
+    /** @param  array<string, OwnCooker>  $yard */
+    private static function laid(Stage $stage, ?Stage $before, Dish $dish, Roast $roast, array $yard): Stage
+    {
+        $kind = $stage->cooker->id;
+        if (! Equipment::has($kind)) {
+            return $stage;
         }
+        $wish = $roast->fires[$kind] ?? null;
+        $own = OwnCooker::wished($wish?->own, $kind, $yard);
+        $equipment = $own->equipment ?? Equipment::of($kind);
+        $inside = $stage->cooker->inside->atAltitude($roast->altitudeM);
+        if ($wish !== null && $equipment->isOpen()) {
+            $inside = $inside->exposing(self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast->weather()));
+        }
+        $cooker = $stage->cooker->with($inside);
+        $goesOn = $before?->cooker->id === $kind && $before->cookerC !== $stage->cookerC;
+        $curve = $own === null && ! $goesOn ? null : OwnCurve::of($equipment, $own->observations ?? []);
 
-        return $roast->with($dishes);
+        return $stage->on(
+            $own === null || $curve === null ? $cooker : $cooker->recoveringIn($curve->recoveryMinutes->likely),
+            $goesOn && $curve !== null ? Settling::between($curve, $roast->weather(), $before->cookerC, $stage->cookerC) : null,
+        );
     }
 
     /**
@@ -44,59 +62,53 @@ final class LaidFires
      */
     public static function fading(FireWish $wish, Equipment $equipment): float
     {
-        $taken = function (?string $fuel, ?string $layout, bool $steady) use ($equipment): float {
-            $fire = self::open($equipment, $fuel, $layout);
+        $taken = function (FireWish $one) use ($equipment): float {
+            // As it is laid out; coals that are raked to and fro under one part are seen by `reaching`.
+            $fire = self::open($equipment, new FireWish($one->kind, fuel: $one->fuel, layout: $one->layout));
 
-            return $fire->floor(1.0)->turnShare(0.0, 0.0, $fire->heightM) * CoalBed::meanFade($fire->fuel, CoalBed::minutesToFade($fire->fuel, $equipment->renewAt($steady)));
+            return $fire->floor(1.0)->turnShare(0.0, 0.0, $fire->heightM) * CoalBed::meanFade($fire->fuel, CoalBed::minutesToFade($fire->fuel, $equipment->renewAt($one->steady)));
         };
 
-        return $taken($wish->fuel, $wish->layout, $wish->steady) / $taken(null, null, false);
-    }
-
-    /** The fuel that the cook asked for on that kind of cooker; null for the usual one. */
-    public static function fuelAskedFor(Roast $roast, string $kind): ?Fuel
-    {
-        $fuel = $roast->fires[$kind]->fuel ?? null;
-
-        return $fuel === null ? null : Fuel::named($fuel);
+        return $taken($wish) / $taken(new FireWish($wish->kind));
     }
 
     /**
-     * Flux at the part that decides, over what it gets of as many coals laid in the usual way: coals moved under the thick
-     * end of a joint have it done sooner.
+     * Flux where it decides when a dish is done, W/m²: at the part that gets the least for its thickness. Thick parts ask
+     * for more, about as their thickness; Banking works it out part by part.
      */
-    private static function reaching(FireWish $wish, Equipment $equipment, Dish $dish, Stage $stage, Roast $roast): float
+    public static function decidingWm2(FireFloor $floor, float $heightM, Dish $dish): float
     {
-        $x = self::thickestM($dish);
-        $flux = function (FireWish $one) use ($equipment, $stage, $roast, $x): float {
-            $fire = self::open($equipment, $one->fuel, $one->layout);
-            $kg = $fire->settingsFor($stage->cookerC, $roast->weather())->get('coals_kg');
-            $floor = $one->piles === null
-                ? $fire->floor($kg)
-                : FireFloor::of($fire->lengthM, $fire->widthM, false, $fire->fuel, FireLayout::piles($one, $equipment, $one->layout, $kg));
+        $lengthM = self::lengthM($dish);
 
-            return $floor->downWm2($x, 0.0, $fire->heightM);
-        };
-
-        return $flux($wish) / max(1.0, $flux(new FireWish($wish->kind)));
+        return min(array_map(fn (Part $part): float => $floor->downWm2($part->middleM($lengthM), 0.0, $heightM) / $part->halfShare, Part::along($dish->cut)));
     }
 
-    /** Where along the fire a dish is thickest, from its middle, m. */
-    private static function thickestM(Dish $dish): float
+    /** What a dish meets of that heat over a fire laid in the usual way, where it decides; W/m². */
+    public static function usualWm2(Equipment $equipment, Dish $dish, float $celsius, Weather $weather): float
     {
-        $parts = Part::of($dish->cut);
-        if ($parts === []) {
-            return 0.0;
-        }
-        usort($parts, fn (Part $a, Part $b): int => $b->halfShare <=> $a->halfShare);
-        $lengthM = ($dish->rig?->size() ?? JointSize::suggested($dish->cut, $dish->massKg))->lengthM;
+        $fire = self::open($equipment, new FireWish($equipment->kind->id));
 
-        return (0.5 * ($parts[0]->from + $parts[0]->to) - 0.5) * $lengthM;
+        return self::decidingWm2($fire->floor($fire->settingsFor($celsius, $weather)->get('coals_kg')), $fire->heightM, $dish);
     }
 
-    private static function open(Equipment $equipment, ?string $fuel, ?string $layout): OpenFire
+    /** Length along the fire, m. */
+    public static function lengthM(Dish $dish): float
     {
-        $fire = $equipment->mechanism($fuel === null ? null : Fuel::named($fuel), $layout);
+        return ($dish->rig?->size() ?? JointSize::suggested($dish->cut, $dish->massKg))->lengthM;
+    }
+
+    /** What it meets of this fire over what it would meet of the usual one: coals moved under the thick end have it done sooner. */
+    private static function reaching(FireWish $wish, Equipment $equipment, Dish $dish, Stage $stage, Weather $weather): float
+    {
+        $fire = self::open($equipment, $wish);
+        $floor = $fire->floor($wish->laidKg() ?? $fire->settingsFor($stage->cookerC, $weather)->get('coals_kg'));
+
+        return self::decidingWm2($floor, $fire->heightM, $dish) / max(1.0, self::usualWm2($equipment, $dish, $stage->cookerC, $weather));
+    }
+
+    private static function open(Equipment $equipment, FireWish $wish): OpenFire
+    {
+        $fire = $equipment->mechanism($wish->burns($equipment), $wish->layout, $wish->piles);
         assert($fire instanceof OpenFire);
 
         return $fire;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Safety\Clocks;
@@ -51,6 +52,14 @@ final readonly class Plan
         return array_map(fn (int $i, Dish $dish): Forecast => Forecast::of($dish, $laid->airC, "dishes.$i"), array_keys($laid->dishes), $laid->dishes);
     }
 
+    /** Null for a cooker whose fire nobody asked anything of. */
+    private static function lightMinutes(Roast $roast, Stage $stage): ?float
+    {
+        $kind = $stage->cooker->id;
+
+        return isset($roast->fires[$kind]) ? $roast->fires[$kind]->lightMinutes(Equipment::of($kind)) : null;
+    }
+
     /**
      * The day laid out from forecasts that are there already.
      *
@@ -66,7 +75,7 @@ final readonly class Plan
         $timings = [];
         $ons = [];
         foreach ($forecasts as $i => $forecast) {
-            $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, LaidFires::fuelAskedFor($roast, $forecast->dish->stages[0]->cooker->id));
+            $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, self::lightMinutes($roast, $forecast->dish->stages[0]));
             $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp($roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve));
         }
         $fires = FirePlanning::all($roast, $forecasts, $ons, $yard);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Cooker;
+use Diatherm\Cooker\Settling;
 
 /** One step of a dish on one cooker at one heat. */
 final readonly class Stage
@@ -12,6 +13,7 @@ final readonly class Stage
     /**
      * @param  float|null  $value  minutes or °C, as $end says; null for a pull
      * @param  list<Chore>  $chores
+     * @param  Settling|null  $settling  from the heat of the step before on the same cooker; null when it is there at once
      */
     public function __construct(
         public Cooker $cooker,
@@ -19,7 +21,14 @@ final readonly class Stage
         public StageEnd $end,
         public ?float $value,
         public array $chores,
+        public ?Settling $settling = null,
     ) {
+    }
+
+    /** What the cooker has so many minutes into the step. */
+    public function heatC(float $minutes): float
+    {
+        return $this->settling?->celsius($minutes) ?? $this->cookerC;
     }
 
     /** The same step at another temperature. */
@@ -28,9 +37,9 @@ final readonly class Stage
         return new self($this->cooker, $cookerC, $this->end, $this->value, $this->chores);
     }
 
-    /** The same step on another cooker of its kind. */
-    public function on(Cooker $cooker): self
+    /** The same step on another cooker of its kind, which comes to its heat like that. */
+    public function on(Cooker $cooker, ?Settling $settling = null): self
     {
-        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores);
+        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
-use Diatherm\Fire\Fuel;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\Pit;
 use Diatherm\Rig\PotRig;
@@ -44,13 +43,13 @@ final readonly class Timing
 
     /**
      * @param  Spread  $cook  minutes from on to the pull
-     * @param  Fuel|null  $fuel  that the cook asked for; null for the usual one
+     * @param  float|null  $lightMinutes  from the match to coals that can be cooked on; null for the usual time
      */
-    public static function of(Dish $dish, Forecast $forecast, Spread $cook, float $allowedOutMinutes, ?Fuel $fuel = null): self
+    public static function of(Dish $dish, Forecast $forecast, Spread $cook, float $allowedOutMinutes, ?float $lightMinutes = null): self
     {
         $cooker = $dish->stages[0]->cooker;
         $preheat = -$cooker->preheatMinutes;
-        $light = $preheat - ($fuel === null ? $cooker->lightMinutes : ceil($fuel->ashOverMinutes / 5.0) * 5.0);
+        $light = $preheat - ($lightMinutes ?? $cooker->lightMinutes);
         $pit = $dish->rig instanceof PotRig ? $dish->rig->pit() : null;
         if ($pit !== null) {
             // The fire that makes the coals burns beside the hole; the lower coals then dry its wall.

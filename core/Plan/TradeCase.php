@@ -28,7 +28,7 @@ final readonly class TradeCase
     /** @return list<self> */
     public static function all(): array
     {
-        /** @var list<array{id: string, what: string, cut: string, form: string, cooker: string, mass_kg: float, cooker_c?: float, hand_s?: float,
+        /** @var list<array{id: string, what: string, cut: string, form: string, cooker: string, mass_kg: float, thickness_cm?: float, cooker_c?: float, hand_s?: float,
          *   start_c: float, core_c: float, minutes: array{float, float}, mark: string, citation?: string}> $rows
          */
         $rows = Table::named('practice-cases')['cases'];
@@ -39,7 +39,7 @@ final readonly class TradeCase
             $row['minutes'][0],
             $row['minutes'][1],
             RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'dishes' => [[
-                'cut' => $row['cut'], 'form' => $row['form'], 'mass_kg' => $row['mass_kg'], 'start_c' => $row['start_c'], 'target_c' => $row['core_c'], 'coast' => false,
+                'cut' => $row['cut'], 'form' => $row['form'], 'mass_kg' => $row['mass_kg'], 'thickness_cm' => $row['thickness_cm'] ?? null, 'start_c' => $row['start_c'], 'target_c' => $row['core_c'], 'coast' => false,
                 'stages' => [['cooker' => $row['cooker'], 'cooker_c' => $row['cooker_c'] ?? (isset($row['hand_s']) ? HandTest::wallC($row['hand_s']) : CookerShed::kind($row['cooker'])->defaultC), 'pull' => true]],
             ]]])->dishes[0],
             Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),

@@ -35,6 +35,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     note: '',
     open: false,
     steady: false,
+    moved: false,
     buried: false,
     dish: 0,
     starts_at: '2031-10-04T17:00:00Z',
@@ -42,8 +43,8 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     light_minutes: -40,
     fuel: 'briquettes',
     fuels: [
-      { id: 'briquettes', name: 'Briquettes' },
-      { id: 'lump', name: 'Lump charcoal' },
+      { id: 'briquettes', name: 'Briquettes', moisture_percent: null },
+      { id: 'lump', name: 'Lump charcoal', moisture_percent: null },
     ],
     layout: 'one_side',
     layouts: [
@@ -64,6 +65,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
         ],
         words: 'both slots 9.5 mm',
         steady_c: { low: 166, likely: 181, high: 197 },
+        wide_until_c: null,
         reached: true,
         extrapolated: true,
       },
@@ -103,6 +105,10 @@ export const aSpitFire = (more: Partial<Fire> = {}): Fire =>
     name: 'Spit',
     open: true,
     fuel: 'hardwood',
+    fuels: [
+      { id: 'hardwood', name: 'Hardwood, burned to coals', moisture_percent: 18 },
+      { id: 'lump', name: 'Lump charcoal', moisture_percent: null },
+    ],
     start: { kg: 5.2, words: '5.2 kg of coals', bought_kg: 23, chimneys: null },
     controls: [{ id: 'coals_kg', name: 'Coals in the bed', unit: 'kg', least: 0, most: 60, step: 0.05 }],
     hand_s: 6.2,

@@ -11,6 +11,7 @@ use Diatherm\Measure\OutOfRange;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
 use Tests\Support\Samples;
 
 function cookerAt(Course $course, float $seconds, float $set = 150.0, float $outside = 15.0): float
@@ -60,6 +61,29 @@ it('takes the pull and the stages from the hand that did them', function () {
     expect($cook->stageStartsS)->toBe([0.0, 1800.0])->and($cook->body->elapsedS())->toEqualWithDelta(3600.0, 1.0);
 });
 
+it('meets a cooker that is still on its way to its next heat', function () {
+    $stages = fn (array $between): array => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 40], ...$between, ['cooker' => 'ceramic', 'cooker_c' => 260, 'minutes' => 10]];
+    $plan = fn (array $between): Forecast => Plan::of(Samples::roast(['taste' => 'firm', 'coast' => false, 'stages' => $stages($between)]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0];
+    [$straight, $alone] = [$plan([]), $plan([['cooker' => 'rest', 'minutes' => 15]])];
+    $air = fn (Forecast $forecast, int $stage, float $minutes): float => $forecast->trace->airAt(60.0 * ($forecast->stageStartMinutes[$stage] + $minutes));
+    expect($air($straight, 1, 0.5))->toBeLessThan(130.0)
+        ->and($air($straight, 1, 9.0))->toBeGreaterThan($air($straight, 1, 4.0))->toBeLessThan(240.0)
+        ->and($air($alone, 2, 1.0))->toEqualWithDelta(260.0, 0.5)
+        ->and(array_column($straight->cautions, 'id'))->toContain('still_on_its_way')
+        ->and(array_column($alone->cautions, 'id'))->not->toContain('still_on_its_way');
+});
+
+it('lets a reading of the cooker overrule how it was thought to come to its heat', function () {
+    $dish = Plan::of(Samples::roast(['stages' => [['cooker' => 'oven', 'cooker_c' => 220, 'minutes' => 20], ['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0]->dish;
+    $core = function (array $readings) use ($dish): float {
+        $cook = Cook::of($dish, 15.0, Resolution::coarse(), new Course($readings, [], [], 2400.0));
+        $cook->toPull(90.0);
+
+        return $cook->body->coreC();
+    };
+    expect($core([[1260.0, 218.0], [2340.0, 215.0]]))->toBeGreaterThan($core([[1260.0, 130.0], [2340.0, 122.0]]));
+});
+
 it('never cooks sooner on a cooler setting, on any cooker', function (string $id) {
     $kind = CookerShed::kind($id);
     $before = INF;
@@ -76,7 +100,7 @@ it('refuses a setting that a cooker does not have', function () {
 
 it('convects better over small bodies', function () {
     $oven = CookerShed::kind('oven');
-    expect($oven->surroundings(163.0, 20.0, Shape::of(0.02, 1.0))->convectionWm2K)->toBeGreaterThan($oven->surroundings(163.0, 20.0, Shape::of(0.07, 1.0))->convectionWm2K);
+    expect($oven->inside->surroundings(163.0, 20.0, Shape::of(0.02, 1.0))->convectionWm2K)->toBeGreaterThan($oven->inside->surroundings(163.0, 20.0, Shape::of(0.07, 1.0))->convectionWm2K);
 });
 
 it('passes less heat behind a thicker layer, and all of it behind none', function () {

@@ -30,7 +30,7 @@ it('keeps every kind to its contract', function (string $kind) {
     $this->actingAs($this->cook());
     $answer = $this->postJson('/api/cookers', ['name' => 'One', 'kind' => $kind])->assertCreated();
     expect(Contract::breaches($answer->content(), 'OwnCooker'))->toBe([]);
-})->with(['kettle', 'ceramic', 'gas', 'grill-rotisserie', 'pellet', 'lidded-roaster', 'countertop-rotisserie', 'oven', 'open-grate', 'open-spit', 'trench', 'camp-oven']);
+})->with(['kettle', 'ceramic', 'gas', 'grill-rotisserie', 'pellet', 'griddle', 'lidded-roaster', 'countertop-rotisserie', 'oven', 'open-grate', 'open-spit', 'trench', 'camp-oven']);
 
 it('learns from what is read on it, and forgets what is taken out', function () {
     $this->actingAs($this->cook());

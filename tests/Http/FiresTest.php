@@ -26,6 +26,7 @@ it('tells the whole fire of a preview, within its contract', function (array $di
     'kettle' => [[]],
     'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 170]]]],
     'pellet' => [['stages' => [['cooker' => 'pellet', 'cooker_c' => 95, 'minutes' => 60], ['cooker' => 'pellet', 'cooker_c' => 150]]]],
+    'griddle' => [['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'griddle', 'cooker_c' => 220]]]],
     'spit' => [['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]]],
     'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175]]]],
     'buried' => [['rig' => ['kind' => 'buried_pot', 'pot_cm' => 36], 'stages' => [['cooker' => 'camp-oven']]]],

@@ -39,6 +39,40 @@ it('agrees with the exact series in slab, cylinder and sphere', function (int $e
     expect(abs($body->surfaceC() - $surface) / ($airC - $startC))->toBeLessThan(0.005);
 })->with([0, 1, 2])->with([0.3, 1.0, 3.0, 12.0])->with([0.1, 0.3, 0.8]);
 
+// A plate alone is a boundary of the third kind like any film: the same series holds. Source: Incropera & DeWitt, section 5.5.
+it('takes heat from a plate as from a film of the same coefficient', function (int $exponent) {
+    [$radius, $k, $capacity, $startC, $plateC] = [0.0125, 0.45, 3.5e6, 5.0, 220.0];
+    $seconds = 0.3 * $radius ** 2 * $capacity / $k;
+    $body = Roasting::of(Shape::of($radius, $exponent), Substance::constant($k, $capacity), $startC, Resolution::of(40, $seconds / 600));
+    $body->in(Surroundings::convection(20.0, 0.0)->touching($plateC, 3.0 * $k / $radius), $seconds);
+    $exact = $plateC + ($startC - $plateC) * SeriesSolution::left($exponent, 3.0, 0.3);
+    expect(abs($body->coreC() - $exact) / ($plateC - $startC))->toBeLessThan(0.005);
+})->with([0, 1, 2]);
+
+// A plate and air together act as one film at their weighed mean. Worked by hand: (30·200 + 10·80)/40 = 170 °C at 40 W/m²K.
+it('adds a plate to the air', function () {
+    $core = function (Surroundings $there): float {
+        $body = Roasting::of(Shape::of(0.02, 0.0), Substance::constant(0.45, 3.5e6), 5.0, Resolution::fine());
+        $body->in($there, 900.0);
+
+        return $body->coreC();
+    };
+    expect($core(Surroundings::convection(80.0, 10.0)->touching(200.0, 30.0)))->toEqualWithDelta($core(Surroundings::convection(170.0, 40.0)), 1e-6);
+});
+
+// Psychrometer: e = e_s(T_w) − A·p·(T − T_w) with A = 6.62e-4 K⁻¹ for a well aired wet bulb. Source: WMO Guide to Instruments and
+// Methods of Observation, on psychrometers; it holds a wet surface at any height. Pressures: US Standard Atmosphere 1976, tables.
+it('holds a wet surface at the wet bulb, at sea level and in the mountains', function (float $pressurePa) {
+    $there = Surroundings::of(90.0, 90.0, 12.0, 0.0, 30.0)->underPressure($pressurePa);
+    expect($there->convectionWm2K / $there->evaporationWm2Pa)->toEqualWithDelta(6.62e-4 * $pressurePa, 0.015 * 6.62e-4 * $pressurePa);
+})->with([[101_325.0], [89_875.0], [79_495.0], [61_640.0]]);
+
+// Common practice: at 3000 m water boils ten kelvin lower, and a closed pot cooks more slowly for it.
+it('cooks more slowly in a steaming pot up a mountain', function () {
+    $minutes = fn (float $metres): float => Diatherm\Plan\Plan::of(Samples::roast(['cut' => 'potatoes', 'mass_kg' => 0.2, 'taste' => 'soft', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 140, 'pull' => true]]], ['altitude_m' => $metres]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0]->cookMinutes->likely;
+    expect($minutes(3000.0))->toBeGreaterThan($minutes(1500.0))->and($minutes(1500.0))->toBeGreaterThan($minutes(0.0));
+});
+
 it('holds half a per cent at the resolution that is shown', function (int $exponent, float $biot) {
     [$radius, $k, $capacity] = [0.05, 0.45, 3.5e6];
     $seconds = 0.3 * $radius ** 2 * $capacity / $k;
@@ -66,7 +100,7 @@ it('closes its energy balance to a tenth of a per cent', function (string $cooke
     $cook->toPull(60.0);
     $cook->rest(1800.0);
     expect($cook->body->energyGap())->toBeLessThan(0.001);
-})->with([['kettle', 150.0], ['lidded-roaster', 121.0], ['countertop-rotisserie', 190.0], ['open-grate', 450.0]]);
+})->with([['kettle', 150.0], ['lidded-roaster', 121.0], ['countertop-rotisserie', 190.0], ['open-grate', 450.0], ['griddle', 220.0]]);
 
 // Facts of the trade and of physics: the direction in which a cook moves. Common practice.
 it('moves the way that heat moves', function () {

@@ -76,7 +76,7 @@ it('has the heat of a spit from its turning and its fading', function () {
     $row = CookerShed::kind('open-spit');
     $shape = Samples::dish()->shape();
     // A black wall of the same mean flux is what the row comes to.
-    [$seen, $wall, $out] = array_map(HandTest::fluxOfWallWm2(...), [$row->surroundings(400.0, -20.0, $shape)->radiantC, 400.0, -20.0]);
+    [$seen, $wall, $out] = array_map(HandTest::fluxOfWallWm2(...), [$row->inside->surroundings(400.0, -20.0, $shape)->radiantC, 400.0, -20.0]);
     expect(($seen - $out) / ($wall - $out))->toEqualWithDelta($mean, 0.01);
 });
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\Settling;
 use Diatherm\Cooker\Warmth;
 use Diatherm\Cooker\Weather;
 use Diatherm\Fire\BuriedBed;
@@ -30,7 +32,7 @@ it('has heating values as the handbooks give them', function (string $fuel, floa
 // Source: Huggett 1980: 13.1 MJ for each kilogram of oxygen, within 5 % for most organic fuels; chars and woods stray a little further.
 it('gives the heat of the oxygen that a fuel takes', function (string $fuel) {
     $one = Fuel::named($fuel);
-    $perOxygen = $one->heatingValueJKg(0.0) / ($one->stoichiometricAirKgKg() * Fuel::OXYGEN_IN_AIR);
+    $perOxygen = $one->withMoisture(0.0)->heatingValueJKg() / ($one->stoichiometricAirKgKg() * Fuel::OXYGEN_IN_AIR);
     expect($perOxygen / Fuel::HEAT_OF_OXYGEN_J_KG)->toBeGreaterThan(0.9)->toBeLessThan(1.1);
 })->with(['briquettes', 'lump', 'quick-light', 'hardwood', 'pellets', 'propane']);
 
@@ -44,7 +46,7 @@ it('takes the air that the balance of its atoms asks for', function () {
 it('loses heat to the water in wet wood, and twice over', function () {
     $wood = Fuel::named('hardwood');
     // Worked by hand: 18.3·0.7 − 2.44·0.3 = 12.078 MJ/kg.
-    expect($wood->heatingValueJKg(0.3))->toEqualWithDelta(12.078e6, 1e3);
+    expect($wood->withMoisture(0.3)->heatingValueJKg())->toEqualWithDelta(12.078e6, 1e3);
 });
 
 // Common practice: a chimney holds 80 to 100 briquettes of 22 to 28 g, 2.2 to 2.7 kg.
@@ -216,6 +218,11 @@ it('draws what the stack formula gives', function () {
         ->and(Stack::flowKgS(0.002, 0.5, 20.0, 20.0))->toBe(0.0);
 });
 
+// Source: US Standard Atmosphere 1976, table of pressure against geopotential height.
+it('has the pressure of the standard atmosphere', function (float $metres, float $pa) {
+    expect(Nature::airPa($metres))->toEqualWithDelta($pa, 3e-4 * $pa);
+})->with([[0.0, 101_325.0], [1000.0, 89_874.6], [2000.0, 79_495.2], [3000.0, 70_108.5], [4000.0, 61_640.2]]);
+
 // Air at sea level and 20 °C: 1.204 kg/m³; at 2000 m about a fifth less. Source: US Standard Atmosphere 1976.
 it('thins the air with height', function () {
     expect(Stack::airDensityKgM3(20.0, 0.0))->toEqualWithDelta(1.2041, 5e-4)
@@ -226,7 +233,7 @@ it('thins the air with height', function () {
 it('cools a cooker along its exponential', function (string $kind) {
     $weather = Weather::of(10.0);
     $equipment = Equipment::of($kind);
-    $curve = Diatherm\Cooker\OwnCurve::of($equipment);
+    $curve = OwnCurve::of($equipment);
     $off = Settings::of($kind === 'gas' ? ['burner_1' => 0.0, 'burner_2' => 0.0, 'burner_3' => 0.0] : ['set_c' => 0.0]);
     $warmth = new Warmth($curve, $weather, null, 160.0);
     $lossWK = ($curve->mechanism->lossW($off, 11.0, $weather));
@@ -244,6 +251,30 @@ it('cools a cooker along its exponential', function (string $kind) {
         expect(($warmth->celsius() - 10.0) / 150.0)->toEqualWithDelta(exp(-$share), 0.01);
     }
 })->with(['oven', 'pellet', 'lidded-roaster', 'gas']);
+
+// The same exponential, solved for the moment at which 1/e of the way down is left; worked by hand: τ·ln((T₀ − Ta)/(T − Ta)).
+it('settles to a lower heat as a body without power cools', function (string $kind) {
+    $curve = OwnCurve::of(Equipment::of($kind));
+    $weather = Weather::of(10.0);
+    $tau = $curve->mechanism->storageJK() / $curve->mechanism->lossW(Settings::of(['set_c' => 0.0]), 11.0, $weather);
+    $down = 120.0 + 80.0 * exp(-1.0);
+    $settling = Settling::between($curve, $weather, 200.0, 120.0) ?? throw new LogicException('It does not settle.');
+    expect($settling->paceMinutes)->toEqualWithDelta($tau * log((200.0 - 10.0) / ($down - 10.0)) / 60.0, 0.6)
+        ->and($settling->celsius(0.0))->toBe(200.0)
+        ->and($settling->celsius($settling->paceMinutes))->toEqualWithDelta($down, 1e-6)
+        ->and($settling->celsius($settling->doneMinutes()))->toEqualWithDelta(120.0, 2.0);
+})->with(['oven', 'pellet', 'lidded-roaster', 'griddle']);
+
+// Common practice: heavy walls come down in hours and not in minutes; gas answers at once beside them; coals are raked apart.
+it('knows which cookers follow and which do not', function () {
+    $pace = fn (string $kind, float $from, float $to): float => Settling::between(OwnCurve::of(Equipment::of($kind)), Weather::of(15.0), $from, $to)->paceMinutes ?? 0.0;
+    expect($pace('ceramic', 260.0, 110.0))->toBeGreaterThan(45.0)
+        ->and($pace('ceramic', 110.0, 260.0))->toBeGreaterThan(10.0)->toBeLessThan($pace('ceramic', 260.0, 110.0))
+        ->and($pace('gas', 250.0, 150.0))->toBeLessThan(15.0)
+        ->and($pace('kettle', 220.0, 120.0))->toBeLessThan($pace('ceramic', 220.0, 120.0))
+        ->and($pace('open-spit', 300.0, 400.0))->toBe(0.0)
+        ->and($pace('oven', 160.0, 163.0))->toBe(0.0);
+});
 
 // Source: SciPy 1.10, by tests/Reference/fits/make.py.
 it('finds the line that a reference library finds', function (string $name) {

@@ -131,7 +131,7 @@ it('seals a parcel, so that nothing dries and nothing shines on it', function ()
     $open = Forecast::of(Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking']), 14.0);
     $parcel = Forecast::of(Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['parcel']]), 14.0);
     $air = Diatherm\Heat\Surroundings::of(150.0, 150.0, 10.0, 0.85, 45.0);
-    expect($air->sealed(true)->wettable)->toBe(0.0)->and($air->sealed(true)->emissivity)->toBeLessThan(0.1)->and($air->sealed(false)->emissivity)->toBe(0.85)
+    expect($air->sealed(true)->evaporationWm2Pa)->toBe(0.0)->and($air->sealed(true)->emissivity)->toBeLessThan(0.1)->and($air->sealed(false)->emissivity)->toBe(0.85)
         ->and($parcel->cookMinutes->likely)->not->toEqualWithDelta($open->cookMinutes->likely, 0.1);
 });
 

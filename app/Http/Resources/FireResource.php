@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\Control;
 use Diatherm\Cooker\GasGrill;
+use Diatherm\Cooker\VentedCooker;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
@@ -45,18 +46,19 @@ final class FireResource
             'note' => $equipment->note(),
             'open' => $equipment->isOpen(),
             'steady' => $fire->wish->steady,
+            'moved' => $fire->wish->piles !== null,
             'buried' => $fire->buried,
             'dish' => $fire->dish,
             'starts_at' => PlanResource::time($fire->startsAt),
             'until_minutes' => round($fire->untilMinutes, 1),
             'light_minutes' => $fire->lightMinutes(),
             'fuel' => $fuel?->id,
-            'fuels' => $fuel === null ? [] : array_map(fn (Fuel $one): array => ['id' => $one->id, 'name' => $one->name], $equipment->fuels()),
+            'fuels' => $fuel === null ? [] : array_map(fn (Fuel $one): array => ['id' => $one->id, 'name' => $one->name, 'moisture_percent' => $one->isWood() ? round(100.0 * $one->moisture) : null], $equipment->fuels()),
             'layout' => $fire->layout,
             'layouts' => self::layouts($fire),
             'controls' => CookerResource::controls($fire->curve->mechanism->controls()),
             'steps' => array_map(fn (FireStep $step): array => self::step($fire, $step), $fire->steps),
-            'start' => $fuel === null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fuel->inWords($fire->run->startKg), 'bought_kg' => round($fuel->boughtKg($fire->run->startKg), 2), 'chimneys' => $fuel->coalsShare === null ? round(Fuel::chimneys($fire->run->startKg), 2) : null],
+            'start' => $fuel === null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fuel->inWords($fire->run->startKg), 'bought_kg' => round($fuel->boughtKg($fire->run->startKg), 2), 'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2)],
             'refuels' => $fuel === null ? [] : array_map(fn (Refuel $refuel): array => ['minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1), 'kg' => round($refuel->kg, 3), 'words' => $fuel->inWords($refuel->kg)], $fire->run->refuels),
             'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
             'buy_kg' => round($fire->buyKg(), 2),
@@ -85,6 +87,7 @@ final class FireResource
             'settings' => array_map(fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)], $fire->curve->mechanism->controls()),
             'words' => $fire->buried ? 'coals under, beside and above; earth over all' : $fire->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
+            'wide_until_c' => $fire->equipment->isVented() ? $step->targetC - VentedCooker::CLOSE_IN_K : null,
             'reached' => $step->reached,
             'extrapolated' => $step->extrapolated,
         ];
@@ -158,7 +161,7 @@ final class FireResource
             'together_minutes' => round($banking->togetherMinutes),
             'apart_minutes' => round($banking->apartMinutes()),
             'joint_cm' => round(100.0 * $banking->jointM, 1),
-            'piles' => array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => 0.0, 'kg' => round($pile->kg, 3)], $banking->piles),
+            'piles' => array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 3)], $banking->piles),
             'parts' => array_map(fn (BankedPart $part): array => [
                 'id' => $part->id, 'name' => $part->name, 'from' => $part->from, 'to' => $part->to, 'kw_m2' => round($part->fluxWm2 / 1000.0, 2),
                 'minutes' => round($part->minutes), 'even_minutes' => round($part->evenMinutes), 'banked_minutes' => round($part->bankedMinutes),

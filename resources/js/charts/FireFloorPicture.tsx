@@ -18,7 +18,9 @@ const STEP_CM = 2;
 const FAR_STEP_CM = 8;
 const MORE = 1.25;
 const MARGIN_CM = 4;
-const LEAST_RADIUS_CM = 2.6;
+/** Of the length that the picture shows: as small as a pile is drawn and can be read, and as small as a thumb finds it. */
+const LEAST_RADIUS = 0.034;
+const THUMB_RADIUS = 0.06;
 
 /** The fire from above: coals where they lie, the heat that they send up as a field, and the meat's outline over it. */
 export function FireFloorPicture({ floor, meat, chosen, onChoose, onMove }: Props) {
@@ -30,7 +32,7 @@ export function FireFloorPicture({ floor, meat, chosen, onChoose, onMove }: Prop
   const heaviest = Math.max(...floor.piles.map((pile) => pile.kg), 0.001);
   const whole = floor.piles.reduce((sum, pile) => sum + pile.kg, 0);
   const size = floor.round ? wide * 0.05 : Math.max(wide * 0.07, long * 0.026);
-  const radius = (kg: number) => Math.max(LEAST_RADIUS_CM, Math.min(long, wide) * 0.085 * Math.sqrt(kg / heaviest));
+  const radius = (kg: number) => Math.max(LEAST_RADIUS * long, Math.min(long, wide) * 0.085 * Math.sqrt(kg / heaviest));
   const held = (x: number, y: number) => {
     const inside = { x: Math.max(-long / 2, Math.min(long / 2, x)), y: Math.max(-wide / 2, Math.min(wide / 2, y)) };
     const out = floor.round ? Math.hypot((2 * inside.x) / long, (2 * inside.y) / wide) : 0;
@@ -157,11 +159,11 @@ export function FireFloorPicture({ floor, meat, chosen, onChoose, onMove }: Prop
               stroke={chosen === i ? 'var(--water)' : 'var(--ember)'}
               strokeWidth={chosen === i ? 1.6 : 1}
             />
-            <circle cx={pile.x_cm} cy={pile.y_cm} r={Math.max(radius(pile.kg), 5)} fill="transparent" />
+            <circle cx={pile.x_cm} cy={pile.y_cm} r={Math.max(radius(pile.kg), THUMB_RADIUS * long)} fill="transparent" />
             <text
               x={pile.x_cm}
               y={pile.y_cm}
-              fontSize={Math.max(2.4, radius(pile.kg) * 0.72)}
+              fontSize={radius(pile.kg) * 0.76}
               textAnchor="middle"
               dominantBaseline="central"
               fill="#fff"

@@ -73,30 +73,27 @@ export function Editing({ roast, now, ticket, answer }: Props) {
                 {trouble}
               </p>
             )}
-            <div className="flex flex-wrap gap-2">
-              {draft !== null ? (
-                <>
-                  <button type="button" className="push push-main" disabled={!sound} onClick={() => void save()}>
-                    Keep the changes
-                  </button>
-                  <button type="button" className="push" onClick={() => setDraft(null)}>
-                    As it was
-                  </button>
-                </>
-              ) : (
-                <>
-                  <a className="push" href={`/api/roasts/${roast.id}/file`} download>
-                    Save as a file
-                  </a>
-                  <button type="button" className="text-push px-2" onClick={() => void remove()}>
-                    Delete
-                  </button>
-                </>
-              )}
-            </div>
+            {draft !== null && (
+              <div className="flex flex-wrap gap-2">
+                <button type="button" className="push push-main" disabled={!sound} onClick={() => void save()}>
+                  Keep the changes
+                </button>
+                <button type="button" className="push" onClick={() => setDraft(null)}>
+                  As it was
+                </button>
+              </div>
+            )}
           </div>
         )}
       />
+      <div className="opens mt-8 flex flex-wrap gap-x-6">
+        <a className="text-push" href={`/api/roasts/${roast.id}/file`} download>
+          Save the roast as a file
+        </a>
+        <button type="button" className="text-push" onClick={() => void remove()}>
+          Delete the roast
+        </button>
+      </div>
     </div>
   );
 }

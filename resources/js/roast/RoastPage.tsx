@@ -154,15 +154,17 @@ function Inputs({ roast, shown, now }: { roast: Roast; shown: string; now: numbe
     );
   }
   return (
-    <>
-      <DishSwitch dishes={roast.plan.dishes} index={index} onChange={setChosen} />
-      <Editing
-        key="rig"
-        roast={roast}
-        now={now}
-        ticket={(draft, change, _reference, errors) => <RigTicket draft={draft} index={index} onChange={change} errors={errors} />}
-        answer={(plan) => <RigView plan={plan} index={index} roast={roast} now={now} />}
-      />
-    </>
+    <Editing
+      key="rig"
+      roast={roast}
+      now={now}
+      ticket={(draft, change, _reference, errors) => <RigTicket draft={draft} index={index} onChange={change} errors={errors} />}
+      answer={(plan) => (
+        <>
+          <DishSwitch dishes={roast.plan.dishes} index={index} onChange={setChosen} />
+          <RigView plan={plan} index={index} roast={roast} now={now} />
+        </>
+      )}
+    />
   );
 }

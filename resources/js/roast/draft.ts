@@ -28,7 +28,15 @@ export type DraftDish = {
   rig?: DraftRig;
   stages: DraftStage[];
 };
-export type DraftFire = { cooker: string; own?: string; fuel?: string; layout?: string; steady?: boolean; piles?: FilePile[] };
+export type DraftFire = {
+  cooker: string;
+  own?: string;
+  fuel?: string;
+  layout?: string;
+  steady?: boolean;
+  moisture_percent?: Typed;
+  piles?: FilePile[];
+};
 export type Draft = {
   format?: string;
   version?: number;

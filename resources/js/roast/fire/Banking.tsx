@@ -3,7 +3,7 @@ import { Why } from '../../ui/Why';
 import { duration } from '../../units/time';
 import { useUnits } from '../../units/units';
 
-const TOGETHER_MINUTES = 12;
+const TOGETHER_MINUTES = 15;
 
 /** The longest bar leaves room for its figure. */
 const BAR_PERCENT = 62;
@@ -66,7 +66,7 @@ export function Banking({
         <button
           type="button"
           className="push push-main mt-3"
-          onClick={() => onLay(banking.piles.filter((pile) => pile.kg > 0.03 * banking.kg))}
+          onClick={() => onLay(banking.piles.filter((pile) => pile.kg > 0.01 * banking.kg))}
         >
           Lay them so
         </button>

@@ -18,27 +18,27 @@ export function FirePanel({ roast, now }: { roast: Roast; now: number }) {
     return <p className="opens mt-4 text-soft">Nothing here is cooked over a fire or on a cooker that can be set.</p>;
   }
   return (
-    <>
-      {fires.length > 1 && (
-        <div className="mt-3">
-          <Segments
-            label="Fire"
-            value={stored.cooker}
-            options={fires.map((fire) => ({ id: fire.cooker, name: fire.name }))}
-            onChange={setChosen}
-          />
-        </div>
+    <Editing
+      key="fire"
+      roast={roast}
+      now={now}
+      ticket={(draft, change, _reference, errors) => (
+        <FireTicket draft={draft} fire={stored} cookers={cookers.data ?? []} onChange={change} errors={errors} />
       )}
-      <Editing
-        key="fire"
-        roast={roast}
-        now={now}
-        ticket={(draft, change, _reference, errors) => (
-          <FireTicket draft={draft} fire={stored} cookers={cookers.data ?? []} onChange={change} errors={errors} />
-        )}
-        answer={(plan, draft, change) => {
-          const fire = plan.fires.find((one) => one.cooker === kind) ?? stored;
-          return (
+      answer={(plan, draft, change) => {
+        const fire = plan.fires.find((one) => one.cooker === kind) ?? stored;
+        return (
+          <>
+            {fires.length > 1 && (
+              <div className="mb-4">
+                <Segments
+                  label="Fire"
+                  value={stored.cooker}
+                  options={fires.map((one) => ({ id: one.cooker, name: one.name }))}
+                  onChange={setChosen}
+                />
+              </div>
+            )}
             <FireView
               plan={plan}
               fire={fire}
@@ -53,9 +53,9 @@ export function FirePanel({ roast, now }: { roast: Roast; now: number }) {
                     }
               }
             />
-          );
-        }}
-      />
-    </>
+          </>
+        );
+      }}
+    />
   );
 }

@@ -16,6 +16,7 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
   const wish: DraftFire = draft.fires?.[number] ?? { cooker: fire.cooker };
   const set = (next: Partial<DraftFire>) => onChange(withFire(draft, { ...wish, ...next }));
   const of = (key: string) => (number < 0 ? undefined : errors[`fires.${number}.${key}`]);
+  const usualWater = fire.fuels.find((fuel) => fuel.id === (wish.fuel ?? fire.fuel))?.moisture_percent ?? null;
   const mine = cookers.filter((cooker) => cooker.kind === fire.cooker);
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="Its fire">
@@ -46,7 +47,19 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
             value={wish.fuel ?? fire.fuel ?? ''}
             options={fire.fuels}
             errors={of('fuel')}
-            onChange={(fuel) => set({ fuel, piles: undefined })}
+            onChange={(fuel) => set({ fuel, piles: undefined, moisture_percent: undefined })}
+          />
+        )}
+        {usualWater !== null && (
+          <NumberField
+            label="Water in the wood"
+            of={{ unit: '%' }}
+            digits={0}
+            value={wish.moisture_percent}
+            usual={usualWater}
+            hint="18 % after two summers under a roof, 30 % after one, 45 % freshly felled."
+            errors={of('moisture_percent')}
+            onChange={(moisture_percent) => set({ moisture_percent })}
           />
         )}
         {fire.layouts.length > 1 && (

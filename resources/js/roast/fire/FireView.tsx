@@ -29,7 +29,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
   const sinceOn = (now - starts) / 60_000;
   return (
     <section aria-live="polite" className="grid gap-7">
-      <div className="opens grid grid-cols-2 gap-x-5 gap-y-4 sm:flex sm:flex-wrap sm:gap-x-9 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-answer">
+      <div className="opens grid grid-cols-2 gap-x-5 gap-y-4 sm:flex sm:flex-wrap sm:gap-x-7 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-[1.625rem]">
         {fire.start !== null && (
           <Answer
             label={`Light at ${time(fire.light_minutes)}`}
@@ -46,7 +46,13 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
           </Answer>
         )}
         <Answer
-          label={fire.buried ? 'The pot’s wall, covered' : `For ${format.temperature(step.target_c)}`}
+          label={
+            fire.buried
+              ? 'The pot’s wall, covered'
+              : fire.open && fire.moved
+                ? 'As laid, in the middle'
+                : `For ${format.temperature(step.target_c)}`
+          }
           remark={
             fire.buried ? (
               `${format.degrees(step.target_c)} after an hour`
@@ -78,18 +84,13 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
           </Answer>
         )}
         {fire.buy_name !== null && fire.buy_kg > 0 && (
-          <Answer label="Have there" remark={`${fire.buy_name.toLowerCase()}, with a third to spare`}>
+          <Answer label="Have there" remark={`${fire.buy_name.toLowerCase().split(',')[0]}, a third to spare`}>
             <Why of="fire.buy" workings={fire.workings}>
               {format.mass(fire.buy_kg)}
             </Why>
           </Answer>
         )}
         {fire.kwh !== null && <Answer label="Draws" remark="over the whole cook">{`${fire.kwh} kWh`}</Answer>}
-        {fire.smoke_g > 0 && (
-          <Answer label="Smoke wood, if wanted" remark="in the first hour, while the meat is cool">
-            {format.mass(fire.smoke_g / 1000)}
-          </Answer>
-        )}
       </div>
       <div className="grid gap-x-9 gap-y-7 xl:grid-cols-[minmax(0,1fr)_minmax(0,18.5rem)]">
         {fire.floor !== null && (
@@ -147,6 +148,11 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
       <p className="label mt-3">
         <Prose>{settingsRemark(fire)}</Prose>
       </p>
+      {fire.smoke_g > 0 && (
+        <p className="mt-3">
+          Smoke, if you like it: <strong>{format.mass(fire.smoke_g / 1000)}</strong> of wood in the first hour, while the meat is cool.
+        </p>
+      )}
       {fire.steps.length > 1 && (
         <ol className="mt-3">
           {fire.steps.slice(1).map((later) => (
@@ -190,9 +196,9 @@ function Headline({ fire }: { fire: Fire }) {
 }
 
 function settingsRemark(fire: Fire): string {
-  const target = fire.steps[0]?.target_c ?? 0;
-  if (fire.controls.some((control) => control.unit === 'mm'))
-    return `Wide open until ${Math.round(target - 12)} °C, then so; the upper slot over the meat, so that heat and smoke pass it. Seen as on the cooker, larger than life.`;
+  const wide = fire.steps[0]?.wide_until_c ?? null;
+  if (wide !== null)
+    return `Wide open until ${Math.round(wide)} °C, then so; the upper slot over the meat, so that heat and smoke pass it. Seen as on the cooker, larger than life.`;
   if (fire.controls.some((control) => control.unit === 'share')) return 'All full with the lid down to preheat, then so.';
   if (fire.swing_k > 0) return `It swings by ${Math.round(fire.swing_k)} K to either side: that is no fault.`;
   if (fire.open) return 'Freshly grey, spread as it is drawn. Then the hand test.';

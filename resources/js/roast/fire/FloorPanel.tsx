@@ -57,7 +57,7 @@ export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
         ))}
       </dl>
       {movable && (
-        <div className="mt-3 flex flex-wrap gap-2">
+        <div className="mt-3 grid grid-cols-2 gap-2 sm:flex">
           <button type="button" className="push" disabled={chosen === null} onClick={() => share(CHANGE)}>
             More here
           </button>
@@ -80,7 +80,7 @@ export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
           </button>
         </div>
       )}
-      <div className="mt-4 flex flex-wrap gap-x-9 gap-y-3">
+      <div className="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 sm:grid-cols-3 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-[1.5rem]">
         <Answer
           label="Straight up to the meat"
           remark={`${format.length(floor.height_cm, 0)} over the coals${floor.meat_hand_s < 60 ? `, a hand held ${floor.meat_hand_s.toFixed(0)} s` : ''}`}
@@ -94,7 +94,7 @@ export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
           tone={even ? 'herb' : 'ink'}
           remark={even ? undefined : floor.near_kw_m2 > 3 * Math.max(0.05, floor.far_kw_m2) ? 'turn it half way' : 'turn it once'}
         >
-          {even ? floor.near_kw_m2.toFixed(1) : `${floor.near_kw_m2.toFixed(1)}, ${floor.far_kw_m2.toFixed(1)}`}
+          {even ? `${floor.near_kw_m2.toFixed(1)} kW/m²` : `${floor.near_kw_m2.toFixed(1)}, ${floor.far_kw_m2.toFixed(1)}`}
         </Answer>
         {fire.open && (
           <Answer label="As it turns" remark={`${Math.round(100 * floor.turn_share)} % of what looks down`}>

@@ -348,6 +348,17 @@ describe('fire ticket', () => {
     expect(screen.getByLabelText('Wind')).toHaveAccessibleDescription('The wind must be between 0 and 20 m/s.');
   });
 
+  it('asks for the water in wood, and not in charcoal', async () => {
+    const seen: Draft[] = [];
+    show(<Writing fire={aSpitFire()} onChange={(next) => seen.push(next)} />);
+    await userEvent.type(screen.getByLabelText('Water in the wood'), '35');
+    expect(seen.at(-1)?.fires?.[1]).toEqual({ cooker: 'open-spit', moisture_percent: 35 });
+    await userEvent.click(screen.getByRole('button', { name: 'Fuel' }));
+    await userEvent.click(await screen.findByRole('option', { name: 'Lump charcoal' }));
+    expect(seen.at(-1)?.fires?.[1]).toMatchObject({ fuel: 'lump', moisture_percent: undefined });
+    expect(screen.queryByLabelText('Water in the wood')).toBeNull();
+  });
+
   it('asks how an open fire is fed', async () => {
     const seen: Draft[] = [];
     show(<Writing fire={aSpitFire()} onChange={(next) => seen.push(next)} />);
