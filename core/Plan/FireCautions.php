@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\GasGrill;
 use Diatherm\Cooker\Thermostat;
 use Diatherm\Measure\Mark;
@@ -24,6 +25,12 @@ final class FireCautions
         }
         if ($fire->fuel?->isWood() === true) {
             $cautions[] = new Caution('wood', 'Clean, dry, untreated wood of a kind you know; no wet river stones round the fire, they burst.', Source::of(Mark::Common));
+        }
+        if ($fire->equipment->isOpen()) {
+            $cautions[] = new Caution('flare', 'Fat on coals flares up: move the meat off, or cover it; never water.', Source::of(Mark::Common));
+        }
+        if ($fire->curve->mechanism instanceof CampOven) {
+            $cautions[] = new Caution('steam', 'Lift the lid away from you: the steam burns. A full pot is hot and heavy: gloves and a hook, and two of you or a wait; the lid on clean stones, not in the dirt.', Source::of(Mark::Common));
         }
         if ($fire->curve->mechanism instanceof GasGrill) {
             $cautions[] = new Caution('gas', 'Lid open to light; leaks are found with soapy water. The maker’s manual and licensed fitters decide. A fat fire: burners off, lid down, never water.', Source::of(Mark::Common));

@@ -98,6 +98,14 @@ final readonly class FirePlan
         return $this->equipment->isVented() ? self::SMOKE_KG_PER_HOUR * min(3.0, $this->untilMinutes / 60.0) : 0.0;
     }
 
+    /** The same in a cook's measure; empty for none. */
+    public function smokeWords(): string
+    {
+        [$chunks, $chips] = [Fuel::named('chunks'), Fuel::named('chips')];
+
+        return $this->smokeKg() <= 0.0 ? '' : sprintf('%s, or %s of chips', $chunks->inWords(max((float) $chunks->pieceKg, $this->smokeKg())), $chips->inWords(max((float) $chips->pieceKg, $this->smokeKg())));
+    }
+
     /** @return array{over: int, under: int}|null coals of a camp oven, on the lid and below; null for any other cooker */
     public function count(): ?array
     {

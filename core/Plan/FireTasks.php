@@ -107,6 +107,9 @@ final class FireTasks
                 ? sprintf('%d on the lid, in a ring; a good fire close at its side', $count['over'])
                 : sprintf('%d on the lid, %d below, in a ring', $count['over'], $count['under']);
         }
+        if ($fire->wish->piles !== null) {
+            return 'the coals as you laid them on the picture';
+        }
         $names = $fire->equipment->layouts();
 
         return $fire->fuel === null || $fire->layout === null ? '' : lcfirst($names[$fire->layout] ?? '');

@@ -77,6 +77,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     buy_name: 'Briquettes',
     left_kg: 0.21,
     smoke_g: 120,
+    smoke_words: '2 chunks, or 3 handfuls of chips',
     kwh: null,
     swing_k: 0,
     course: [

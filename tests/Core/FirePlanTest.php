@@ -17,6 +17,7 @@ use Diatherm\Plan\Entry;
 use Diatherm\Plan\FireCautions;
 use Diatherm\Plan\FireExplanation;
 use Diatherm\Plan\FireLayout;
+use Diatherm\Plan\FireTasks;
 use Diatherm\Plan\LaidFires;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\Progress;
@@ -164,7 +165,8 @@ it('gathers the coals where the meat is thick, so that all parts are done togeth
     // Its own piles, laid, do what it says.
     $laid = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'piles' => laidSo($banking->piles)]]]);
     expect(Banking::of($laid->fires[0], $laid->forecasts[0])?->apartMinutes())->toBeLessThan(0.25 * $banking->apartMinutes())
-        ->and($laid->fires[0]->run->startKg)->toEqualWithDelta($banking->kg, 0.11);
+        ->and($laid->fires[0]->run->startKg)->toEqualWithDelta($banking->kg, 0.11)
+        ->and(FireTasks::lay($laid->fires[0])[1])->toContain('picture')->not->toContain('Both sides');
 });
 
 it('burns what was laid by hand in the open, and is the sooner done for more of it', function () {
@@ -203,6 +205,13 @@ it('asks for more wood, and more time, of wood that is wetter', function () {
     expect($dry[0])->toBeLessThan($usual[0])->and($green[0] / $usual[0])->toEqualWithDelta(0.82 / 0.55, 0.1)
         ->and($dry[1])->toBeLessThanOrEqual($usual[1])->and($green[1])->toBeGreaterThan($usual[1] + 20.0)
         ->and($green[2])->toEqualWithDelta($usual[2], 1e-9);
+});
+
+it('puts smoke wood on early, by the piece', function () {
+    $fire = planned(SHOULDER)->fires[0];
+    expect($fire->smokeKg())->toBeGreaterThan(0.1)->toBeLessThan(0.4)
+        ->and($fire->smokeWords())->toMatch('/^[2-5] chunks, or \d+ handfuls of chips$/')
+        ->and(planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]])->fires[0]->smokeWords())->toBe('');
 });
 
 it('follows the cook’s own cooker', function () {
@@ -355,7 +364,8 @@ it('says each danger of a fire once, and what is out of reach', function () {
     $ids = fn (array $dish, array $roast = []): array => array_column(FireCautions::of(planned($dish, $roast)->fires[0]), 'id');
     expect($ids([]))->toBe(['carbon_monoxide'])
         ->and($ids([], ['fires' => [['cooker' => 'kettle', 'fuel' => 'quick-light']]]))->toBe(['carbon_monoxide', 'solvent'])
-        ->and($ids(LAMB))->toBe(['carbon_monoxide', 'wood'])
+        ->and($ids(LAMB))->toBe(['carbon_monoxide', 'wood', 'flare'])
+        ->and($ids(['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]]))->toBe(['carbon_monoxide', 'steam'])
         ->and($ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]))->toBe(['gas'])
         ->and($ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 290]]], ['wind_ms' => 12, 'air_c' => -10]))->toBe(['gas', 'out_of_reach'])
         ->and($ids(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]]))->toBe(['electric']);

@@ -150,7 +150,8 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
       </p>
       {fire.smoke_g > 0 && (
         <p className="mt-3">
-          Smoke, if you like it: <strong>{format.mass(fire.smoke_g / 1000)}</strong> of wood in the first hour, while the meat is cool.
+          Smoke, if you like it: <strong>{fire.smoke_words}</strong> ({format.mass(fire.smoke_g / 1000)}) in the first hour, while the meat
+          is cool.
         </p>
       )}
       {fire.steps.length > 1 && (
