@@ -12,10 +12,12 @@ fail() { printf 'diatherm: %s\n' "$*" >&2; exit 1; }
 
 # Debian packages for what is missing: command or PHP extension => package.
 missing_packages() {
-    local with_browser="$1" package
+    local with_browser="$1" modules
     command -v php >/dev/null || echo php-cli
+    # Read whole: a pipe that grep leaves early would count as a module that is not there.
+    modules="$(php -m 2>/dev/null || true)"
     for extension in pdo_mysql:mysql intl:intl mbstring:mbstring dom:xml curl:curl zip:zip; do
-        php -m 2>/dev/null | grep -qix "${extension%%:*}" || echo "php8.2-${extension##*:}"
+        grep -qix "${extension%%:*}" <<<"$modules" || echo "php8.2-${extension##*:}"
     done
     command -v composer >/dev/null || echo composer
     command -v node >/dev/null || echo nodejs npm

@@ -45,6 +45,11 @@ final readonly class CampOven implements Mechanism
     }
 
     /** The counting rule speaks of coals between grey and renewal, so their mean is what counts. */
+    public function hurried(Settings $settings): Settings
+    {
+        return $settings;
+    }
+
     public function heatW(Settings $settings, float $insideC, Weather $weather): float
     {
         $fuel = Fuel::named('briquettes');

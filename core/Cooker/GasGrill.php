@@ -73,6 +73,15 @@ final readonly class GasGrill implements Mechanism
         return $settings;
     }
 
+    public function hurried(Settings $settings): Settings
+    {
+        foreach ($this->controls() as $control) {
+            $settings = $settings->with($control->id, $control->most);
+        }
+
+        return $settings;
+    }
+
     public function heatW(Settings $settings, float $insideC, Weather $weather): float
     {
         $sum = $this->rearW > 0.0 ? $this->rearW * $settings->get('rear') : 0.0;

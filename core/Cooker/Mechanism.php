@@ -21,6 +21,9 @@ interface Mechanism
      */
     public function settingsFor(float $targetC, Weather $weather): Settings;
 
+    /** How its controls stand while it climbs to what these settings hold: slots wide open, burners full. */
+    public function hurried(Settings $settings): Settings;
+
     /** Heat that it gives off inside at these controls when it has all the fuel it can use, W. */
     public function heatW(Settings $settings, float $insideC, Weather $weather): float;
 

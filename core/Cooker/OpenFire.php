@@ -48,6 +48,11 @@ final readonly class OpenFire implements Mechanism
         return Settings::of(['coals_kg' => Bisection::root(fn (float $kg): float => $this->steadyC(Settings::of(['coals_kg' => $kg]), $weather) - $targetC, 0.0, self::MOST_KG, 1e-4)]);
     }
 
+    public function hurried(Settings $settings): Settings
+    {
+        return $settings;
+    }
+
     public function heatW(Settings $settings, float $insideC, Weather $weather): float
     {
         return $this->lossW($settings, $insideC, $weather);

@@ -4,26 +4,25 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
-/**
- * A cooker on its way from one heat to the next with the food in it: what its walls store has to be filled or emptied
- * first. Told as an exponential with the time that its own warmth takes for the first 63 % of the way.
- */
+/** A cooker on its way from one heat to the next: what its walls store has to be filled or emptied first. */
 final readonly class Settling
 {
-    /** Less of a change than this is there at once, K. */
-    private const CHANGE_K = 5.0;
-
-    /** So many times the pace, and 2 % of the way is left: there. */
-    private const DONE = 4.0;
+    /** Less of a change than this is there at once, and so near it is there, K. */
+    private const NEAR_K = 4.0;
 
     /** Coals under a lid give up to so many times what holds the new heat: between a bed that is due to be fed and one that was. Common practice. */
     private const BED = 2.0;
 
-    private const LONGEST_MINUTES = 240.0;
+    /** It does not get there, and moves no more than this in a minute: as near as it comes, K. */
+    private const STILL_K = 0.1;
 
-    private const STEP_MINUTES = 0.5;
+    private const LONGEST_MINUTES = 240;
 
-    private function __construct(public float $fromC, public float $toC, public float $paceMinutes)
+    /**
+     * @param  non-empty-list<float>  $courseC  °C at every minute, from the first until it is there
+     * @param  float  $leadMinutes  it was set so long before the food met it
+     */
+    private function __construct(public float $toC, private array $courseC, private float $leadMinutes)
     {
     }
 
@@ -31,31 +30,41 @@ final readonly class Settling
     public static function between(OwnCurve $curve, Weather $weather, float $fromC, float $toC): ?self
     {
         $mechanism = $curve->mechanism;
-        if (abs($toC - $fromC) < self::CHANGE_K || $mechanism instanceof OpenFire) {
+        if (abs($toC - $fromC) < self::NEAR_K || $mechanism instanceof OpenFire) {
             return null;
         }
         $settings = $curve->settingsFor($toC, $weather);
         $warmth = new Warmth($curve, $weather, null, $fromC, $mechanism instanceof VentedCooker ? self::BED * $mechanism->lossW($settings, $curve->modelC($toC, $weather), $weather) : INF);
-        $left = exp(-1.0) * abs($toC - $fromC);
-        $minutes = 0.0;
-        while ($minutes < self::LONGEST_MINUTES && ($short = $toC - $warmth->celsius()) !== 0.0 && abs($short) > $left) {
-            $wide = $mechanism instanceof VentedCooker && $short > VentedCooker::CLOSE_IN_K;
-            $warmth->through($wide ? $mechanism->wideOpen() : $settings, 60.0 * self::STEP_MINUTES);
-            $minutes += self::STEP_MINUTES;
+        $course = [$fromC];
+        while (count($course) <= self::LONGEST_MINUTES && abs($short = $toC - $course[count($course) - 1]) > self::NEAR_K) {
+            $warmth->through($short > self::NEAR_K ? $mechanism->hurried($settings) : $settings, 60.0);
+            $course[] = $warmth->celsius();
+            if (abs($course[count($course) - 1] - $course[count($course) - 2]) < self::STILL_K) {
+                break;
+            }
         }
 
-        return new self($fromC, $toC, $minutes);
+        return new self($toC, $course, 0.0);
     }
 
-    /** @param  float  $minutes  since it was set to its new heat, 0 upwards */
+    /** The same, set so many minutes before the food meets it; null when it is there by then. */
+    public function ahead(float $minutes): ?self
+    {
+        return $minutes >= $this->doneMinutes() ? null : new self($this->toC, $this->courseC, $this->leadMinutes + $minutes);
+    }
+
+    /** @param  float  $minutes  since the food met it, 0 upwards */
     public function celsius(float $minutes): float
     {
-        return $this->toC + ($this->fromC - $this->toC) * exp(-$minutes / max(0.01, $this->paceMinutes));
+        $at = $this->leadMinutes + max(0.0, $minutes);
+        $i = (int) floor($at);
+
+        return isset($this->courseC[$i + 1]) ? $this->courseC[$i] + ($at - $i) * ($this->courseC[$i + 1] - $this->courseC[$i]) : $this->toC;
     }
 
-    /** Minutes until it is as good as there. */
+    /** Minutes from when the food meets it until it is there. */
     public function doneMinutes(): float
     {
-        return self::DONE * $this->paceMinutes;
+        return max(0.0, count($this->courseC) - 1 - $this->leadMinutes);
     }
 }

@@ -44,6 +44,11 @@ final readonly class Thermostat implements Mechanism
     }
 
     /** Full heat while it is under its setting, what it loses once there. */
+    public function hurried(Settings $settings): Settings
+    {
+        return $settings;
+    }
+
     public function heatW(Settings $settings, float $insideC, Weather $weather): float
     {
         $short = $this->steadyC($settings, $weather) - $insideC;

@@ -55,8 +55,7 @@ final readonly class VentedCooker implements Mechanism
         ];
     }
 
-    /** As its slots stand while it warms. */
-    public function wideOpen(): Settings
+    public function hurried(Settings $settings): Settings
     {
         return Settings::of(['intake_mm' => $this->intakeMostMm, 'exhaust_mm' => $this->exhaustMostMm]);
     }

@@ -75,11 +75,14 @@ final class Cautions
     private static function stillOnItsWay(Dish $dish): ?Caution
     {
         foreach ($dish->stages as $stage) {
-            $ends = $stage->settling === null || $stage->end !== StageEnd::Minutes ? null : $stage->settling->celsius((float) $stage->value);
-            if ($ends !== null && abs($ends - $stage->cookerC) > self::SHORT_OF_K) {
+            if ($stage->settling === null || $stage->end !== StageEnd::Minutes) {
+                continue;
+            }
+            [$begins, $ends] = [$stage->settling->celsius(0.0), $stage->settling->celsius((float) $stage->value)];
+            if (abs($ends - $stage->cookerC) > self::SHORT_OF_K) {
                 return new Caution('still_on_its_way', sprintf(
-                    'The %s takes about %.0f min from %.0f °C to %.0f °C; %.0f min with the meat on it end at %.0f °C. Let it get there alone: put a rest off the heat between the two.',
-                    $stage->cooker->short, 5.0 * ceil($stage->settling->doneMinutes() / 5.0), $stage->settling->fromC, $stage->cookerC, $stage->value, $ends,
+                    'The %s takes about %.0f min more from %.0f °C to %.0f °C; %.0f min with the meat on it end at %.0f °C. Let it get there alone: a rest off the heat before it, long enough.',
+                    $stage->cooker->short, 5.0 * ceil($stage->settling->doneMinutes() / 5.0), $begins, $stage->cookerC, $stage->value, $ends,
                 ), Source::computed());
             }
         }

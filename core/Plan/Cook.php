@@ -20,8 +20,8 @@ final class Cook
     /** Fading coals are followed in straight pieces so long. */
     private const FADING_S = 600.0;
 
-    /** A cooker that comes to another heat is followed in straight pieces of this share of its pace. */
-    private const SETTLING_SHARE = 0.4;
+    /** A cooker that comes to another heat is followed in straight pieces so long. */
+    private const SETTLING_S = 180.0;
 
     /** @var list<float> when each stage began, seconds since the dish went on */
     public array $stageStartsS = [];
@@ -131,7 +131,9 @@ final class Cook
             return self::FADING_S;
         }
 
-        return $stage->settling === null || $intoStageS >= 60.0 * $stage->settling->doneMinutes() ? INF : max(30.0, 60.0 * self::SETTLING_SHARE * $stage->settling->paceMinutes);
+        $left = $stage->settling === null ? 0.0 : 60.0 * $stage->settling->doneMinutes() - $intoStageS;
+
+        return $left < 1.0 ? INF : min(self::SETTLING_S, $left);
     }
 
     private function plannedC(Stage $stage, float $atS, float $stageStartS): float

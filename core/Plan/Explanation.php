@@ -44,7 +44,7 @@ final class Explanation
                 ['Target' => sprintf('%.0f °C', $dish->targetC), 'Climbs in the rest' => sprintf('%.1f K', $forecast->peakC - $forecast->pullC)], Source::computed()),
             new Working('peak_c', 'The same heat, followed on a board in the open air, loosely covered, until the core stops climbing.', ['Pulled at' => sprintf('%.1f °C', $forecast->pullC), 'Peaks after' => sprintf('%.0f min of rest', $forecast->peakMinutes - $forecast->cookMinutes->likely)], Source::computed()),
             new Working('first_look_minutes', 'One cook in twenty would be ready by now. Looking sooner only lets heat out.', ['Likely' => self::minutes($forecast->cookMinutes->likely), 'Quick end' => self::minutes($forecast->cookMinutes->low)], Source::computed()),
-            new Working('lid_lift_minutes', sprintf('The same cook with the lid off for %.0f min half way: the air falls most of the way to that outside and takes a while to come back.', Forecast::LIFT_MINUTES), ['Recovers in' => self::minutes($dish->stages[0]->cooker->recoveryMinutes)], Source::computed()),
+            ...($forecast->liftCostMinutes === null ? [] : [new Working('lid_lift_minutes', sprintf('The same cook with the lid off for %.0f min half way: the air falls most of the way to that outside and takes a while to come back.', Forecast::LIFT_MINUTES), ['Recovers in' => self::minutes($dish->stages[0]->cooker->recoveryMinutes)], Source::computed())]),
         ];
     }
 

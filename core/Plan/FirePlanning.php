@@ -9,6 +9,7 @@ use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\Settling;
 use Diatherm\Cooker\Weather;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\PotRig;
@@ -43,7 +44,7 @@ final class FirePlanning
 
     /**
      * @param  list<Forecast>  $forecasts
-     * @param  non-empty-list<array{float, float, float, int}>  $heats  from, until, °C and dish, in order
+     * @param  non-empty-list<array{float, float, float, int, float}>  $heats  from, until, °C and dish, in order; then when it is likely to be free
      * @param  array<string, OwnCooker>  $yard
      */
     private static function one(string $kind, Roast $roast, array $forecasts, array $heats, array $yard): FirePlan
@@ -64,12 +65,16 @@ final class FirePlanning
         $curve = OwnCurve::of($equipment, $own->observations ?? [], $mechanism);
         $weather = $roast->weather();
         $steps = [];
-        foreach ($heats as [$from, , $celsius]) {
-            if ($steps === [] || $steps[count($steps) - 1]->targetC !== $celsius) {
+        $free = INF;
+        foreach ($heats as [$from, , $celsius, , $likely]) {
+            $before = $steps === [] ? null : $steps[count($steps) - 1]->targetC;
+            if ($before !== $celsius) {
+                $begins = $before === null ? $from : $from - min(max(0.0, $from - $free), Settling::between($curve, $weather, $before, $celsius)?->doneMinutes() ?? 0.0);
                 $steps[] = $mechanism instanceof OpenFire && $wish->laidKg() !== null
-                    ? self::laidByHand($from - $first, $celsius, $heats[0][2], $wish->laidKg(), $curve, $weather)
-                    : self::step($from - $first, $celsius, $curve, $weather);
+                    ? self::laidByHand($begins - $first, $celsius, $heats[0][2], $wish->laidKg(), $curve, $weather)
+                    : self::step($begins - $first, $celsius, $curve, $weather);
             }
+            $free = $free === INF ? $likely : max($free, $likely);
         }
         $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
         $run = new FireRun($curve, $weather, $fuel, $steps, -$equipment->kind->preheatMinutes, $until, $equipment->renewAt($wish->steady));
@@ -110,7 +115,7 @@ final class FirePlanning
      *
      * @param  list<Forecast>  $forecasts
      * @param  array<int, float>  $onMinutes
-     * @return array<string, non-empty-list<array{float, float, float, int}>>
+     * @return array<string, non-empty-list<array{float, float, float, int, float}>>
      */
     private static function heats(array $forecasts, array $onMinutes): array
     {
@@ -120,8 +125,8 @@ final class FirePlanning
             foreach ($forecast->dish->stages as $j => $stage) {
                 if (! $stage->cooker->isRest()) {
                     $from = $onMinutes[$i] + $forecast->stageStartMinutes[$j];
-                    $until = $onMinutes[$i] + ($forecast->stageStartMinutes[$j + 1] ?? $forecast->cookMinutes->likely) * $slow;
-                    $heats[$stage->cooker->id][] = [$from, $until, $stage->cookerC, $i];
+                    $ends = $forecast->stageStartMinutes[$j + 1] ?? $forecast->cookMinutes->likely;
+                    $heats[$stage->cooker->id][] = [$from, $onMinutes[$i] + $ends * $slow, $stage->cookerC, $i, $onMinutes[$i] + $ends];
                 }
             }
         }

@@ -37,6 +37,8 @@ final class FireRun
 
     private const POINT_EVERY_MINUTES = 3;
 
+    private const LOOKS_A_MINUTE = 3;
+
     public float $startKg = 0.0;
 
     /** @var list<Refuel> */
@@ -90,13 +92,15 @@ final class FireRun
                 $this->course[] = [$at, $warmth->modelC()];
                 $this->left[] = [$at, $bed?->leftKg() ?? 0.0];
             }
-            $near = $warmth->celsius() >= $step->targetC - VentedCooker::CLOSE_IN_K;
-            if ($near) {
-                $this->closedInMinutes ??= $at;
+            for ($look = 0; $look < self::LOOKS_A_MINUTE; $look++) {
+                $near = $warmth->celsius() >= $step->targetC - VentedCooker::CLOSE_IN_K;
+                if ($near) {
+                    $this->closedInMinutes ??= $at;
+                }
+                $settings = $near ? $step->settings : $this->mechanism->hurried($step->settings);
+                $warmth->through($settings, 60.0 / self::LOOKS_A_MINUTE);
+                $this->energyJ += 60.0 / self::LOOKS_A_MINUTE * $this->mechanism->heatW($settings, $warmth->modelC(), $weather);
             }
-            $settings = $this->mechanism instanceof VentedCooker && ! $near ? $this->mechanism->wideOpen() : $step->settings;
-            $warmth->through($settings, 60.0);
-            $this->energyJ += 60.0 * $this->mechanism->heatW($settings, $warmth->modelC(), $weather);
         }
         $this->leftKg = $bed?->leftKg() ?? 0.0;
     }
@@ -184,6 +188,7 @@ final class FireRun
     {
         $unit = $fuel->pieceKg ?? 0.1;
 
-        return $unit * ceil($kg / $unit - 1e-6);
+        // Piles that were weighed to a tenth of a gram must not grow each time that they are counted.
+        return $unit * ceil($kg / $unit - 0.02);
     }
 }

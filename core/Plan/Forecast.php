@@ -26,7 +26,7 @@ final readonly class Forecast
      * @param  float  $peakMinutes  when, likely
      * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
      * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
-     * @param  float  $liftCostMinutes  what one two-minute lid lift half way adds
+     * @param  float|null  $liftCostMinutes  what one two-minute lid lift half way adds; null where there is no lid
      * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
      * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
      * @param  list<Caution>  $cautions
@@ -44,7 +44,7 @@ final readonly class Forecast
         public float $firstLookMinutes,
         public ?WeightRule $rule,
         public ?float $lethalityLog10,
-        public float $liftCostMinutes,
+        public ?float $liftCostMinutes,
         public float $temperMinutes,
         public float $temperSavesMinutes,
         public array $cautions,
@@ -87,12 +87,17 @@ final readonly class Forecast
             $firstLook,
             $rule,
             $lethality,
-            $lift,
+            self::hasLid($dish) ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
             Cautions::of($dish, $airC, $peakC, $lethality, $temper),
             $trace,
         );
+    }
+
+    private static function hasLid(Dish $dish): bool
+    {
+        return in_array(true, array_map(fn (Stage $stage): bool => $stage->cooker->lid, $dish->stages), true);
     }
 
     /** @throws InvalidInput */
@@ -129,7 +134,7 @@ final readonly class Forecast
         $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
         $likely = $likelyS / 60.0;
         $spread = Spread::of($likely * exp(-self::away($quicker, $middle)), $likely, $likely * exp(self::away($slower, $middle)));
-        $lift = $dish->lastStage()->end === StageEnd::Minutes
+        $lift = $dish->lastStage()->end === StageEnd::Minutes || ! self::hasLid($dish)
             ? 0.0
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
 

@@ -23,17 +23,23 @@ final class LaidFires
     {
         return $roast->with(array_map(function (Dish $dish) use ($roast, $yard): Dish {
             $stages = [];
-            $before = null;
+            $left = [];
             foreach ($dish->stages as $stage) {
-                $stages[] = $before = self::laid($stage, $before, $dish, $roast, $yard);
+                $kind = $stage->cooker->id;
+                $stages[] = self::laid($stage, $left[$kind] ?? null, $dish, $roast, $yard);
+                $left = array_map(fn (array $one): array => [$one[0], $one[1] + ($stage->end === StageEnd::Minutes ? (float) $stage->value : INF)], $left);
+                $left[$kind] = [$stage->cookerC, 0.0];
             }
 
             return $dish->through($stages);
         }, $roast->dishes));
     }
 
-    /** @param  array<string, OwnCooker>  $yard */
-    private static function laid(Stage $stage, ?Stage $before, Dish $dish, Roast $roast, array $yard): Stage
+    /**
+     * @param  array{float, float}|null  $left  heat at which the dish left that cooker earlier, and for how many minutes; null when it has not been on it
+     * @param  array<string, OwnCooker>  $yard
+     */
+    private static function laid(Stage $stage, ?array $left, Dish $dish, Roast $roast, array $yard): Stage
     {
         $kind = $stage->cooker->id;
         if (! Equipment::has($kind)) {
@@ -47,12 +53,12 @@ final class LaidFires
             $inside = $inside->exposing(self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast->weather()));
         }
         $cooker = $stage->cooker->with($inside);
-        $goesOn = $before?->cooker->id === $kind && $before->cookerC !== $stage->cookerC;
+        $goesOn = $left !== null && $left[0] !== $stage->cookerC && $left[1] < INF;
         $curve = $own === null && ! $goesOn ? null : OwnCurve::of($equipment, $own->observations ?? []);
 
         return $stage->on(
             $own === null || $curve === null ? $cooker : $cooker->recoveringIn($curve->recoveryMinutes->likely),
-            $goesOn && $curve !== null ? Settling::between($curve, $roast->weather(), $before->cookerC, $stage->cookerC) : null,
+            $goesOn && $curve !== null ? Settling::between($curve, $roast->weather(), $left[0], $stage->cookerC)?->ahead($left[1]) : null,
         );
     }
 

@@ -153,7 +153,7 @@ final readonly class RunSheet
         if ($made->pulledAt === null) {
             $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);
             if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull) {
-                $entries[] = new Entry($id('first_look'), $number, Act::FirstLook, $at($look), 'First look at '.$dish->name, sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)));
+                $entries[] = new Entry($id('first_look'), $number, Act::FirstLook, $at($look), 'First look at '.$dish->name, $forecast->liftCostMinutes === null ? 'Not sooner' : sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)));
             }
         }
         array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));

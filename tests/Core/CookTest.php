@@ -64,10 +64,11 @@ it('takes the pull and the stages from the hand that did them', function () {
 it('meets a cooker that is still on its way to its next heat', function () {
     $stages = fn (array $between): array => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 40], ...$between, ['cooker' => 'ceramic', 'cooker_c' => 260, 'minutes' => 10]];
     $plan = fn (array $between): Forecast => Plan::of(Samples::roast(['taste' => 'firm', 'coast' => false, 'stages' => $stages($between)]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0];
-    [$straight, $alone] = [$plan([]), $plan([['cooker' => 'rest', 'minutes' => 15]])];
+    [$straight, $hurried, $alone] = [$plan([]), $plan([['cooker' => 'rest', 'minutes' => 15]]), $plan([['cooker' => 'rest', 'minutes' => 60]])];
     $air = fn (Forecast $forecast, int $stage, float $minutes): float => $forecast->trace->airAt(60.0 * ($forecast->stageStartMinutes[$stage] + $minutes));
     expect($air($straight, 1, 0.5))->toBeLessThan(130.0)
         ->and($air($straight, 1, 9.0))->toBeGreaterThan($air($straight, 1, 4.0))->toBeLessThan(240.0)
+        ->and($air($hurried, 2, 0.5))->toBeGreaterThan($air($straight, 1, 9.0))->toBeLessThan(230.0)
         ->and($air($alone, 2, 1.0))->toEqualWithDelta(260.0, 0.5)
         ->and(array_column($straight->cautions, 'id'))->toContain('still_on_its_way')
         ->and(array_column($alone->cautions, 'id'))->not->toContain('still_on_its_way');

@@ -43,6 +43,7 @@ it('gives each a rule to read and a source that is one', function (array $dish) 
 })->with([[[]], [['rig' => ['kind' => 'spit', 'test_kg' => 0.4, 'test_arm_cm' => 12]]], [['rig' => ['kind' => 'buried_pot']]], [['rig' => ['kind' => 'frame'], 'preparations' => ['rub', 'truss']]], [['cut' => 'potatoes', 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft']]]);
 
 it('explains no number that is not there', function () {
+    expect(workings(['stages' => [['cooker' => 'open-spit', 'cooker_c' => 420, 'pull' => true]]]))->not->toHaveKey('lid_lift_minutes');
     expect(workings(['cut' => 'potatoes', 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft']))->not->toHaveKeys(['safe_c', 'lethality_log10', 'rule_minutes', 'rig.clearance']);
 });
 

@@ -126,7 +126,8 @@ it('says which stage cannot get there', function () {
 });
 
 it('prices a lid lift in minutes', function () {
-    expect(Forecast::of(Samples::dish(), 14.0)->liftCostMinutes)->toBeGreaterThan(0.5)->toBeLessThan(6.0);
+    expect(Forecast::of(Samples::dish(), 14.0)->liftCostMinutes)->toBeGreaterThan(0.5)->toBeLessThan(6.0)
+        ->and(Forecast::of(Samples::dish(['stages' => [['cooker' => 'open-spit', 'cooker_c' => 420, 'pull' => true]]]), 14.0)->liftCostMinutes)->toBeNull();
 });
 
 // Rules by weight, worked by hand. Common practice: 20 min a pound for a leg on a rotisserie; 8 min a pound, first look at 6, for a countertop rotisserie.

@@ -252,28 +252,31 @@ it('cools a cooker along its exponential', function (string $kind) {
     }
 })->with(['oven', 'pellet', 'lidded-roaster', 'gas']);
 
-// The same exponential, solved for the moment at which 1/e of the way down is left; worked by hand: τ·ln((T₀ − Ta)/(T − Ta)).
+// The same exponential on the way from one heat to a lower one: T = Ta + (T₀ − Ta)·exp(−t/τ) until it is there.
 it('settles to a lower heat as a body without power cools', function (string $kind) {
     $curve = OwnCurve::of(Equipment::of($kind));
     $weather = Weather::of(10.0);
     $tau = $curve->mechanism->storageJK() / $curve->mechanism->lossW(Settings::of(['set_c' => 0.0]), 11.0, $weather);
-    $down = 120.0 + 80.0 * exp(-1.0);
     $settling = Settling::between($curve, $weather, 200.0, 120.0) ?? throw new LogicException('It does not settle.');
-    expect($settling->paceMinutes)->toEqualWithDelta($tau * log((200.0 - 10.0) / ($down - 10.0)) / 60.0, 0.6)
-        ->and($settling->celsius(0.0))->toBe(200.0)
-        ->and($settling->celsius($settling->paceMinutes))->toEqualWithDelta($down, 1e-6)
-        ->and($settling->celsius($settling->doneMinutes()))->toEqualWithDelta(120.0, 2.0);
+    $there = $tau * log((200.0 - 10.0) / (130.0 - 10.0)) / 60.0;
+    foreach ([0.0, 0.25, 0.5, 0.75, 1.0] as $share) {
+        expect($settling->celsius($share * $there))->toEqualWithDelta(10.0 + 190.0 * exp(-$share * $there * 60.0 / $tau), 1.0);
+    }
+    expect($settling->celsius($settling->doneMinutes()))->toEqualWithDelta(120.0, 4.0)
+        ->and($settling->ahead(5.0)?->celsius(2.0))->toBe($settling->celsius(7.0))
+        ->and($settling->ahead($settling->doneMinutes()))->toBeNull();
 })->with(['oven', 'pellet', 'lidded-roaster', 'griddle']);
 
 // Common practice: heavy walls come down in hours and not in minutes; gas answers at once beside them; coals are raked apart.
 it('knows which cookers follow and which do not', function () {
-    $pace = fn (string $kind, float $from, float $to): float => Settling::between(OwnCurve::of(Equipment::of($kind)), Weather::of(15.0), $from, $to)->paceMinutes ?? 0.0;
-    expect($pace('ceramic', 260.0, 110.0))->toBeGreaterThan(45.0)
-        ->and($pace('ceramic', 110.0, 260.0))->toBeGreaterThan(10.0)->toBeLessThan($pace('ceramic', 260.0, 110.0))
-        ->and($pace('gas', 250.0, 150.0))->toBeLessThan(15.0)
-        ->and($pace('kettle', 220.0, 120.0))->toBeLessThan($pace('ceramic', 220.0, 120.0))
-        ->and($pace('open-spit', 300.0, 400.0))->toBe(0.0)
-        ->and($pace('oven', 160.0, 163.0))->toBe(0.0);
+    $takes = fn (string $kind, float $from, float $to): float => Settling::between(OwnCurve::of(Equipment::of($kind)), Weather::of(15.0), $from, $to)?->doneMinutes() ?? 0.0;
+    expect($takes('ceramic', 260.0, 110.0))->toBeGreaterThan(120.0)
+        ->and($takes('ceramic', 110.0, 260.0))->toBeGreaterThan(15.0)->toBeLessThan(75.0)
+        ->and($takes('gas', 150.0, 230.0))->toBeLessThan(15.0)
+        ->and($takes('gas', 250.0, 150.0))->toBeLessThan(30.0)
+        ->and($takes('kettle', 220.0, 120.0))->toBeLessThan(0.5 * $takes('ceramic', 220.0, 120.0))
+        ->and($takes('open-spit', 300.0, 400.0))->toBe(0.0)
+        ->and($takes('oven', 160.0, 163.0))->toBe(0.0);
 });
 
 // Source: SciPy 1.10, by tests/Reference/fits/make.py.

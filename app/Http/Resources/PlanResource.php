@@ -199,7 +199,7 @@ final class PlanResource extends JsonResource
             'under_60_minutes' => is_finite($forecast->under60Minutes) ? round($forecast->under60Minutes, 1) : null,
             'first_look_minutes' => round($forecast->firstLookMinutes, 1),
             'lethality_log10' => $forecast->lethalityLog10 === null ? null : round($forecast->lethalityLog10, 2),
-            'lid_lift_minutes' => round($forecast->liftCostMinutes, 1),
+            'lid_lift_minutes' => $forecast->liftCostMinutes === null ? null : round($forecast->liftCostMinutes, 1),
             'temper_saves_minutes' => round($forecast->temperSavesMinutes, 1),
             'temper_minutes' => is_finite($forecast->temperMinutes) ? round($forecast->temperMinutes) : null,
             'rest_minutes' => $dish->restMinutes,

@@ -103,11 +103,13 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             </Why>
           )}
         </Line>
-        <Line label="Each two-minute look costs">
-          <Why of="lid_lift_minutes" workings={workings}>
-            {dish.lid_lift_minutes < 0.5 ? 'next to nothing' : duration(dish.lid_lift_minutes)}
-          </Why>
-        </Line>
+        {dish.lid_lift_minutes !== null && (
+          <Line label="Each two-minute look costs">
+            <Why of="lid_lift_minutes" workings={workings}>
+              {dish.lid_lift_minutes < 0.5 ? 'next to nothing' : duration(dish.lid_lift_minutes)}
+            </Why>
+          </Line>
+        )}
         {dish.lethality_log10 !== null && (
           <Line label="Time at temperature, log₁₀">
             <Why of="lethality_log10" workings={workings}>
