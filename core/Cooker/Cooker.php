@@ -49,6 +49,12 @@ final readonly class Cooker
         return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $this->preheatMinutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
     }
 
+    /** The same kind that takes so long to its first heat. */
+    public function preheatingIn(float $minutes): self
+    {
+        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->inside, $minutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
+    }
+
     /** The same kind that comes back from an open lid in another time. */
     public function recoveringIn(float $minutes): self
     {

@@ -105,6 +105,12 @@ final readonly class Equipment
         return $this->row['mechanism'] === 'open';
     }
 
+    /** Whether coals are laid in it, and not a knob turned. */
+    public function burnsCoals(): bool
+    {
+        return ($this->fuels()[0]->use ?? '') === 'bed';
+    }
+
     public function isVented(): bool
     {
         return $this->row['mechanism'] === 'vented';

@@ -11,7 +11,7 @@ final readonly class Settling
     private const NEAR_K = 4.0;
 
     /** Coals under a lid give up to so many times what holds the new heat: between a bed that is due to be fed and one that was. Common practice. */
-    private const BED = 2.0;
+    private const BED = 2.5;
 
     /** It does not get there, and moves no more than this in a minute: as near as it comes, K. */
     private const STILL_K = 0.1;

@@ -24,7 +24,7 @@ final readonly class VentedCooker implements Mechanism
     private const HOTTEST_C = 450.0;
 
     /** Slots stand wide open until it is so near to the target. Common practice: close in before it is there. */
-    public const CLOSE_IN_K = 12.0;
+    public const CLOSE_IN_K = 6.0;
 
     /**
      * @param  float  $lossWK  through its walls in still air, 1 to 100 W/K

@@ -33,6 +33,7 @@ final readonly class FirePlan
      * @param  non-empty-list<FireStep>  $steps
      * @param  list<Pile>  $piles  as they lie at first
      * @param  list<array{float, Spread}>  $course  minutes and °C
+     * @param  float  $preheatMinutes  before minute 0
      */
     public function __construct(
         public int $dish,
@@ -49,6 +50,7 @@ final readonly class FirePlan
         public FireRun $run,
         public array $piles,
         public array $course,
+        public float $preheatMinutes,
         public float $untilMinutes,
         public bool $buried,
         public bool $own,
@@ -131,6 +133,6 @@ final readonly class FirePlan
     /** Minutes before the first dish goes on at which its fire is lit; below 0. */
     public function lightMinutes(): float
     {
-        return -$this->equipment->kind->preheatMinutes - $this->wish->lightMinutes($this->equipment);
+        return -$this->preheatMinutes - $this->wish->lightMinutes($this->equipment);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
@@ -11,6 +12,7 @@ use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Settling;
 use Diatherm\Cooker\Weather;
+use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\PotRig;
 
@@ -77,12 +79,25 @@ final class FirePlanning
             $free = $free === INF ? $likely : max($free, $likely);
         }
         $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
-        $run = new FireRun($curve, $weather, $fuel, $steps, -$equipment->kind->preheatMinutes, $until, $equipment->renewAt($wish->steady));
+        $preheat = self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes;
+        $run = new FireRun($curve, $weather, $fuel, $steps, -$preheat, $until, $equipment->renewAt($wish->steady));
         $bed = $forecasts[$dish]->dish->bed;
         $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
         $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
 
-        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $until, $buried, $own !== null, $wish);
+        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish);
+    }
+
+    /** The cooker as the dish first meets it. */
+    private static function firstOn(Dish $dish, string $kind): Cooker
+    {
+        foreach ($dish->stages as $stage) {
+            if ($stage->cooker->id === $kind) {
+                return $stage->cooker;
+            }
+        }
+
+        throw OutOfRange::unknown('cooker', $kind);
     }
 
     private static function around(float $celsius, OwnCurve $curve, Weather $weather): Spread

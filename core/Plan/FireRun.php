@@ -85,7 +85,7 @@ final class FireRun
             $number = $this->stepAt($at);
             $step = $steps[$number];
             if ($bed !== null && $fuel !== null && $at > $fromMinutes) {
-                $this->feed($bed, $fuel, $step, $at, $current !== $number && $current >= 0);
+                $this->feed($bed, $fuel, $step, $at, $current !== $number && $current >= 0, $warmth->modelC());
             }
             $current = $number;
             if ($m % self::POINT_EVERY_MINUTES === 0 || $m === $minutes) {
@@ -128,8 +128,7 @@ final class FireRun
             return ($step->settings->get('over') + $step->settings->get('under')) * ($fuel->pieceKg ?? 0.025);
         }
         $need = $this->need($step);
-        $rise = max(0.0, $this->curve->modelC($step->targetC, $this->weather) - $this->weather->airC);
-        $warming = $this->mechanism->storageJK() * $this->curve->warmUpFactor->likely * $rise / $fuel->bedJKg();
+        $warming = $this->warmingKg($fuel, $step, $this->weather->airC);
 
         return self::asCounted($fuel, min(
             self::HEADROOM * $need / CoalBed::freshWKg($fuel) + $warming,
@@ -137,7 +136,7 @@ final class FireRun
         ));
     }
 
-    private function feed(CoalBed $bed, Fuel $fuel, FireStep $step, float $at, bool $newStep): void
+    private function feed(CoalBed $bed, Fuel $fuel, FireStep $step, float $at, bool $newStep, float $nowC): void
     {
         $rest = $this->untilMinutes - $at;
         if (count($this->refuels) >= self::MOST_REFUELS || $rest < self::ENDING_MINUTES) {
@@ -150,7 +149,7 @@ final class FireRun
             if ($free >= self::FED_AT * $need) {
                 return;
             }
-            $more = min((self::HEADROOM * $need - $free) / $fresh, max(0.02, self::lastingKg($fuel, $need, 60.0 * $need * $rest / $fuel->bedJKg()) - $bed->leftKg()));
+            $more = min((self::HEADROOM * $need - $free) / $fresh, max(0.02, self::lastingKg($fuel, $need, 60.0 * $need * $rest / $fuel->bedJKg() + $this->warmingKg($fuel, $step, $nowC)) - $bed->leftKg()));
         } else {
             $whole = $this->mechanism instanceof OpenFire
                 ? $step->settings->get('coals_kg') * $fresh
@@ -167,6 +166,12 @@ final class FireRun
             $bed->add($more, true);
             $this->refuels[] = new Refuel($at, $more, $at - $fuel->ashOverMinutes);
         }
+    }
+
+    /** Coals that warm its walls from there to a step's target. */
+    private function warmingKg(Fuel $fuel, FireStep $step, float $fromModelC): float
+    {
+        return $this->mechanism->storageJK() * $this->curve->warmUpFactor->likely * max(0.0, $this->curve->modelC($step->targetC, $this->weather) - $fromModelC) / $fuel->bedJKg();
     }
 
     /** Heat that holds a step's target, W. */

@@ -70,7 +70,7 @@ final class FireTasks
             [$light, $care] = self::light($fire);
             [$lay, $how] = self::lay($fire);
             $entries[] = new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at($fire->lightMinutes()), $light, $care);
-            $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->equipment->kind->preheatMinutes), $lay, $how, until: $at(0.0));
+            $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->preheatMinutes), $lay, $how, until: $at(0.0));
         }
         if (! $begun && $fire->equipment->isVented() && $fire->run->closedInMinutes !== null) {
             $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->steps[0]->targetC - VentedCooker::CLOSE_IN_K), until: $at(0.0));
@@ -126,7 +126,7 @@ final class FireTasks
 
     private static function preheating(FirePlan $fire): string
     {
-        return sprintf('all burners full for %.0f min with the lid down, then %s', $fire->equipment->kind->preheatMinutes, $fire->curve->mechanism->inWords($fire->steps[0]->settings));
+        return sprintf('all burners full for %.0f min with the lid down, then %s', $fire->preheatMinutes, $fire->curve->mechanism->inWords($fire->steps[0]->settings));
     }
 
     private static function chimneys(float $kg): string

@@ -18,6 +18,9 @@ use Diatherm\Rig\JointSize;
 /** What the way that fires are laid and fed, what was learnt of cookers, and the place do to the heat that dishes meet. */
 final class LaidFires
 {
+    /** What is not hot by then never will be, minutes. */
+    private const LONGEST_PREHEAT = 45.0;
+
     /** @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name */
     public static function in(Roast $roast, array $yard): Roast
     {
@@ -53,6 +56,9 @@ final class LaidFires
             $inside = $inside->exposing(self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast->weather()));
         }
         $cooker = $stage->cooker->with($inside);
+        if ($left === null) {
+            $cooker = $cooker->preheatingIn(self::preheatMinutes($stage, $equipment, $own, $roast->weather()));
+        }
         $goesOn = $left !== null && $left[0] !== $stage->cookerC && $left[1] < INF;
         $curve = $own === null && ! $goesOn ? null : OwnCurve::of($equipment, $own->observations ?? []);
 
@@ -60,6 +66,18 @@ final class LaidFires
             $own === null || $curve === null ? $cooker : $cooker->recoveringIn($curve->recoveryMinutes->likely),
             $goesOn && $curve !== null ? Settling::between($curve, $roast->weather(), $left[0], $stage->cookerC)?->ahead($left[1]) : null,
         );
+    }
+
+    /** A knob or a set point takes its time to a great heat on a cold day; coals are given what warms the walls to begin with. */
+    private static function preheatMinutes(Stage $stage, Equipment $equipment, ?OwnCooker $own, Weather $weather): float
+    {
+        $usual = $stage->cooker->preheatMinutes;
+        if ($usual <= 0.0 || $equipment->burnsCoals()) {
+            return $usual;
+        }
+        $takes = Settling::between(OwnCurve::of($equipment, $own->observations ?? []), $weather, $weather->airC, $stage->cookerC)?->doneMinutes() ?? 0.0;
+
+        return min(self::LONGEST_PREHEAT, max($usual, 5.0 * ceil($takes / 5.0)));
     }
 
     /**

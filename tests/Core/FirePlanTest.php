@@ -336,7 +336,7 @@ it('says when to close the slots in, until the dish is on', function () {
     [$entry] = $close($plan);
     expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->startsAt->getTimestamp())
         ->and($entry->title)->toContain('slots')
-        ->and($entry->detail)->toContain('138 °C');
+        ->and($entry->detail)->toContain('144 °C');
     $on = new DateTimeImmutable('2031-10-04T16:00:00+02:00');
     expect($close($plan->with([new Progress($on)], $on->modify('+10 minutes'))))->toBe([]);
 });

@@ -58,7 +58,7 @@ final class FireResource
             'layouts' => self::layouts($fire),
             'controls' => CookerResource::controls($fire->curve->mechanism->controls()),
             'steps' => array_map(fn (FireStep $step): array => self::step($fire, $step), $fire->steps),
-            'start' => $fuel === null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fuel->inWords($fire->run->startKg), 'bought_kg' => round($fuel->boughtKg($fire->run->startKg), 2), 'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2)],
+            'start' => $fuel === null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fuel->inWords($fire->run->startKg), 'pieces' => $fuel->pieces($fire->run->startKg), 'bought_kg' => round($fuel->boughtKg($fire->run->startKg), 2), 'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2)],
             'refuels' => $fuel === null ? [] : array_map(fn (Refuel $refuel): array => ['minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1), 'kg' => round($refuel->kg, 3), 'words' => $fuel->inWords($refuel->kg)], $fire->run->refuels),
             'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
             'buy_kg' => round($fire->buyKg(), 2),

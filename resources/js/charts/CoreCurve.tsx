@@ -31,6 +31,8 @@ const LEFT = 42;
 const RIGHT = 14;
 const TOP = 14;
 const BOTTOM = 26;
+/** Labels of stages stand one over the other, so that short stages do not write over each other. */
+const STAGE_LINE = 16;
 /** What “now 17:45” takes, px. */
 const NOW_ROOM = 70;
 
@@ -91,7 +93,9 @@ export function CoreCurve({
   const showTarget = safe === null || Math.abs(safe - target) >= 0.5;
   // Under the rest's curve there is room; where there is not, near the foot.
   const pullRight = width - x(pull.minutes) > 112;
-  const pullLabelY = pullRight ? Math.min(height - BOTTOM - 30, yOf(pull.celsius) + 40) : height - BOTTOM - 30;
+  const later = stages.filter((stage) => stage.minutes > from && stage.minutes < end);
+  const foot = height - BOTTOM - 30 - (pullRight ? 0 : STAGE_LINE * later.length);
+  const pullLabelY = pullRight ? Math.min(foot, yOf(pull.celsius) + 40) : foot;
   const safeAbove = safe === null || safe >= target;
 
   return (
@@ -115,14 +119,20 @@ export function CoreCurve({
             {time(minutes)}
           </text>
         ))}
-        {stages
-          .filter((stage) => stage.minutes > from && stage.minutes < end)
-          .map((stage) => (
+        {later.map((stage, i) => {
+          const left = x(stage.minutes) > width / 2;
+          return (
             <g key={stage.minutes}>
               <line x1={x(stage.minutes)} x2={x(stage.minutes)} y1={TOP} y2={height - BOTTOM} stroke="var(--soft)" strokeDasharray="2 4" />
-              <text x={x(stage.minutes) + 5} y={height - BOTTOM - 6} fill="var(--soft)">{`to the ${stage.name}`}</text>
+              <text
+                x={x(stage.minutes) + (left ? -5 : 5)}
+                y={height - BOTTOM - 6 - STAGE_LINE * (later.length - 1 - i)}
+                textAnchor={left ? 'end' : 'start'}
+                fill="var(--soft)"
+              >{`to the ${stage.name}`}</text>
             </g>
-          ))}
+          );
+        })}
         <path d={bandPath(future) ?? ''} fill="var(--ember-wash)" />
         {safe !== null && (
           <g>

@@ -87,10 +87,10 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         )}
       />
       <div className="opens mt-8 flex flex-wrap gap-x-6">
-        <a className="text-push" href={`/api/roasts/${roast.id}/file`} download>
+        <a className="text-push inline-flex items-center" href={`/api/roasts/${roast.id}/file`} download>
           Save the roast as a file
         </a>
-        <button type="button" className="text-push" onClick={() => void remove()}>
+        <button type="button" className="text-push inline-flex items-center" onClick={() => void remove()}>
           Delete the roast
         </button>
       </div>

@@ -36,12 +36,12 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
             tone="ember"
             remark={
               fire.start.chimneys !== null
-                ? `${fire.start.chimneys.toFixed(1)} of a chimney`
+                ? `${fire.start.pieces === null ? `${fire.buy_name?.toLowerCase() ?? ''}, ` : ''}${fire.start.chimneys.toFixed(1)} of a chimney`
                 : `of coals, from ${format.mass(fire.start.bought_kg)} of wood`
             }
           >
             <Why of="fire.start" workings={fire.workings}>
-              {fire.start.chimneys === null ? format.mass(fire.start.kg) : <Prose>{fire.start.words}</Prose>}
+              {fire.start.pieces === null ? format.mass(fire.start.kg) : <Prose>{fire.start.words}</Prose>}
             </Why>
           </Answer>
         )}
