@@ -207,6 +207,27 @@ it('asks for more wood, and more time, of wood that is wetter', function () {
         ->and($green[2])->toEqualWithDelta($usual[2], 1e-9);
 });
 
+// Common practice: food goes on once the cooker is hot; in the cold, and for a great heat, that takes longer.
+it('has every cooker hot when its dish goes on', function (string $kind, float $celsius) {
+    foreach ([25.0, 2.0] as $airC) {
+        $fire = planned(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]]], ['air_c' => $airC])->fires[0];
+        $at = array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= 0.0))[0][1]->likely;
+        expect($at)->toBeGreaterThan(min($celsius, $fire->steps[0]->steadyC->likely) - 10.0)
+            ->and($fire->preheatMinutes)->toBeGreaterThanOrEqual($fire->equipment->kind->preheatMinutes);
+    }
+})->with([['kettle', 150], ['kettle', 220], ['ceramic', 110], ['ceramic', 260], ['gas', 165], ['gas', 220], ['grill-rotisserie', 195], ['pellet', 120], ['pellet', 230], ['griddle', 220], ['lidded-roaster', 121], ['oven', 163], ['oven', 230]]);
+
+it('brings a cooker to its next heat while the meat rests off it, with the coals that its walls ask for', function () {
+    $plan = planned(['cut' => 'beef-rib', 'mass_kg' => 3.2, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 48], ['cooker' => 'rest', 'minutes' => 30], ['cooker' => 'ceramic', 'cooker_c' => 250, 'minutes' => 8]]]);
+    $fire = $plan->fires[0];
+    [, $off, $back] = $plan->forecasts[0]->stageStartMinutes;
+    $at = fn (float $minutes): float => array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= $minutes))[0][1]->likely;
+    expect($fire->steps[1]->fromMinutes)->toEqualWithDelta($off, 0.5)
+        ->and($at($off - 5.0))->toBeLessThan(120.0)
+        ->and($at($back))->toBeGreaterThan(190.0)
+        ->and($at($back + 20.0))->toBeGreaterThan($at($back) + 10.0);
+});
+
 it('puts smoke wood on early, by the piece', function () {
     $fire = planned(SHOULDER)->fires[0];
     expect($fire->smokeKg())->toBeGreaterThan(0.1)->toBeLessThan(0.4)
