@@ -65,6 +65,19 @@ it('has its table of predicted against practice written by the command, up to da
     expect($app->getOutput())->toBe((string) file_get_contents(__DIR__.'/../../docs/numbers.md'));
 });
 
+// The interpreter is the reference: what the compiler makes of the same loops has to be the same to the last digit.
+it('works out the same with the compiler that it is run with as without', function () {
+    $said = function (string ...$flags): string {
+        $php = new Symfony\Component\Process\Process([PHP_BINARY, ...$flags, dirname(__DIR__).'/Support/digest.php'], timeout: 300);
+
+        return $php->mustRun()->getOutput();
+    };
+    $lib = (string) file_get_contents(dirname(__DIR__, 2).'/bin/lib/prepare.sh');
+    expect(preg_match('/^PHP_FAST=\((.*)\)$/m', $lib, $fast))->toBe(1)
+        ->and($fast[1])->toContain('opcache.jit=')
+        ->and($said(...explode(' ', $fast[1])))->toBe($said('-d', 'opcache.enable_cli=0'));
+});
+
 // Common practice: a buried pot has the breast of a big bird done in an hour for two pounds, at the most.
 it('has a bird done in a camp oven within half an hour a pound', function (float $pounds) {
     $forecast = Forecast::of(Samples::dish(['cut' => 'turkey-breast', 'mass_kg' => $pounds * 0.45359237, 'start_c' => 5, 'taste' => 'done', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]]]), 15.0);
