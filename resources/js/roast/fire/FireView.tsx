@@ -98,7 +98,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
         )}
         <div className={clsx('grid content-start gap-4', fire.floor === null && 'xl:col-span-2 xl:grid-cols-2')}>
           {!fire.buried && fire.controls.length > 0 && <SetIt fire={fire} time={time} />}
-          <div>
+          <div className={clsx(fire.buried && 'xl:col-span-2 xl:grid xl:grid-cols-2 xl:gap-x-9')}>
             {fire.note !== '' && <p className="border-l-[3px] border-water pl-3">{fire.note}</p>}
             <Warnings of={fire.cautions} />
           </div>
