@@ -265,6 +265,10 @@ it('says at the field what is wrong with a fire', function (array $fire, string 
     'a pile too far' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 900, 'y_cm' => 0, 'kg' => 1]]], 'fires.0.piles.0.x_cm', 'between -300 and 300'],
     'less than nothing' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => -1]]], 'fires.0.piles.0.kg', 'between 0 and 60'],
     'no coals in any' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => 0]]], 'fires.0.piles', 'There must be coals'],
+    'more than a floor holds' => [['cooker' => 'open-spit', 'piles' => [['x_cm' => -20, 'y_cm' => 0, 'kg' => 50], ['x_cm' => 20, 'y_cm' => 0, 'kg' => 50]]], 'fires.0.piles', 'at most 60 kg'],
+    'water in charcoal' => [['cooker' => 'open-spit', 'fuel' => 'lump', 'moisture_percent' => 20], 'fires.0.moisture_percent', 'Only wood'],
+    'water in no fuel' => [['cooker' => 'oven', 'moisture_percent' => 20], 'fires.0.moisture_percent', 'Only wood'],
+    'a wet log' => [['cooker' => 'open-spit', 'moisture_percent' => 80], 'fires.0.moisture_percent', 'between 0 and 60'],
     'what nobody knows' => [['cooker' => 'kettle', 'brand' => 'x'], 'fires.0.brand', 'not known here'],
 ]);
 
@@ -285,7 +289,7 @@ it('takes one fire a cooker, and weather within the weather there is', function 
 });
 
 it('writes what it read of fires and weather', function () {
-    $roast = Samples::roast([], ['wind_ms' => 3.5, 'rain' => true, 'altitude_m' => 400, 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle', 'fuel' => 'lump', 'layout' => 'two_sides', 'piles' => [['x_cm' => -12.5, 'y_cm' => 4, 'kg' => 0.6]]]]]);
+    $roast = Samples::roast([], ['wind_ms' => 3.5, 'rain' => true, 'altitude_m' => 400, 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle', 'fuel' => 'lump', 'layout' => 'two_sides', 'piles' => [['x_cm' => -12.5, 'y_cm' => 4, 'kg' => 0.6]]], ['cooker' => 'open-spit', 'steady' => true, 'moisture_percent' => 31.5]]]);
     $again = RoastFile::read(RoastFile::write($roast));
     expect($again->fires)->toEqual($roast->fires)->and([$again->windMs, $again->rain, $again->altitudeM])->toBe([3.5, true, 400.0]);
 });
