@@ -66,18 +66,7 @@ final class FirePlanning
         $mechanism = $equipment->mechanism($fuel, $layout, $wish->piles);
         $curve = OwnCurve::of($equipment, $own->observations ?? [], $mechanism);
         $weather = $roast->weather();
-        $steps = [];
-        $free = INF;
-        foreach ($heats as [$from, , $celsius, , $likely]) {
-            $before = $steps === [] ? null : $steps[count($steps) - 1]->targetC;
-            if ($before !== $celsius) {
-                $begins = $before === null ? $from : $from - min(max(0.0, $from - $free), Settling::between($curve, $weather, $before, $celsius)?->doneMinutes() ?? 0.0);
-                $steps[] = $mechanism instanceof OpenFire && $wish->laidKg() !== null
-                    ? self::laidByHand($begins - $first, $celsius, $heats[0][2], $wish->laidKg(), $curve, $weather)
-                    : self::step($begins - $first, $celsius, $curve, $weather);
-            }
-            $free = $free === INF ? $likely : max($free, $likely);
-        }
+        $steps = self::steps($heats, $wish, $curve, $weather);
         $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
         $preheat = self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes;
         $run = new FireRun($curve, $weather, $fuel, $steps, -$preheat, $until, $equipment->renewAt($wish->steady));
@@ -86,6 +75,31 @@ final class FirePlanning
         $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
 
         return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish);
+    }
+
+    /**
+     * From one heat to the next; a cooker that stands empty in between is set early enough to be there.
+     *
+     * @param  non-empty-list<array{float, float, float, int, float}>  $heats  as above
+     * @return non-empty-list<FireStep>
+     */
+    private static function steps(array $heats, FireWish $wish, OwnCurve $curve, Weather $weather): array
+    {
+        [$first, , $firstC] = $heats[0];
+        $laidKg = $curve->mechanism instanceof OpenFire ? $wish->laidKg() : null;
+        $steps = [];
+        $free = $first;
+        foreach ($heats as [$from, , $celsius, , $likely]) {
+            $before = $steps === [] ? $celsius : $steps[count($steps) - 1]->targetC;
+            if ($steps === [] || $before !== $celsius) {
+                $takes = Settling::between($curve, $weather, $before, $celsius)?->doneMinutes() ?? 0.0;
+                $begins = $from - min(max(0.0, $from - $free), $takes) - $first;
+                $steps[] = $laidKg === null ? self::step($begins, $celsius, $curve, $weather) : self::laidByHand($begins, $celsius, $firstC, $laidKg, $curve, $weather);
+            }
+            $free = max($free, $likely);
+        }
+
+        return $steps;
     }
 
     /** The cooker as the dish first meets it. */
