@@ -7,7 +7,7 @@ namespace App\Roasts;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Live\LiveForecast;
-use Diatherm\Plan\LaidFires;
+use Diatherm\Plan\Fire\LaidFires;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\Progress;
 

@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
 use Diatherm\Live\Correction;
 use Diatherm\Plan\Act;
-use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\Fire\FirePlan;
 
 /** One fire that burns now: how it stands, and the one thing worth doing to it. */
 final readonly class Tending

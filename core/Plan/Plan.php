@@ -7,6 +7,9 @@ namespace Diatherm\Plan;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Plan\Fire\FirePlan;
+use Diatherm\Plan\Fire\FirePlanning;
+use Diatherm\Plan\Fire\LaidFires;
 use Diatherm\Safety\Clocks;
 
 /** A roast, worked out: a forecast for each dish, a plan for each fire, and one run sheet. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Weather;
+use Diatherm\Plan\Fire\FireWish;
 
 /** One occasion, with a serving hour. */
 final readonly class Roast

@@ -12,6 +12,7 @@ use Diatherm\Food\Preparation;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Plan\Fire\FireFile;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\RigFile;
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Measure\Spread;
+use Diatherm\Plan\Fire\FirePlan;
+use Diatherm\Plan\Fire\FireTasks;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 // Works out many plans one after another and prints what came of them, for comparison between two ways to run PHP.
 
-use Diatherm\Plan\Banking;
-use Diatherm\Plan\FireCase;
+use Diatherm\Plan\Fire\Banking;
+use Diatherm\Plan\Fire\FireCase;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\TradeCase;
 use Tests\Support\Samples;

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use Diatherm\Heat\Resolution;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
-use Diatherm\Plan\FireCase;
+use Diatherm\Plan\Fire\FireCase;
 use Diatherm\Plan\TradeCase;
 use Illuminate\Console\Command;
 

@@ -12,15 +12,15 @@ use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
-use Diatherm\Plan\BankedPart;
-use Diatherm\Plan\Banking;
-use Diatherm\Plan\FireCautions;
-use Diatherm\Plan\FireExplanation;
-use Diatherm\Plan\FireLayout;
-use Diatherm\Plan\FirePlan;
-use Diatherm\Plan\FireStep;
+use Diatherm\Plan\Fire\BankedPart;
+use Diatherm\Plan\Fire\Banking;
+use Diatherm\Plan\Fire\FireCautions;
+use Diatherm\Plan\Fire\FireExplanation;
+use Diatherm\Plan\Fire\FireLayout;
+use Diatherm\Plan\Fire\FirePlan;
+use Diatherm\Plan\Fire\FireStep;
+use Diatherm\Plan\Fire\Refuel;
 use Diatherm\Plan\Forecast;
-use Diatherm\Plan\Refuel;
 
 /** A fire plan as JSON. Minutes count from starts_at. */
 final class FireResource

@@ -16,7 +16,7 @@ use Diatherm\Plan\Dish;
 use Diatherm\Plan\DripPan;
 use Diatherm\Plan\Entry;
 use Diatherm\Plan\Explanation;
-use Diatherm\Plan\FirePlan;
+use Diatherm\Plan\Fire\FirePlan;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Kit;
 use Diatherm\Plan\KitItem;

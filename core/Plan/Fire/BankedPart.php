@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 /** One part of a long joint over an open bed. */
 final readonly class BankedPart

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;

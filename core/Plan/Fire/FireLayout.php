@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\GasGrill;
@@ -10,6 +10,7 @@ use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\FireFloor;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Plan\Forecast;
 use Diatherm\Rig\JointSize;
 use Diatherm\Rig\SpitRig;
 

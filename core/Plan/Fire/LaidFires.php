@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
@@ -13,6 +13,10 @@ use Diatherm\Cooker\Weather;
 use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\FireFloor;
 use Diatherm\Food\Part;
+use Diatherm\Plan\Dish;
+use Diatherm\Plan\Roast;
+use Diatherm\Plan\Stage;
+use Diatherm\Plan\StageEnd;
 use Diatherm\Rig\JointSize;
 
 /** What the way that fires are laid and fed, what was learnt of cookers, and the place do to the heat that dishes meet. */

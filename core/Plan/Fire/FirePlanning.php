@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\Equipment;
@@ -14,6 +14,9 @@ use Diatherm\Cooker\Settling;
 use Diatherm\Cooker\Weather;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Spread;
+use Diatherm\Plan\Dish;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Roast;
 use Diatherm\Rig\PotRig;
 
 /** From a roast and its forecasts to a plan for each fire. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCurve;
@@ -15,6 +15,9 @@ use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Plan;
+use Diatherm\Plan\RoastFile;
 
 /** Something that practice says of a fire or a setting, as a range; what the cookers' physics is held against. Rows: data/fire-practice.json. */
 final readonly class FireCase

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 /** Fuel to add while it cooks. Minutes count from the first dish going on. */
 final readonly class Refuel

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\GasGrill;
 use Diatherm\Cooker\VentedCooker;
 use Diatherm\Fire\Fuel;
+use Diatherm\Plan\Act;
+use Diatherm\Plan\Entry;
 
 /** What a fire plan asks of the cook's hands, in words and by the clock. */
 final class FireTasks

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
@@ -14,6 +14,10 @@ use Diatherm\Fire\Pile;
 use Diatherm\Food\Part;
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\NonNegative;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Stage;
 
 /**
  * Where along an open bed the coals should lie so that the thick and the thin parts of a long joint are done together, and

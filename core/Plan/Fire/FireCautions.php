@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Diatherm\Plan;
+namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\GasGrill;
 use Diatherm\Cooker\Thermostat;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
+use Diatherm\Plan\Caution;
 
 /** What can hurt someone at a fire, said once each; local codes, the maker's manual and licensed trades come first. */
 final class FireCautions
