@@ -23,9 +23,6 @@ final readonly class VentedCooker implements Mechanism
     /** What a lid and its seal are made for; more air than that asks for is not followed. Common practice. */
     private const HOTTEST_C = 450.0;
 
-    /** Slots stand wide open until it is so near to the target. Common practice: close in before it is there. */
-    public const CLOSE_IN_K = 6.0;
-
     /**
      * @param  float  $lossWK  through its walls in still air, 1 to 100 W/K
      * @param  float  $filmShare  of the walls' resistance that lies in the outer film

@@ -16,6 +16,10 @@ final class Warmth
 
     private float $modelC;
 
+    private float $glowJ = 0.0;
+
+    private float $glowingKg = 0.0;
+
     /** @var array<int, float> temperature of an open fire by quarter kilograms of coals */
     private array $wallsC = [];
 
@@ -61,13 +65,33 @@ final class Warmth
                 $this->bed === null => min($this->mostW, $mechanism->heatW($settings, $this->modelC, $this->weather)),
                 $mechanism instanceof CampOven => CampOven::TAKEN / $mechanism->byCoals() * $this->bed->burn($dt),
                 // A cold stack draws nothing: the first coals burn in the air that is there.
-                default => $this->bed->burn($dt, max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather))),
+                default => $this->starvedW($this->bed, max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather)), $dt),
             };
             $loss = $mechanism->lossW($settings, $this->modelC, $this->weather);
             // Half-way implicit, so that a light cooker does not swing from step to step.
             $slope = max(0.0, ($mechanism->lossW($settings, $this->modelC + 1.0, $this->weather) - $loss));
             $this->modelC += ($heat - $loss) * $dt / ($storage + $slope * $dt);
         }
+    }
+
+    /**
+     * Coals under a lid burn as their air allows; what they glow with follows some minutes after the slots, so that a
+     * cooker overshoots when it is closed in late.
+     */
+    private function starvedW(CoalBed $bed, float $airW, float $dt): float
+    {
+        $free = $bed->freePowerW();
+        $kg = $bed->leftKg();
+        if ($kg > $this->glowingKg) {
+            // The first load comes out of its chimney at full glow; what is added later joins at the pace of the bed.
+            $this->glowJ += $bed->glowJ($this->glowingKg > 0.0 && $free > 0.0 ? $airW / $free : 1.0) * (1.0 - $this->glowingKg / $kg);
+        }
+        $burning = $bed->burn($dt, $airW);
+        $this->glowingKg = $bed->leftKg();
+        $given = ($this->glowJ - $bed->glowJ($free > 0.0 ? $burning / $free : 0.0)) * (1.0 - exp(-$dt / self::GLOW_S)) / $dt;
+        $this->glowJ -= $given * $dt;
+
+        return max(0.0, $burning + $given);
     }
 
     /** What so many kilograms of fresh coals come to, between points that were computed once. */
@@ -80,6 +104,9 @@ final class Warmth
 
         return $this->wallsC[$i] + ($kg / self::TABLE_KG - $i) * ($this->wallsC[$i + 1] - $this->wallsC[$i]);
     }
+
+    /** Coals answer to their air within some minutes: so long for two thirds of it. Common practice, s. */
+    private const GLOW_S = 180.0;
 
     private const TABLE_KG = 0.25;
 

@@ -22,6 +22,8 @@ final class CoalBed
     /** Share of a batch that is too small to glow. */
     private const SPENT = 1e-4;
 
+    private const GLOW_J_KG = 300e3;
+
     /** @var list<array{float, float, float}> mass at first, mass left, age in seconds counted from the match */
     private array $batches = [];
 
@@ -87,6 +89,18 @@ final class CoalBed
     public function leftKg(): float
     {
         return array_sum(array_column($this->batches, 1));
+    }
+
+    /**
+     * What glowing coals hold over coals that are starved of air, J: given off when the slots are closed, taken up when
+     * they are opened. Carbon holds about 1 kJ/(kg·K) (handbooks of materials, from memory); a bed at full glow is some
+     * 300 K hotter than one that only just burns (common practice).
+     *
+     * @param  float  $share  of its free burning that it burns at, 0 to 1
+     */
+    public function glowJ(float $share): float
+    {
+        return self::GLOW_J_KG * $this->leftKg() * min(1.0, max(0.0, $share));
     }
 
     /** What an open bed of lit coals gives off at first, W for each kilogram. */

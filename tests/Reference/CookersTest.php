@@ -45,6 +45,30 @@ it('loses heat as a kettle of that size does', function () {
 });
 
 // Common practice: opened wide it climbs past 200 °C; heavy walls hold their heat, so that it takes far longer to come down.
+// Common practice: closed in late, a kettle runs past its target by some tens of kelvin; heavy walls take the same coals for little.
+it('overshoots when it is closed in late, a light cooker more than a heavy one', function () {
+    $past = function (string $kind, float $celsius): float {
+        $weather = Weather::of(15.0);
+        $curve = OwnCurve::of(Equipment::of($kind));
+        $hold = $curve->settingsFor($celsius, $weather);
+        $bed = CoalBed::of(Fuel::named('lump'), 0.0);
+        $bed->add(1.5, true);
+        $warmth = new Warmth($curve, $weather, $bed);
+        for ($late = 0; $warmth->celsius() < $celsius && $late < 500; $late++) {
+            $warmth->through($curve->mechanism->hurried($hold), 20.0);
+        }
+        $most = 0.0;
+        for ($i = 0; $i < 45; $i++) {
+            $warmth->through($hold, 20.0);
+            $most = max($most, $warmth->celsius() - $celsius);
+        }
+
+        return $most;
+    };
+    expect($past('kettle', 150.0))->toBeGreaterThan(15.0)->toBeLessThan(70.0)
+        ->and($past('ceramic', 150.0))->toBeLessThan(0.5 * $past('kettle', 150.0));
+});
+
 it('climbs fast and comes down slowly in a ceramic oven, and says so', function () {
     $weather = Weather::of(20.0);
     $minutes = function (float $from, float $to, float $coalsKg, float $intake, float $exhaust) use ($weather): int {

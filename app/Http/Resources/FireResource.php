@@ -7,7 +7,6 @@ namespace App\Http\Resources;
 use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\Control;
 use Diatherm\Cooker\GasGrill;
-use Diatherm\Cooker\VentedCooker;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
@@ -88,7 +87,7 @@ final class FireResource
             'settings' => array_map(fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)], $fire->curve->mechanism->controls()),
             'words' => $fire->buried ? 'coals under, beside and above; earth over all' : $fire->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
-            'wide_until_c' => $fire->equipment->isVented() ? $step->targetC - VentedCooker::CLOSE_IN_K : null,
+            'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : round($fire->closeInC(), 1),
             'reached' => $step->reached,
             'extrapolated' => $step->extrapolated,
         ];

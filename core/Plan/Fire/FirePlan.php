@@ -130,6 +130,12 @@ final readonly class FirePlan
         return $this->equipment->isOpen() ? HandTest::seconds(HandTest::fluxOfWallWm2($this->steps[0]->steadyC->likely)) : null;
     }
 
+    /** What a vented cooker shows when its slots are closed in, on the way to its first heat; null for any other. */
+    public function closeInC(): ?float
+    {
+        return $this->equipment->isVented() ? ($this->run->closedInC ?? $this->steps[0]->targetC) : null;
+    }
+
     /** Minutes before the first dish goes on at which its fire is lit; below 0. */
     public function lightMinutes(): float
     {

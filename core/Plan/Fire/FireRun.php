@@ -39,6 +39,10 @@ final class FireRun
 
     private const LOOKS_A_MINUTE = 3;
 
+    private const LEAST_CLOSE_IN_K = 6.0;
+
+    private const MOST_CLOSE_IN_K = 40.0;
+
     public float $startKg = 0.0;
 
     /** @var list<Refuel> */
@@ -57,6 +61,9 @@ final class FireRun
 
     /** When a vented cooker is first so near its target that it is closed in; null for never. */
     public ?float $closedInMinutes = null;
+
+    /** Temperature that it shows then. */
+    public ?float $closedInC = null;
 
     private Mechanism $mechanism;
 
@@ -93,9 +100,10 @@ final class FireRun
                 $this->left[] = [$at, $bed?->leftKg() ?? 0.0];
             }
             for ($look = 0; $look < self::LOOKS_A_MINUTE; $look++) {
-                $near = $warmth->celsius() >= $step->targetC - VentedCooker::CLOSE_IN_K;
-                if ($near) {
-                    $this->closedInMinutes ??= $at;
+                $closeInC = $step->targetC - $this->closeInK($bed, $step);
+                $near = $warmth->celsius() >= $closeInC;
+                if ($near && $this->closedInMinutes === null) {
+                    [$this->closedInMinutes, $this->closedInC] = [$at, $closeInC];
                 }
                 $settings = $near ? $step->settings : $this->mechanism->hurried($step->settings);
                 $warmth->through($settings, 60.0 / self::LOOKS_A_MINUTE);
@@ -166,6 +174,17 @@ final class FireRun
             $bed->add($more, true);
             $this->refuels[] = new Refuel($at, $more, $at - $fuel->ashOverMinutes);
         }
+    }
+
+    /** How far short of a step's target the slots are closed in: what the coals' glow still brings then. */
+    private function closeInK(?CoalBed $bed, FireStep $step): float
+    {
+        if ($bed === null || ! $this->mechanism instanceof VentedCooker) {
+            return self::LEAST_CLOSE_IN_K;
+        }
+        $held = $bed->glowJ(1.0) - $bed->glowJ($this->need($step) / max(1.0, $bed->freePowerW()));
+
+        return min(self::MOST_CLOSE_IN_K, max(self::LEAST_CLOSE_IN_K, $held / $this->mechanism->storageJK()));
     }
 
     /** Coals that warm its walls from there to a step's target. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\GasGrill;
-use Diatherm\Cooker\VentedCooker;
 use Diatherm\Fire\Fuel;
 use Diatherm\Plan\Act;
 use Diatherm\Plan\Entry;
@@ -48,8 +47,8 @@ final class FireTasks
             : sprintf('Bring the %s to %.0f °C', $fire->equipment->kind->short, $step->targetC);
         $parts = array_filter([
             self::layout($fire),
-            $fire->equipment->isVented()
-                ? sprintf('Slots wide open to %.0f °C, then %s', $step->targetC - VentedCooker::CLOSE_IN_K, $fire->curve->mechanism->inWords($step->settings))
+            $fire->closeInC() !== null
+                ? sprintf('Slots wide open to %.0f °C, then %s', $fire->closeInC(), $fire->curve->mechanism->inWords($step->settings))
                 : ($fire->curve->mechanism instanceof GasGrill ? self::preheating($fire) : ($fire->count() !== null ? '' : $fire->curve->mechanism->inWords($step->settings))),
             $fire->equipment->kind->lid && $fire->count() === null ? 'lid down' : '',
         ], fn (string $words): bool => $words !== '');
@@ -75,7 +74,7 @@ final class FireTasks
             $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->preheatMinutes), $lay, $how, until: $at(0.0));
         }
         if (! $begun && $fire->equipment->isVented() && $fire->run->closedInMinutes !== null) {
-            $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->steps[0]->targetC - VentedCooker::CLOSE_IN_K), until: $at(0.0));
+            $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->closeInC() ?? $fire->steps[0]->targetC), until: $at(0.0));
         }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
             $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), sprintf('%s to %.0f °C', $fire->name, $step->targetC), ucfirst($fire->curve->mechanism->inWords($step->settings)));
