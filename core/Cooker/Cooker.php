@@ -46,24 +46,29 @@ final readonly class Cooker
     /** The same kind with something else met inside. */
     public function with(Inside $inside): self
     {
-        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $this->preheatMinutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
+        return $this->but($inside, $this->preheatMinutes, $this->recoveryMinutes);
     }
 
     /** The same kind that takes so long to its first heat. */
     public function preheatingIn(float $minutes): self
     {
-        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->inside, $minutes, $this->light, $this->lightMinutes, $this->recoveryMinutes, $this->lid);
+        return $this->but($this->inside, $minutes, $this->recoveryMinutes);
     }
 
     /** The same kind that comes back from an open lid in another time. */
     public function recoveringIn(float $minutes): self
     {
-        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $this->inside, $this->preheatMinutes, $this->light, $this->lightMinutes, $minutes, $this->lid);
+        return $this->but($this->inside, $this->preheatMinutes, $minutes);
     }
 
     /** @throws OutOfRange when the kind cannot be set to $setC */
     public function check(float $setC): float
     {
         return OutOfRange::check('cooker temperature', $setC, $this->leastC, $this->mostC, '°C');
+    }
+
+    private function but(Inside $inside, float $preheatMinutes, float $recoveryMinutes): self
+    {
+        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $preheatMinutes, $this->light, $this->lightMinutes, $recoveryMinutes, $this->lid);
     }
 }

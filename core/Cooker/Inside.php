@@ -48,7 +48,7 @@ final readonly class Inside
      */
     public function exposing(float $factor): self
     {
-        return new self($this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, min(1.0, $this->exposure * $factor), $this->airShare, $this->contactWm2K, $this->altitudeM);
+        return $this->but(min(1.0, $this->exposure * $factor), $this->altitudeM);
     }
 
     /** Whether as much of a surface meets its heat as with that one. */
@@ -66,7 +66,7 @@ final readonly class Inside
      */
     public function atAltitude(float $metres): self
     {
-        return new self($this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, $this->exposure, $this->airShare, $this->contactWm2K, OutOfRange::check('altitude', $metres, 0.0, 4000.0, 'm'));
+        return $this->but($this->exposure, OutOfRange::check('altitude', $metres, 0.0, 4000.0, 'm'));
     }
 
     /**
@@ -86,6 +86,11 @@ final readonly class Inside
         }
 
         return $this->altitudeM > 0.0 ? $there->underPressure(Nature::airPa($this->altitudeM)) : $there;
+    }
+
+    private function but(float $exposure, float $altitudeM): self
+    {
+        return new self($this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, $exposure, $this->airShare, $this->contactWm2K, $altitudeM);
     }
 
     /**

@@ -92,14 +92,9 @@ final readonly class Fuel
      */
     public function withMoisture(float $share): self
     {
-        $wet = new self($this->id, $this->name, $this->one, $this->lhvDryJKg, $this->carbon, $this->hydrogen, $this->oxygen, OutOfRange::check('moisture', $share, 0.0, 0.6, ''), $this->usualMoisture, $this->pieceKg, $this->ashOverMinutes, $this->burnOutMinutes, $this->coalsShare, $this->coalsLhvJKg, $this->radiantShare, $this->use, $this->caution);
+        $wet = self::heatingValue($this->lhvDryJKg, OutOfRange::check('moisture', $share, 0.0, 0.6, ''));
 
-        return $wet->ashingOverIn($this->ashOverMinutes * $this->heatingValueJKg() / $wet->heatingValueJKg());
-    }
-
-    private function ashingOverIn(float $minutes): self
-    {
-        return new self($this->id, $this->name, $this->one, $this->lhvDryJKg, $this->carbon, $this->hydrogen, $this->oxygen, $this->moisture, $this->usualMoisture, $this->pieceKg, $minutes, $this->burnOutMinutes, $this->coalsShare, $this->coalsLhvJKg, $this->radiantShare, $this->use, $this->caution);
+        return new self($this->id, $this->name, $this->one, $this->lhvDryJKg, $this->carbon, $this->hydrogen, $this->oxygen, $share, $this->usualMoisture, $this->pieceKg, $this->ashOverMinutes * $this->heatingValueJKg() / $wet, $this->burnOutMinutes, $this->coalsShare, $this->coalsLhvJKg, $this->radiantShare, $this->use, $this->caution);
     }
 
     /** Whether it is wood that is burned to coals first. */
@@ -111,7 +106,12 @@ final readonly class Fuel
     /** Lower heating value as burnt, J/kg. */
     public function heatingValueJKg(): float
     {
-        return $this->lhvDryJKg * (1.0 - $this->moisture) - self::LATENT_J_KG * $this->moisture;
+        return self::heatingValue($this->lhvDryJKg, $this->moisture);
+    }
+
+    private static function heatingValue(float $dryJKg, float $moisture): float
+    {
+        return $dryJKg * (1.0 - $moisture) - self::LATENT_J_KG * $moisture;
     }
 
     /** Heat that a kilogram of the bed gives off in the end: of the coals, where wood is burned down to them first. */
