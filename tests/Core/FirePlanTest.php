@@ -414,10 +414,10 @@ it('explains every figure of a fire', function (array $dish, array $of) {
         expect($working->rule)->not->toBe('');
     }
 })->with([
-    'kettle' => [[], ['fire.settings', 'fire.course', 'fire.start', 'fire.buy', 'fire.flux']],
+    'kettle' => [[], ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.flux', 'fire.close', 'fire.smoke']],
     'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]], ['fire.settings', 'fire.course', 'fire.buy', 'fire.flux']],
-    'spit' => [LAMB, ['fire.settings', 'fire.course', 'fire.start', 'fire.buy', 'fire.hand', 'fire.flux', 'fire.banking']],
-    'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]], ['fire.settings', 'fire.course', 'fire.start', 'fire.buy', 'fire.count']],
+    'spit' => [LAMB, ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.hand', 'fire.flux', 'fire.turn', 'fire.banking']],
+    'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]], ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.count']],
     'oven' => [['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]], ['fire.settings', 'fire.course']],
 ]);
 

@@ -39,6 +39,15 @@ final class FireExplanation
         if ((new FireLayout($fire))->floor() !== null) {
             $workings[] = new Working('fire.flux', 'Every small square of coals sends out E·cosθ₁·cosθ₂/(π·r²) to each place above it; what arrives is added up.', [], Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'));
         }
+        if ($fire->equipment->isOpen() && $fire->fuel !== null) {
+            $workings[] = new Working('fire.turn', 'A surface that turns about the spit faces each ray by s/π on average, s being the sine of the ray’s angle with the spit: 1/π of what looks down over a narrow bed, more over a wide one.', [], Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'));
+        }
+        if ($fire->closeInC() !== null) {
+            $workings[] = new Working('fire.close', 'Coals that burn freely are some 300 K hotter than coals that are starved of air. What they hold of it comes out within minutes of closing the slots, and warms what the cooker stores.', ['Closed in at' => sprintf('%.0f °C', $fire->closeInC()), 'On the way to' => sprintf('%.0f °C', $step->targetC), 'Stores' => sprintf('%.0f kJ/K', $fire->curve->mechanism->storageJK() / 1000.0)], Source::of(Mark::Common));
+        }
+        if ($fire->smokeKg() > 0.0) {
+            $workings[] = new Working('fire.smoke', 'Smoke takes while the meat is cool: so much for each hour of the first three, chunks of some 80 g or handfuls of some 40 g.', ['For each hour' => sprintf('%.0f g', 1000.0 * FirePlan::SMOKE_KG_PER_HOUR)], Source::of(Mark::Common));
+        }
         if ($fire->count() !== null) {
             $workings[] = new Working('fire.count', 'Twice the pot’s diameter in inches for 165 °C to 175 °C in still mild air, two more for each 13 K; more for wind and cold. Renewed when they have faded to half.', $weather, Source::of(Mark::Common));
         }
@@ -58,6 +67,10 @@ final class FireExplanation
             new Working('fire.start', $fire->equipment->isVented()
                 ? 'As much as can give the heat that is needed to the end, but not three times that heat at once: more would roar at every lid lift. It is renewed when it can only just give it.'
                 : 'As much as gives the wanted heat at the meat when it is freshly grey. It is renewed when it has faded to a set share of that.', $bed, $fuel->source()),
+            new Working('fire.refuels', $fire->equipment->isVented()
+                ? 'Fed when the bed can give only a little more than what holds the target, with what lasts to the end; never so much that it could give three times that.'
+                : 'Fed when it has faded to this share of what it gave at first, and then made up to that again; wind at the coals has it fade sooner.',
+                ($fire->equipment->isOpen() ? ['Fed at' => sprintf('%.0f %%', 100.0 * $fire->equipment->renewAt($fire->wish->steady))] : []) + ['Refuels' => (string) count($fire->run->refuels), 'Wind' => sprintf('%.1f m/s', $fire->weather->windMs)], Source::of(Mark::Common)),
             new Working('fire.buy', 'What is laid and added, and a third more: wind and damp eat it.', ['Laid at first' => sprintf('%.1f kg', $fuel->boughtKg($fire->run->startKg)), 'Refuels' => (string) count($fire->run->refuels), 'In all' => sprintf('%.1f kg', $fire->usedKg()), 'Still there at the end' => sprintf('%.1f kg', $fire->run->leftKg)], Source::computed()),
         ];
     }

@@ -80,7 +80,9 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
         )}
         {fire.fuel !== null && (
           <Answer label="Refuels" remark={refuelling(fire, time)}>
-            {fire.refuels.length === 0 ? 'none' : fire.refuels.length}
+            <Why of="fire.refuels" workings={fire.workings}>
+              {fire.refuels.length === 0 ? 'none' : fire.refuels.length}
+            </Why>
           </Answer>
         )}
         {fire.buy_name !== null && fire.buy_kg > 0 && (
@@ -140,18 +142,33 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
 /** How the cooker is set, drawn as it looks, and how that changes later. */
 function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }) {
   const format = useUnits();
+  const wide = fire.steps[0]?.wide_until_c ?? null;
   const settings = Object.fromEntries((fire.steps[0]?.settings ?? []).map((one) => [one.id, one.value]));
   return (
     <section aria-label="Settings">
       <h2 className="mb-3 text-lg">Set it so</h2>
       {fire.count === null ? <ControlsPicture controls={fire.controls} settings={settings} /> : <CampOvenCount fire={fire} />}
       <p className="label mt-3">
+        {wide !== null && (
+          <>
+            Wide open until{' '}
+            <Why of="fire.close" workings={fire.workings}>
+              {format.temperature(wide)}
+            </Why>
+            ,{' '}
+          </>
+        )}
         <Prose>{settingsRemark(fire)}</Prose>
       </p>
       {fire.smoke_g > 0 && (
         <p className="mt-3">
-          Smoke, if you like it: <strong>{fire.smoke_words}</strong> ({format.mass(fire.smoke_g / 1000)}) in the first hour, while the meat
-          is cool.
+          Smoke, if you like it:{' '}
+          <strong>
+            <Why of="fire.smoke" workings={fire.workings}>
+              {fire.smoke_words}
+            </Why>
+          </strong>{' '}
+          ({format.mass(fire.smoke_g / 1000)}) in the first hour, while the meat is cool.
         </p>
       )}
       {fire.steps.length > 1 && (
@@ -197,9 +214,8 @@ function Headline({ fire }: { fire: Fire }) {
 }
 
 function settingsRemark(fire: Fire): string {
-  const wide = fire.steps[0]?.wide_until_c ?? null;
-  if (wide !== null)
-    return `Wide open until ${Math.round(wide)} °C, then so; the upper slot over the meat, so that heat and smoke pass it. Seen as on the cooker, larger than life.`;
+  if ((fire.steps[0]?.wide_until_c ?? null) !== null)
+    return 'then so; the upper slot over the meat, so that heat and smoke pass it. Seen as on the cooker, larger than life.';
   if (fire.controls.some((control) => control.unit === 'share')) return 'All full with the lid down to preheat, then so.';
   if (fire.swing_k > 0) return `It swings by ${Math.round(fire.swing_k)} K to either side: that is no fault.`;
   if (fire.open) return 'Freshly grey, spread as it is drawn. Then the hand test.';

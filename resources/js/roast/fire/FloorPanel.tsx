@@ -94,11 +94,15 @@ export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
           tone={even ? 'herb' : 'ink'}
           remark={even ? undefined : floor.near_kw_m2 > 3 * Math.max(0.05, floor.far_kw_m2) ? 'turn it half way' : 'turn it once'}
         >
-          {even ? `${floor.near_kw_m2.toFixed(1)} kW/m²` : `${floor.near_kw_m2.toFixed(1)}, ${floor.far_kw_m2.toFixed(1)}`}
+          <Why of="fire.flux" workings={fire.workings}>
+            {even ? `${floor.near_kw_m2.toFixed(1)} kW/m²` : `${floor.near_kw_m2.toFixed(1)}, ${floor.far_kw_m2.toFixed(1)}`}
+          </Why>
         </Answer>
         {fire.open && (
           <Answer label="As it turns" remark={`${Math.round(100 * floor.turn_share)} % of what looks down`}>
-            {(floor.turn_share * floor.meat_kw_m2).toFixed(1)} kW/m²
+            <Why of="fire.turn" workings={fire.workings}>
+              {(floor.turn_share * floor.meat_kw_m2).toFixed(1)} kW/m²
+            </Why>
           </Answer>
         )}
       </div>
