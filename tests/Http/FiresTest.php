@@ -43,6 +43,30 @@ it('answers as the coals are moved, and keeps them where they were put', functio
         ->assertJsonPath('plan.fires.0.layout', 'two_sides');
 });
 
+it('keeps the water of the wood, and asks for more wood for it', function () {
+    $lamb = ['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]];
+    $roast = $this->roast($lamb, ['serve_at' => now()->addHours(9)->toAtomString()]);
+    $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
+    $wet = fn (int $percent): array => ['fires' => [['cooker' => 'open-spit', 'moisture_percent' => $percent]]] + $file;
+    $dry = $this->putJson("/api/roasts/{$roast->id}", $wet(15))->assertOk()->json('plan.fires.0');
+    $green = $this->putJson("/api/roasts/{$roast->id}", $wet(45))->assertOk()->assertJsonPath('file.fires.0.moisture_percent', 45)->json('plan.fires.0');
+    expect($green['buy_kg'])->toBeGreaterThan(1.3 * $dry['buy_kg'])
+        ->and($green['light_minutes'])->toBeLessThan($dry['light_minutes'])
+        ->and(array_column($green['fuels'], 'moisture_percent', 'id'))->toMatchArray(['hardwood' => 18, 'lump' => null]);
+    $this->putJson("/api/roasts/{$roast->id}", $wet(90))->assertUnprocessable()->assertJsonValidationErrors('fires.0.moisture_percent');
+    expect(Roast::firstOrFail()->fires[0]['moisture_percent'])->toEqual(45);
+});
+
+it('burns in the open what was laid there', function () {
+    $this->actingAs($this->cook());
+    $with = fn (float $kg): array => $this->postJson('/api/preview', toGo(['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]], ['fires' => [['cooker' => 'open-spit', 'piles' => [['x_cm' => -20, 'y_cm' => 0, 'kg' => $kg / 2], ['x_cm' => 20, 'y_cm' => 0, 'kg' => $kg / 2]]]]]))->assertOk()->json();
+    [$some, $more] = [$with(5.0), $with(7.0)];
+    expect($some['fires'][0]['start']['kg'])->toEqualWithDelta(5.0, 0.01)
+        ->and($some['fires'][0]['moved'])->toBeTrue()
+        ->and($more['fires'][0]['hand_s'])->toBeLessThan($some['fires'][0]['hand_s'])
+        ->and($more['dishes'][0]['cook_minutes']['likely'])->toBeLessThan($some['dishes'][0]['cook_minutes']['likely']);
+});
+
 it('refuses a fire at its field and keeps the one there was', function () {
     $roast = $this->roast();
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');

@@ -43,7 +43,7 @@ final class FireExplanation
             $workings[] = new Working('fire.turn', 'A surface that turns about the spit faces each ray by s/π on average, s being the sine of the ray’s angle with the spit: 1/π of what looks down over a narrow bed, more over a wide one.', [], Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'));
         }
         if ($fire->closeInC() !== null) {
-            $workings[] = new Working('fire.close', 'Coals that burn freely are some 300 K hotter than coals that are starved of air. What they hold of it comes out within minutes of closing the slots, and warms what the cooker stores.', ['Closed in at' => sprintf('%.0f °C', $fire->closeInC()), 'On the way to' => sprintf('%.0f °C', $step->targetC), 'Stores' => sprintf('%.0f kJ/K', $fire->curve->mechanism->storageJK() / 1000.0)], Source::of(Mark::Common));
+            $workings[] = new Working('fire.close', sprintf('Coals that burn freely are some 300 K hotter than coals that are starved of air. What they hold of it comes out within minutes of closing the slots, and warms what the cooker stores; it is closed in that much sooner, but not by more than %.0f K.', FireRun::MOST_CLOSE_IN_K), ['Closed in at' => sprintf('%.0f °C', $fire->closeInC()), 'On the way to' => sprintf('%.0f °C', $step->targetC), 'Stores' => sprintf('%.0f kJ/K', $fire->curve->mechanism->storageJK() / 1000.0)], Source::of(Mark::Common));
         }
         if ($fire->smokeKg() > 0.0) {
             $workings[] = new Working('fire.smoke', 'Smoke takes while the meat is cool: so much for each hour of the first three, chunks of some 80 g or handfuls of some 40 g.', ['For each hour' => sprintf('%.0f g', 1000.0 * FirePlan::SMOKE_KG_PER_HOUR)], Source::of(Mark::Common));

@@ -41,7 +41,8 @@ final class FireRun
 
     private const LEAST_CLOSE_IN_K = 6.0;
 
-    private const MOST_CLOSE_IN_K = 40.0;
+    /** No cook closes in sooner. Common practice. */
+    public const MOST_CLOSE_IN_K = 40.0;
 
     public float $startKg = 0.0;
 

@@ -306,6 +306,56 @@ describe('tending', () => {
   });
 });
 
+describe('figures of a fire', () => {
+  const see = (fire: Fire) => show(<FireView plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />);
+  const first = aFire().steps[0];
+  if (first === undefined) throw new Error('A fire has a step.');
+
+  it('opens when to close the slots in to its rule and source', async () => {
+    see(
+      aFire({
+        steps: [{ ...first, wide_until_c: 118 }],
+        workings: [
+          { of: 'fire.close', rule: 'Coals glow on.', inputs: [{ label: 'Closed in at', value: '118 °C' }], source: 'Common practice' },
+        ],
+      }),
+    );
+    await userEvent.click(screen.getByRole('button', { name: '118 °C' }));
+    expect(await screen.findByText('Coals glow on.')).toBeVisible();
+    expect(screen.getByText('Closed in at')).toBeVisible();
+  });
+
+  it('says nothing of open slots where there are none', () => {
+    see(aSpitFire());
+    expect(screen.queryByText(/Wide open until/)).toBeNull();
+  });
+
+  it('gives charcoal by weight its name, and briquettes their number', () => {
+    see(
+      aFire({
+        buy_name: 'Lump charcoal',
+        start: { kg: 0.5, words: '0.5 kg of lump charcoal', pieces: null, bought_kg: 0.5, chimneys: 0.2 },
+      }),
+    );
+    expect(screen.getByText('lump charcoal, 0.2 of a chimney')).toBeInTheDocument();
+  });
+
+  it('speaks of the middle once coals were moved in the open, and of the target before', () => {
+    see(aSpitFire({ moved: true }));
+    expect(screen.getByText('As laid, in the middle')).toBeInTheDocument();
+  });
+
+  it('tells smoke by the piece, and not where it is not wanted', () => {
+    see(aFire({ smoke_g: 160, smoke_words: '2 chunks, or 4 handfuls of chips' }));
+    expect(screen.getByText('2 chunks, or 4 handfuls of chips')).toBeInTheDocument();
+  });
+
+  it('is silent on smoke for a fire in the open', () => {
+    see(aSpitFire({ smoke_g: 0, smoke_words: '' }));
+    expect(screen.queryByText(/Smoke, if you like it/)).toBeNull();
+  });
+});
+
 describe('fire ticket', () => {
   function Writing({ fire, onChange, errors = {} }: { fire: Fire; onChange: (draft: Draft) => void; errors?: Record<string, string[]> }) {
     const [draft, setDraft] = useState<Draft>({
