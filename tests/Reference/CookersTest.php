@@ -45,6 +45,45 @@ it('loses heat as a kettle of that size does', function () {
 });
 
 // Common practice: opened wide it climbs past 200 °C; heavy walls hold their heat, so that it takes far longer to come down.
+// Common practice: slots wide open and burners full on the way up; a set point or a count of coals is left as it is.
+it('climbs with all that it has, and never slower for it', function (string $kind, float $celsius) {
+    $weather = Weather::of(12.0, 2.0);
+    $curve = OwnCurve::of(Equipment::of($kind));
+    $hold = $curve->settingsFor($celsius, $weather);
+    $hurried = $curve->mechanism->hurried($hold);
+    foreach ($curve->mechanism->controls() as $control) {
+        expect($hurried->get($control->id))->toBeGreaterThanOrEqual($hold->get($control->id))->toBeLessThanOrEqual($control->most);
+    }
+    $after = function (Settings $settings) use ($curve, $weather): float {
+        $warmth = new Warmth($curve, $weather, null);
+        $warmth->through($settings, 300.0);
+
+        return $warmth->celsius();
+    };
+    expect($after($hurried))->toBeGreaterThanOrEqual($after($hold));
+})->with([['kettle', 150.0], ['ceramic', 180.0], ['gas', 180.0], ['grill-rotisserie', 195.0], ['pellet', 120.0], ['griddle', 220.0], ['oven', 163.0], ['camp-oven', 170.0]]);
+
+// What a bed's glow gives back is what it held: no heat is made by opening and closing. Worked from the balance of the coals burnt.
+it('gives off no more in the end than its coals held', function () {
+    $weather = Weather::of(15.0);
+    $curve = OwnCurve::of(Equipment::of('kettle'));
+    $fuel = Fuel::named('lump');
+    $bed = CoalBed::of($fuel, 0.0);
+    $bed->add(1.0, true);
+    $warmth = new Warmth($curve, $weather, $bed);
+    $hold = $curve->settingsFor(150.0, $weather);
+    $lostJ = 0.0;
+    for ($i = 0; $i < 900; $i++) {
+        $settings = intdiv($i, 60) % 2 === 0 ? $curve->mechanism->hurried($hold) : $hold;
+        $lostJ += 20.0 * $curve->mechanism->lossW($settings, $warmth->modelC(), $weather);
+        $warmth->through($settings, 20.0);
+    }
+    $storedJ = $curve->mechanism->storageJK() * ($warmth->modelC() - 15.0);
+    $burntJ = (1.0 - $bed->leftKg()) * $fuel->bedJKg();
+    // Coals come in aglow, which is the chimney's heat: 0.3 MJ for a kilogram.
+    expect($lostJ + $storedJ)->toEqualWithDelta($burntJ + 0.3e6, 0.06 * $burntJ);
+});
+
 // Common practice: closed in late, a kettle runs past its target by some tens of kelvin; heavy walls take the same coals for little.
 it('overshoots when it is closed in late, a light cooker more than a heavy one', function () {
     $past = function (string $kind, float $celsius): float {
