@@ -16,4 +16,12 @@ return [
     'maintenance' => ['driver' => 'file'],
     // Whether the demo kitchen can be entered with a button.
     'demo' => (bool) env('APP_DEMO', false),
+    // Requests a minute, generous to a cook with several screens: signing in and opening demo kitchens by address,
+    // what computes by cook, in a demo kitchen more strictly.
+    'limits' => [
+        'sign_in' => (int) env('LIMIT_SIGN_IN', 20),
+        'demo' => (int) env('LIMIT_DEMO', 10),
+        'compute' => (int) env('LIMIT_COMPUTE', 600),
+        'compute_in_demo' => (int) env('LIMIT_COMPUTE_IN_DEMO', 300),
+    ],
 ];

@@ -17,10 +17,10 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::middleware('throttle:sign-in')->group(function (): void {
         Route::post('register', [SessionController::class, 'register']);
         Route::post('login', [SessionController::class, 'login']);
-        Route::post('demo', [SessionController::class, 'demo']);
     });
+    Route::post('demo', [SessionController::class, 'demo'])->middleware('throttle:demo');
 
-    Route::middleware('auth')->group(function (): void {
+    Route::middleware(['auth', 'throttle:compute'])->group(function (): void {
         Route::post('logout', [SessionController::class, 'logout']);
         Route::patch('me', [SessionController::class, 'update']);
         Route::get('reference', ReferenceController::class)->withoutMiddleware('no-store');
@@ -56,8 +56,10 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::get('readings.csv', [FileController::class, 'readings']);
             Route::post('readings.csv', [FileController::class, 'importReadings']);
             Route::post('readings', [LogController::class, 'storeReading']);
+            Route::patch('readings/{id}', [LogController::class, 'moveReading'])->whereUuid('id');
             Route::delete('readings/{id}', [LogController::class, 'destroyReading'])->whereUuid('id');
             Route::post('events', [LogController::class, 'storeEvent']);
+            Route::patch('events/{id}', [LogController::class, 'moveEvent'])->whereUuid('id');
             Route::delete('events/{id}', [LogController::class, 'destroyEvent'])->whereUuid('id');
         });
     });

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property CarbonImmutable $at
  * @property string $place a place in the dish, or “cooker”
  * @property float $celsius
+ * @property bool $sure  said to be right though it looks odd
  */
 final class Reading extends Model
 {
@@ -33,13 +34,15 @@ final class Reading extends Model
 
     public const UPDATED_AT = null;
 
-    protected $fillable = ['client_id', 'dish', 'at', 'place', 'celsius'];
+    protected $fillable = ['client_id', 'dish', 'at', 'place', 'celsius', 'sure'];
+
+    protected $attributes = ['sure' => false];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime'];
+        return ['at' => 'immutable_datetime', 'sure' => 'boolean'];
     }
 }

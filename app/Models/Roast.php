@@ -30,7 +30,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<array<string, mixed>>|null $fires
  * @property array<string, mixed>|null $plan_at_lighting
  * @property string $debrief_note
- * @property string|null $demo_key
  * @property CarbonImmutable $created_at
  * @property-read Collection<int, Dish> $dishes
  * @property-read Collection<int, Reading> $readings
@@ -40,7 +39,14 @@ final class Roast extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'plan_at_lighting', 'debrief_note', 'demo_key'];
+    /** What one kitchen, and the log of one roast, may hold: generous, so that no one meets it by cooking. */
+    public const MOST_IN_A_KITCHEN = 500;
+
+    public const MOST_READINGS = 12_000;
+
+    public const MOST_EVENTS = 3_000;
+
+    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'plan_at_lighting', 'debrief_note'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -20,12 +20,13 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $password
  * @property string $temperature_unit c or f
  * @property string $mass_unit kg or lb
+ * @property \Carbon\CarbonImmutable|null $demo_until  a visitor's kitchen, swept up after this
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit'];
+    protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit', 'demo_until'];
 
-    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg'];
+    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'demo_until' => null];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -50,6 +51,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'demo_until' => 'immutable_datetime'];
     }
 }

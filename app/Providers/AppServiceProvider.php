@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -19,6 +20,23 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         Model::shouldBeStrict(! $this->app->environment('production'));
         Date::useClass(\Carbon\CarbonImmutable::class);
-        RateLimiter::for('sign-in', fn (Request $request): Limit => Limit::perMinute(20)->by((string) $request->ip()));
+        RateLimiter::for('sign-in', fn (Request $request): Limit => self::perMinute('sign_in', (string) $request->ip()));
+        RateLimiter::for('demo', fn (Request $request): Limit => self::perMinute('demo', (string) $request->ip()));
+        RateLimiter::for('compute', function (Request $request): Limit {
+            $cook = $request->user();
+
+            return $cook instanceof User
+                ? self::perMinute($cook->demo_until === null ? 'compute' : 'compute_in_demo', (string) $cook->id)
+                : self::perMinute('compute', (string) $request->ip());
+        });
+    }
+
+    /** As config/app.php has it, counted for each cook or address by itself. */
+    private static function perMinute(string $what, string $who): Limit
+    {
+        $most = config("app.limits.$what");
+        assert(is_int($most));
+
+        return Limit::perMinute($most)->by("$what $who");
     }
 }

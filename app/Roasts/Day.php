@@ -43,13 +43,14 @@ final readonly class Day
         foreach ($laid->dishes as $i => $dish) {
             $course = $diary->course($i);
             if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
-                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $forecasts[$i]->pullC);
+                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $forecasts[$i]->pullC, $dish->isBuried() ? $forecasts[$i]->cookMinutes->likely : 0.0);
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
                 isset($live[$i]) ? $live[$i]->cookMinutes : null,
                 isset($live[$i]) ? $live[$i]->pullC : null,
                 $diary->ticks(),
+                isset($live[$i]) ? $live[$i]->stageStartMinutes : null,
             );
         }
 

@@ -8,13 +8,15 @@ use App\Models\Event;
 use App\Models\Reading;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
+use Diatherm\Live\CookerSense;
 use Diatherm\Live\Reading as CoreReading;
+use Diatherm\Measure\Thinned;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\Roast as CoreRoast;
 
 /** What the cook logged of a roast, as the core asks for it. */
-final readonly class Diary
+final class Diary
 {
     /** How long a lid is off for a task that needs it off, when the cook logged no lift beside it. Common practice. */
     private const TASK_LIFT_MINUTES = 1.0;
@@ -27,11 +29,24 @@ final readonly class Diary
     /** A cooker's temperature taken this long before a dish went on still tells of its start. */
     private const BEFORE_ON_S = 1800;
 
+    /** A cooker's course is followed in so many pieces; more readings than that are taken together. */
+    private const MOST_COOKER_POINTS = 96;
+
+    /** @var array<int, array<int, CarbonImmutable>> by dish and stage */
+    private readonly array $starts;
+
     public function __construct(
-        private Roast $stored,
-        private CoreRoast $roast,
-        private CarbonImmutable $now,
+        private readonly Roast $stored,
+        private readonly CoreRoast $roast,
+        private readonly CarbonImmutable $now,
     ) {
+        $starts = [];
+        foreach ($stored->events as $event) {
+            if ($event->kind === 'stage' && $event->dish !== null && $event->stage !== null && isset($roast->dishes[$event->dish]->stages[$event->stage])) {
+                $starts[$event->dish][$event->stage] = $event->at;
+            }
+        }
+        $this->starts = $starts;
     }
 
     public function onAt(int $dish): ?CarbonImmutable
@@ -52,14 +67,7 @@ final readonly class Diary
     /** @return array<int, CarbonImmutable> */
     public function stageStarts(int $dish): array
     {
-        $starts = [];
-        foreach ($this->stored->events as $event) {
-            if ($event->kind === 'stage' && $event->dish === $dish && $event->stage !== null) {
-                $starts[$event->stage] = $event->at;
-            }
-        }
-
-        return $starts;
+        return $this->starts[$dish] ?? [];
     }
 
     /** @return array<string, CarbonImmutable> by id of the run sheet entry */
@@ -88,17 +96,18 @@ final readonly class Diary
         $readings = [];
         foreach ($this->stored->readings as $reading) {
             $at = $since($reading->at);
-            if ($reading->place === Reading::COOKER && in_array($this->cookerAt($reading->dish, $reading->at), $cookers, true) && $at >= -self::BEFORE_ON_S) {
+            if ($reading->place === Reading::COOKER && $at >= -self::BEFORE_ON_S && in_array($this->cookerAt($reading->dish, $reading->at), $cookers, true) && ! $this->isOdd($reading)) {
                 $readings[] = [max(0.0, $at), $reading->celsius];
             }
         }
 
         return new Course(
-            $this->withCorrection($readings, $dish, $since),
+            $this->withCorrection(Thinned::points($readings, self::MOST_COOKER_POINTS), $dish, $since),
             $this->lifts($cookers, $since),
             array_map($since, $this->stageStarts($dish)),
             $pulled === null ? null : max(1.0, $since($pulled)),
             max(0.0, $since($this->now)),
+            ($carved = $this->carvedAt($dish)) === null ? null : max(1.0, $since($carved)),
         );
     }
 
@@ -120,12 +129,33 @@ final readonly class Diary
     {
         $readings = [];
         foreach ($this->stored->readings as $reading) {
-            if ($reading->place === Reading::COOKER && $this->cookerAt($reading->dish, $reading->at) === $kind) {
+            if ($reading->place === Reading::COOKER && $this->cookerAt($reading->dish, $reading->at) === $kind && ! $this->isOdd($reading)) {
                 $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $reading->celsius];
             }
         }
 
         return $readings;
+    }
+
+    /** Whether a cooker's reading is far from anything that it was at, and nobody said that it is right all the same. */
+    public function isOdd(Reading $reading): bool
+    {
+        if ($reading->sure || $reading->place !== Reading::COOKER) {
+            return false;
+        }
+        $on = $this->onAt($reading->dish);
+        $sense = $this->sense($reading->dish, $reading->at);
+
+        // Before the dish is on, the cooker may well be cold.
+        return $on !== null && $reading->at >= $on && $sense !== null && $sense->isOdd($reading->celsius);
+    }
+
+    /** What a cooker's thermometer may show while a dish is on it; null where there is none. */
+    public function sense(int $dish, CarbonImmutable $at): ?CookerSense
+    {
+        $kind = $this->cookerAt($dish, $at);
+
+        return $kind === null ? null : CookerSense::of($this->roast->dishes[$dish], $kind, $this->roast->airC);
     }
 
     /** @return list<CoreReading> of the dish itself, in order of time */

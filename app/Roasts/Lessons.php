@@ -26,7 +26,7 @@ final class Lessons
         $pace = max(self::AFTER_LID_MINUTES, $fire->curve->paceMinutes($fire->steps[0]->targetC, $fire->weather));
         $lessons = [];
         foreach ($day->stored->readings as $reading) {
-            if ($reading->place !== Reading::COOKER || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
+            if ($reading->place !== Reading::COOKER || $day->diary->isOdd($reading) || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
                 continue;
             }
             [$settings, $setAt] = self::setAt($day, $fire, $reading->at);

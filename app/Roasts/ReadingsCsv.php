@@ -75,14 +75,15 @@ final class ReadingsCsv
         $fields->orThrow();
 
         return DB::transaction(function () use ($readings, $roast): int {
-            $new = 0;
-            foreach ($readings as $reading) {
-                $stored = $roast->readings()->firstOrCreate(['client_id' => $reading['client_id']], $reading);
-                $new += $stored->wasRecentlyCreated ? 1 : 0;
+            Roast::query()->whereKey($roast->id)->lockForUpdate()->firstOrFail();
+            $there = $roast->readings()->pluck('client_id')->flip()->all();
+            $new = array_values(array_filter(array_column($readings, null, 'client_id'), fn (array $reading): bool => ! isset($there[$reading['client_id']])));
+            if (count($there) + count($new) > Roast::MOST_READINGS) {
+                throw InvalidInput::at('file', sprintf('The log of one roast holds up to %d readings.', Roast::MOST_READINGS));
             }
-            $roast->update(['demo_key' => null]);
+            $roast->readings()->createMany($new);
 
-            return $new;
+            return count($new);
         });
     }
 

@@ -32,6 +32,7 @@ final class Review
                 $planned['pull_c'] ?? $day->plan->forecasts[$i]->pullC,
                 $live,
                 $course,
+                $day->diary->readings($i),
                 $carved === null ? null : $day->stored->serve_at->diffInSeconds($carved) / 60.0,
             );
         }

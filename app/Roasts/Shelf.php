@@ -30,6 +30,7 @@ final class Shelf
             'version' => RoastFile::VERSION,
             'name' => $stored->name,
             'serve_at' => $stored->serve_at->setTimezone($stored->time_zone)->format(\DateTimeInterface::ATOM),
+            ...(str_contains($stored->time_zone, ':') ? [] : ['time_zone' => $stored->time_zone]),
             'people' => $stored->people,
             'air_c' => $stored->air_c,
             ...($stored->latitude === null ? [] : ['latitude' => $stored->latitude, 'longitude' => $stored->longitude]),
@@ -51,7 +52,7 @@ final class Shelf
             $stored->fill([
                 'name' => $roast->name,
                 'serve_at' => CarbonImmutable::instance($roast->serveAt)->utc(),
-                'time_zone' => $roast->serveAt->format('P'),
+                'time_zone' => $roast->zone() ?? $roast->serveAt->format('P'),
                 'people' => $roast->people,
                 'air_c' => $roast->airC,
                 'latitude' => $roast->place?->latitude,
@@ -61,7 +62,6 @@ final class Shelf
                 'rain' => $roast->rain,
                 'altitude_m' => $roast->altitudeM,
                 'fires' => $file['fires'],
-                'demo_key' => null,
             ])->save();
             $stored->dishes()->delete();
             /** @var list<array{stages: list<array<string, mixed>>}> $dishes */

@@ -63,8 +63,9 @@ prepare_code() {
         stamp npm package.json package-lock.json
     fi
     if [ ! -f .env ]; then
-        printf 'APP_KEY=base64:%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" >.env
+        (umask 077 && printf 'APP_KEY=base64:%s\n' "$(php -r 'echo base64_encode(random_bytes(32));')" >.env)
     fi
+    chmod 600 .env
 }
 
 build_front() {
@@ -79,34 +80,63 @@ build_front() {
 port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() { local port="$1"; while ! port_is_free "$port"; do port=$((port + 1)); done; echo "$port"; }
 
+# secret FILE: its contents, made at the first call; only its owner can read it.
+secret() {
+    if [ ! -s "$1" ]; then
+        mkdir -p "$(dirname "$1")"
+        (umask 077 && php -r 'echo bin2hex(random_bytes(24));' >"$1.new" && mv "$1.new" "$1")
+    fi
+    chmod 600 "$1"
+    cat "$1"
+}
+
 # start_mariadb DATA_DIRECTORY FIRST_PORT : on loopback; sets DB_PORT.
+# Root comes in by the socket alone, which lies in a directory that no one else can enter; the application has a password of
+# its own, made at the first start and kept beside the data. A data directory from before that is brought over.
 start_mariadb() {
-    local data="$ROOT/$1" port socket server
+    local data="$ROOT/$1" port run socket server password
     server="$(command -v mariadbd || echo /usr/sbin/mariadbd)"
     port="$(free_port "$2")"
-    socket="$(mktemp -u "${TMPDIR:-/tmp}/diatherm-XXXXXX.sock")"
-    SOCKETS+=("$socket")
+    run="$(mktemp -d "${TMPDIR:-/tmp}/diatherm-XXXXXX")"
+    chmod 700 "$run"
+    socket="$run/db.sock"
+    SOCKETS+=("$run")
+    password="$(secret "$data.secret")"
     local flags=(--no-defaults --datadir="$data" --user="$(id -un)")
     if [ ! -d "$data/mysql" ]; then
         say "Making the database"
         mkdir -p "$data"
+        chmod 700 "$data"
         mariadb-install-db "${flags[@]}" --auth-root-authentication-method=normal --skip-test-db >"$ROOT/storage/mariadb-install.log" 2>&1 \
             || fail "the database could not be made; see storage/mariadb-install.log."
     fi
-    setsid "$server" "${flags[@]}" --bind-address=127.0.0.1 --port="$port" --socket="$socket" --pid-file="$data/mariadbd.pid" \
+    chmod 700 "$data"
+    # Nobody gets in by the network before the accounts are closed.
+    local host
+    {
+        echo "alter user root@localhost identified via unix_socket;"
+        for host in 127.0.0.1 ::1 "$(hostname)"; do echo "drop user if exists root@'$host';"; done
+        for host in localhost "$(hostname)"; do echo "drop user if exists ''@'$host';"; done
+        echo "create database if not exists diatherm character set utf8mb4;"
+        for host in 127.0.0.1 localhost; do
+            echo "create user if not exists diatherm@'$host';"
+            echo "alter user diatherm@'$host' identified by '$password';"
+            echo "grant all on diatherm.* to diatherm@'$host';"
+        done
+    } >"$run/accounts.sql"
+    chmod 600 "$run/accounts.sql"
+    setsid "$server" "${flags[@]}" --bind-address=127.0.0.1 --port="$port" --socket="$socket" --pid-file="$data/mariadbd.pid" --init-file="$run/accounts.sql" \
+        --secure-file-priv="$run" --local-infile=0 \
         --innodb-flush-log-at-trx-commit="${DB_FLUSH:-1}" --skip-log-bin --character-set-server=utf8mb4 >"$data.log" 2>&1 &
     STARTED_GROUPS+=($!)
+    export DB_PORT="$port" DB_HOST=127.0.0.1 DB_DATABASE=diatherm DB_USERNAME=diatherm DB_PASSWORD="$password"
     local tries=0
-    until mariadb --no-defaults --socket="$socket" -uroot -e 'select 1' >/dev/null 2>&1; do
+    until MYSQL_PWD="$password" mariadb --no-defaults --protocol=tcp -h127.0.0.1 -P"$port" -udiatherm diatherm -e 'select 1' >/dev/null 2>&1; do
         tries=$((tries + 1))
         [ "$tries" -lt 960 ] || fail "the database does not answer; see $1.log."
         sleep 0.25
     done
-    mariadb --no-defaults --socket="$socket" -uroot -e "
-        create database if not exists diatherm character set utf8mb4;
-        create user if not exists diatherm@'127.0.0.1'; create user if not exists diatherm@localhost;
-        grant all on diatherm.* to diatherm@'127.0.0.1'; grant all on diatherm.* to diatherm@localhost;"
-    export DB_PORT="$port" DB_HOST=127.0.0.1 DB_DATABASE=diatherm DB_USERNAME=diatherm DB_PASSWORD=''
+    rm -f "$run/accounts.sql"
 }
 
 # The JIT halves the time of the heat model's loops. Tracing, but without register allocation and without inference across
@@ -132,5 +162,5 @@ stop_all() {
     local group
     for group in "${STARTED_GROUPS[@]}"; do kill -TERM -- "-$group" 2>/dev/null || true; done
     for group in "${STARTED_GROUPS[@]}"; do wait "$group" 2>/dev/null || true; done
-    for group in "${SOCKETS[@]}"; do rm -f "$group" "$group.lock"; done
+    for group in "${SOCKETS[@]}"; do rm -rf "$group"; done
 }

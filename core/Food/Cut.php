@@ -10,10 +10,16 @@ use Diatherm\Measure\Source;
 /** A cut as a butcher or fishmonger sells it, with what the trade knows of it. Rows: data/cuts.json. */
 final readonly class Cut
 {
+    /** Common practice. */
+    private const SPITTED_FROM_KG = 0.75;
+
+    private const WITH_LIMBS = ['chicken', 'turkey', 'duck', 'goose', 'guinea-fowl', 'rabbit', 'lamb-whole', 'lamb-leg'];
+
     /**
      * @param  string  $kind  beef, veal, lamb, pork, game, poultry, fish, roots
      * @param  string  $safetyClass  row of data/safe-minimums.json
      * @param  non-empty-list<Doneness>  $tastes  coolest first
+     * @param  bool  $rolled  boned and rolled: what was its outside lies in its middle
      * @param  array{float, float}  $perPersonG  raw mass for one eater, from modest to hungry
      */
     public function __construct(
@@ -31,6 +37,7 @@ final readonly class Cut
         public array $perPersonG,
         public float $restMinutes,
         public bool $bone,
+        public bool $rolled,
         public string $probe,
         public string $carve,
         public string $measure,
@@ -53,6 +60,18 @@ final readonly class Cut
     public function isPerishable(): bool
     {
         return $this->kind !== 'roots';
+    }
+
+    /** Whether it goes on a spit; what is smaller lies in a basket. */
+    public function isSpitted(): bool
+    {
+        return $this->kind !== 'roots' && $this->typicalMassKg >= self::SPITTED_FROM_KG;
+    }
+
+    /** Legs, wings or shanks that flop when it turns. */
+    public function hasLimbs(): bool
+    {
+        return in_array($this->id, self::WITH_LIMBS, true);
     }
 
     /** @return array{int, int} how many hungry and how many modest eaters a raw mass feeds */

@@ -51,7 +51,7 @@ final class Larder
         /** @var list<array{id: string, name: string, kind: string, doneness: string, taste: string, safety: string,
          *   composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
          *   shape: array{half_cm: float, width: float, length: float, thickness_cm: float, growth: float, measure: string},
-         *   per_person_g: array{int, int}, rest_min: int, bone: bool, probe: string, carve: string,
+         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, probe: string, carve: string,
          *   source: array{mark: string, citation: string}}> $rows
          */
         $rows = Table::named('cuts')['cuts'];
@@ -78,6 +78,7 @@ final class Larder
                 [(float) $row['per_person_g'][0], (float) $row['per_person_g'][1]],
                 (float) $row['rest_min'],
                 $row['bone'],
+                $row['rolled'] ?? false,
                 $row['probe'],
                 $row['carve'],
                 $shape['measure'],

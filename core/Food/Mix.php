@@ -69,6 +69,9 @@ final readonly class Mix
         }
         $items = array_map(MixItem::read(...), $fields->list('items', 'items', 1, self::MOST_ITEMS));
         $method = $fields->text('method', 'method', 2000, '');
+        if ($basis === 'parts' && $fields->isClean() && array_sum(array_column($items, 'amount')) <= 0.0) {
+            $fields->refuse('items', 'The parts add up to nothing: give amounts.');
+        }
         $fields->orThrow();
         assert($items !== []);
 

@@ -54,12 +54,50 @@ final class Trace
         return null;
     }
 
+    /** From $fromS on the core is taken to get no hotter than $mostC, and its inside with it. */
+    public function cappedFrom(float $fromS, float $mostC): self
+    {
+        $capped = clone $this;
+        $cores = $this->coreC;
+        foreach ($this->seconds as $i => $seconds) {
+            if ($seconds > $fromS && $this->coreC[$i] > $mostC) {
+                $cores[$i] = $mostC;
+                if (isset($this->profilesC[$i])) {
+                    $capped->profilesC[$i] = self::bent($this->profilesC[$i], $mostC - $this->coreC[$i]);
+                }
+            }
+        }
+
+        $capped->coreC = array_values($cores);
+
+        return $capped;
+    }
+
+    /**
+     * The same profile with its centre moved by so much, and the rest by less towards the surface.
+     *
+     * @param  list<float>  $cellsC
+     * @return list<float>
+     */
+    public static function bent(array $cellsC, float $byK): array
+    {
+        $count = count($cellsC);
+
+        return array_map(fn (int $i, float $celsius): float => $celsius + $byK * (1.0 - ($i / $count) ** 2), array_keys($cellsC), $cellsC);
+    }
+
     /** @return array{list<float>, list<float>} seconds and core from the start to a moment */
     public function upTo(float $seconds): array
     {
         $count = $this->recordAt($seconds) + 1;
+        $times = array_slice($this->seconds, 0, $count);
+        $cores = array_slice($this->coreC, 0, $count);
+        if (isset($this->seconds[$count]) && $seconds > $this->seconds[$count - 1]) {
+            $times[] = $seconds;
+            $cores[] = $this->coreAt($seconds);
+        }
 
-        return [array_slice($this->seconds, 0, $count), array_slice($this->coreC, 0, $count)];
+        return [$times, $cores];
     }
 
     public function endS(): float

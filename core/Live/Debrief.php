@@ -11,7 +11,11 @@ use Diatherm\Plan\Dish;
 final class Debrief
 {
     /** Differences smaller than these are within what any day brings. Common practice. */
-    private const TELLING_MINUTES = 8.0;
+    private const TELLING_SHARE = 0.08;
+
+    private const TELLING_LEAST_MINUTES = 1.0;
+
+    private const TELLING_K = 1.5;
 
     private const TELLING_TRANSFER = 0.06;
 
@@ -19,31 +23,81 @@ final class Debrief
 
     private const TELLING_START_K = 1.5;
 
+    /** A reading so near a moment says what the core was at it, s. */
+    private const AT_S = 120.0;
+
     /** Readings without which nothing is learnt of the heat. */
     private const FEWEST_READINGS = 3;
 
     /**
      * @param  float  $plannedMinutes  likely, at the lighting
      * @param  float  $plannedPullC  at the lighting
+     * @param  list<Reading>  $readings  of the dish
      * @param  float|null  $tableLateMinutes  carved after the serving hour; negative when early
      * @return list<Finding>
      */
-    public static function of(Dish $dish, float $plannedMinutes, float $plannedPullC, LiveForecast $fact, Course $course, ?float $tableLateMinutes): array
+    public static function of(Dish $dish, float $plannedMinutes, float $plannedPullC, LiveForecast $fact, Course $course, array $readings, ?float $tableLateMinutes): array
     {
         $minutes = $fact->cookMinutes->likely;
         $late = $minutes - $plannedMinutes;
         $findings = [new Finding(
-            'time', 'On the heat', self::duration($plannedMinutes), self::duration($minutes),
-            abs($late) < self::TELLING_MINUTES ? 'As planned.' : sprintf('%s %s than planned.', self::duration(abs($late)), $late > 0 ? 'longer' : 'shorter'),
+            'time', 'On the heat', self::duration($plannedMinutes), self::duration($minutes), 'read',
+            abs($late) < max(self::TELLING_LEAST_MINUTES, self::TELLING_SHARE * $plannedMinutes) ? 'As planned.' : sprintf('%s %s than planned.', self::duration(abs($late)), $late > 0 ? 'longer' : 'shorter'),
         )];
-        $offC = $fact->trace->coreAt(60.0 * $minutes);
-        $findings[] = new Finding('pull', 'Core at the pull', sprintf('%.0f °C', $plannedPullC), sprintf('%.0f °C', $offC), abs($offC - $plannedPullC) < 1.5 ? 'Pulled on the mark.' : ($offC > $plannedPullC ? 'Stayed on past the mark.' : 'Pulled before the mark.'));
-        $findings[] = new Finding('peak', 'Core at its peak', sprintf('%.0f °C', $dish->targetC), sprintf('%.0f °C', $fact->peakC), abs($fact->peakC - $dish->targetC) < 1.5 ? 'It coasted to the target.' : sprintf('%.0f K %s the target.', abs($fact->peakC - $dish->targetC), $fact->peakC > $dish->targetC ? 'above' : 'below'));
+        $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id] === Verdict::Counts));
+        $findings[] = self::atThePull($plannedPullC, $fact, $counted);
+        $findings[] = self::atItsPeak($dish, $fact, $counted);
+        $safe = $fact->atCarving->minimum;
+        if ($safe->coreC !== null) {
+            $findings[] = new Finding('safe', 'Safe minimum, by the carving', sprintf('%.0f °C', $safe->coreC), $fact->atCarving->safe ? 'reached' : 'not reached', self::basis($counted, 60.0 * $minutes) === 'read' ? 'read' : 'computed', $fact->atCarving->safe ? ($safe->holdMinutes > 0 ? sprintf('With %.0f min at it.', $safe->holdMinutes) : '') : sprintf('It got to %.0f °C.', floor($fact->atCarving->hottestC)));
+        }
         if ($tableLateMinutes !== null) {
-            $findings[] = new Finding('table', 'At the table', 'on the hour', abs($tableLateMinutes) < 3.0 ? 'on the hour' : self::duration(abs($tableLateMinutes)).($tableLateMinutes > 0 ? ' late' : ' early'), $tableLateMinutes > 10.0 ? 'Allow more slack, or start the fire sooner.' : 'Nobody waited.');
+            $findings[] = new Finding('table', 'At the table', 'on the hour', abs($tableLateMinutes) < 3.0 ? 'on the hour' : self::duration(abs($tableLateMinutes)).($tableLateMinutes > 0 ? ' late' : ' early'), 'read', $tableLateMinutes > 10.0 ? 'Allow more slack, or start the fire sooner.' : 'Nobody waited.');
         }
 
         return [...$findings, ...self::learnt($dish, $fact, $course)];
+    }
+
+    /** @param  list<Reading>  $counted */
+    private static function atThePull(float $plannedPullC, LiveForecast $fact, array $counted): Finding
+    {
+        $offS = 60.0 * $fact->cookMinutes->likely;
+        $basis = self::basis($counted, $offS);
+        $offC = $fact->trace->coreAt($offS);
+
+        return new Finding('pull', 'Core at the pull', sprintf('%.0f °C', $plannedPullC), ($basis === 'computed' ? 'about ' : '').sprintf('%.0f °C', $offC), $basis, match (true) {
+            $basis === 'computed' && $counted === [] => 'Nothing was read: this is worked out.',
+            abs($offC - $plannedPullC) < self::TELLING_K => 'Pulled on the mark.',
+            default => $offC > $plannedPullC ? 'Stayed on past the mark.' : 'Pulled before the mark.',
+        });
+    }
+
+    /** @param  list<Reading>  $counted */
+    private static function atItsPeak(Dish $dish, LiveForecast $fact, array $counted): Finding
+    {
+        $offS = 60.0 * $fact->cookMinutes->likely;
+        $resting = array_filter($counted, fn (Reading $one): bool => $one->seconds >= $offS);
+        $basis = $resting === [] ? 'computed' : 'read';
+        $peakC = $resting === [] ? $fact->peakC : max(array_map(fn (Reading $one): float => $one->celsius, $resting));
+        $off = $peakC - $dish->targetC;
+
+        return new Finding('peak', $basis === 'read' ? 'Highest read in the rest' : 'Core at its peak', sprintf('%.0f °C', $dish->targetC), ($basis === 'computed' ? 'about ' : '').sprintf('%.0f °C', $peakC), $basis, abs($off) < self::TELLING_K ? 'On the target.' : sprintf('%.0f K %s the target.', abs($off), $off > 0.0 ? 'above' : 'below'));
+    }
+
+    /**
+     * Whether the core at a moment was read or computed between readings.
+     *
+     * @param  list<Reading>  $counted
+     */
+    private static function basis(array $counted, float $seconds): string
+    {
+        foreach ($counted as $reading) {
+            if (abs($reading->seconds - $seconds) <= self::AT_S) {
+                return 'read';
+            }
+        }
+
+        return 'computed';
     }
 
     /** @return list<Finding> */
@@ -51,28 +105,28 @@ final class Debrief
     {
         $counted = count(array_filter($fact->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts));
         if ($counted < self::FEWEST_READINGS) {
-            return [new Finding('learnt', 'Learnt of the heat', '', $counted === 1 ? '1 reading' : "$counted readings", 'Three readings or more would tell how strong the heat really was.')];
+            return [new Finding('learnt', 'Learnt of the heat', '', $counted === 1 ? '1 reading' : "$counted readings", 'read', 'Three readings or more would tell how strong the heat really was.')];
         }
         $findings = [];
         $guess = $fact->guess;
         $weaker = 1.0 - $guess->transfer;
-        $findings[] = new Finding('heat', 'Heat that reached it', '100 %', sprintf('%.0f %%', 100 * $guess->transfer), abs($weaker) < self::TELLING_TRANSFER
+        $findings[] = new Finding('heat', 'Heat that reached it', '100 %', sprintf('%.0f %%', 100 * $guess->transfer), 'computed', abs($weaker) < self::TELLING_TRANSFER
             ? 'The '.$dish->stages[0]->cooker->short.' gave what it should.'
             : sprintf('The %s gave %s than its setting says: set it %s next time.', $dish->stages[0]->cooker->short, $weaker > 0 ? 'less' : 'more', $weaker > 0 ? 'higher' : 'lower'));
         if (abs($guess->thickness - 1.0) > self::TELLING_THICKNESS) {
             $half = 200.0 * $dish->shape()->halfThicknessM;
-            $findings[] = new Finding('thickness', 'As thick, to the heat, as', sprintf('%.1f cm', $half), sprintf('%.1f cm', $half * $guess->thickness), 'Put a tape on it next time: thickness decides more than weight.');
+            $findings[] = new Finding('thickness', 'As thick, to the heat, as', sprintf('%.1f cm', $half), sprintf('%.1f cm', $half * $guess->thickness), 'computed', 'Put a tape on it next time: thickness decides more than weight.');
         }
         if (abs($guess->warmerK) > self::TELLING_START_K) {
-            $findings[] = new Finding('start', 'Went on at', sprintf('%.0f °C', $dish->startC), sprintf('%.0f °C', $dish->startC + $guess->warmerK), 'A reading before it goes on settles this.');
+            $findings[] = new Finding('start', 'Went on at', sprintf('%.0f °C', $dish->startC), sprintf('%.0f °C', $dish->startC + $guess->warmerK), 'computed', 'A reading before it goes on settles this.');
         }
         if ($course->cookerReadings !== []) {
             $mean = array_sum(array_column($course->cookerReadings, 1)) / count($course->cookerReadings);
             $set = $dish->stages[0]->cookerC;
-            $findings[] = new Finding('cooker', 'Cooker, mean of its readings', sprintf('%.0f °C', $set), sprintf('%.0f °C', $mean), abs($mean - $set) < 6.0 ? 'Held well.' : sprintf('Ran %.0f K %s.', abs($mean - $set), $mean > $set ? 'hot' : 'cool'));
+            $findings[] = new Finding('cooker', 'Cooker, mean of its readings', sprintf('%.0f °C', $set), sprintf('%.0f °C', $mean), 'read', abs($mean - $set) < 6.0 ? 'Held well.' : sprintf('Ran %.0f K %s.', abs($mean - $set), $mean > $set ? 'hot' : 'cool'));
         }
         if ($course->lifts !== []) {
-            $findings[] = new Finding('lifts', 'Lid off', '', sprintf('%s, %.0f min', count($course->lifts) === 1 ? 'once' : count($course->lifts).' times', array_sum(array_column($course->lifts, 1)) / 60.0), 'Counted in the course above.');
+            $findings[] = new Finding('lifts', 'Lid off', '', sprintf('%s, %.0f min', count($course->lifts) === 1 ? 'once' : count($course->lifts).' times', array_sum(array_column($course->lifts, 1)) / 60.0), 'read', 'Counted in the course above.');
         }
 
         return $findings;

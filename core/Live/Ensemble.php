@@ -10,6 +10,7 @@ use Diatherm\Plan\Coast;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
+use Diatherm\Plan\Uncertainty;
 
 /**
  * Many runs of one cook, each with another guess at the uncertain inputs, weighed by how well they meet the readings.
@@ -74,6 +75,27 @@ final readonly class Ensemble
     /** The guess in the middle of the weight. */
     public function middle(Dish $dish): Guess
     {
+        return Guess::of($this->mean(), $dish);
+    }
+
+    /** The guess at the slow end, one in ten: weaker heat and a thicker joint, as far as the readings leave them open. */
+    public function slowEnd(Dish $dish): Guess
+    {
+        $mean = $this->mean();
+        $variance = [0.0, 0.0];
+        foreach ($this->guesses as $i => $guess) {
+            for ($a = 0; $a < 2; $a++) {
+                $variance[$a] += $this->weights[$i] * ($guess->deviations[$a] - $mean[$a]) ** 2;
+            }
+        }
+        $away = fn (int $a, float $share): float => $share * Uncertainty::DEVIATIONS * sqrt($variance[$a]);
+
+        return Guess::of([$mean[0] - $away(0, Uncertainty::SLOW_BY_TRANSFER), $mean[1] + $away(1, Uncertainty::SLOW_BY_THICKNESS), $mean[2]], $dish);
+    }
+
+    /** @return array{float, float, float} deviations in the middle of the weight */
+    private function mean(): array
+    {
         $mean = [0.0, 0.0, 0.0];
         foreach ($this->guesses as $i => $guess) {
             for ($a = 0; $a < 3; $a++) {
@@ -81,7 +103,7 @@ final readonly class Ensemble
             }
         }
 
-        return Guess::of([$mean[0], $mean[1], $mean[2]], $dish);
+        return [$mean[0], $mean[1], $mean[2]];
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Diatherm\Live;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
+use Diatherm\Measure\Thinned;
 use Diatherm\Plan\Caution;
 use Diatherm\Plan\Cautions;
 use Diatherm\Plan\Coast;
@@ -14,28 +15,45 @@ use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\StageEnd;
+use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\SafeMinimum;
 
 /** What the readings so far make of a cook that is under way. Minutes count from the moment the dish went on. */
 final readonly class LiveForecast
 {
-    /** The first round runs this far past the planned pull, since the pull is set anew by what was learnt. */
-    private const PAST_PULL_K = 4.0;
+    /** Runs go this far past the target, so that a pull set anew by what was learnt is still met. */
+    private const PAST_TARGET_K = 1.0;
 
     private const BAND_POINTS = 60;
 
+    /** So many readings, evenly through the cook, tell all that more would. */
+    private const MOST_FITTED = 60;
+
+    /** What a probe and its placing leave open at the moment that it is read, one in ten to either side, K. Common practice. */
+    private const PROBE_K = 1.0;
+
+    /** Where readings steer, such a share of what was carried forward since the newest is in doubt. */
+    private const CARRIED_DOUBT = 0.4;
+
+    /** A core read so near the pull or after it, s, is judged as read; one that was computed by its low end. */
+    private const READ_NEAR_S = 900.0;
+
     /**
      * @param  Spread  $cookMinutes  from on to the pull; exact once it was pulled
-     * @param  float  $pullC  core at which to pull, or at which it was pulled
+     * @param  list<float>  $stageStartMinutes  when each stage began or is likely to begin
+     * @param  float  $pullC  core at which to pull, or what it was believed to be when it was pulled
      * @param  float  $peakC  likely
      * @param  array<string, Verdict>  $verdicts  by id of the reading
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
      * @param  Guess  $guess  in the middle of the weight
-     * @param  Trace  $trace  of the likely cook and its rest
+     * @param  Trace  $trace  of the cook and its rest as they are believed, through what was read
+     * @param  AtCarving  $atCarving  once it was pulled: the core at the knife, by its low end where it was not read
      * @param  list<Caution>  $cautions  of what has happened: nothing before the pull, which the plan speaks of
+     * @param  Advice|null  $advice  what the core asks for now
      */
     private function __construct(
         public Spread $cookMinutes,
+        public array $stageStartMinutes,
         public float $pullC,
         public Spread $coreNowC,
         public float $peakC,
@@ -44,72 +62,151 @@ final readonly class LiveForecast
         public array $band,
         public Guess $guess,
         public Trace $trace,
+        public Belief $belief,
+        public AtCarving $atCarving,
         public array $cautions,
+        public ?Advice $advice,
     ) {
     }
 
-    /** @param  list<Reading>  $readings in order of time, sound or not */
-    public static function of(Dish $dish, float $airC, Course $course, array $readings, float $plannedPullC): self
+    /**
+     * @param  list<Reading>  $readings in order of time, sound or not
+     * @param  float  $leastMinutes  before which nobody looks, as into a buried pot
+     */
+    public static function of(Dish $dish, float $airC, Course $course, array $readings, float $plannedPullC, float $leastMinutes = 0.0): self
     {
         $verdicts = Sieve::judge($readings, $dish, $course);
         $counting = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
-        $ensemble = Ensemble::of($dish, $airC, $course, $counting, $plannedPullC + self::PAST_PULL_K);
+        $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
+        $ensemble = Ensemble::of($dish, $airC, $course, self::fitted($counting), $untilC);
         $guess = $ensemble->middle($dish);
-        $begin = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $guess->transfer, $guess->thickness, $guess->warmerK);
-
-        $pullC = min($plannedPullC + self::PAST_PULL_K, $course->pulledS === null ? Coast::pullC($dish, $begin) : $plannedPullC);
-        $likely = $begin(Resolution::fine());
-        $trace = $likely->body->record();
+        $slow = $ensemble->slowEnd($dish);
+        $pullC = $course->pulledS === null ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow->transfer, $slow->thickness, $slow->warmerK)) : $plannedPullC;
+        $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess->transfer, $guess->thickness, $guess->warmerK);
+        $model = $likely->body->record();
         $likely->toPull($pullC);
-        $offS = $likely->body->elapsedS();
-        $offC = $likely->body->coreC();
-        $cookMinutes = $course->pulledS === null
-            ? self::around($offS, self::minutesTo($pullC, $ensemble, $dish, $course), $course)
-            : Spread::exactly($course->pulledS / 60.0);
-        $likely->rest(max(60.0 * $dish->restMinutes, $course->nowS - $offS) + Coast::FOLLOWED_REST_S);
+        $modelOffS = $likely->body->elapsedS();
+        $likely->rest(max(60.0 * $dish->leastRestMinutes(), $course->nowS - $modelOffS) + Coast::FOLLOWED_REST_S);
+
+        $belief = Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK);
+        $starts = self::stageStarts($dish, $likely->stageStartsS, $belief, $course);
+        $cookMinutes = self::cookMinutes($dish, $course, $belief, $ensemble, $modelOffS, $pullC, $starts, $leastMinutes);
+        $offS = 60.0 * $cookMinutes->likely;
+        $trace = $belief->trace($offS);
+        $nowC = $belief->coreAt($course->nowS);
         [$peakC, $peakS] = Coast::peak($trace, $offS);
+        $now = self::coreNow($course, $belief, $ensemble, $nowC);
+        $offC = $trace->coreAt($offS);
+        $atCarving = self::judged($dish, $course, $belief, $trace, $offS, $now);
+        $caution = $course->pulledS === null ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'As it stands');
 
         return new self(
             $cookMinutes,
+            array_map(fn (float $seconds): float => $seconds / 60.0, $starts),
             $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : $offC,
-            self::coreAt($course->nowS, $ensemble),
-            $peakC,
+            $now,
+            max($peakC, $offC),
             $peakS / 60.0,
             $verdicts,
-            self::band($ensemble, $course->pulledS === null ? 60.0 * $cookMinutes->high : $course->pulledS + Coast::FOLLOWED_REST_S),
+            self::band($belief, $ensemble, $trace, $course->pulledS === null ? 60.0 * $cookMinutes->high : $course->pulledS + Coast::FOLLOWED_REST_S),
             $guess,
             $trace,
-            $course->pulledS === null ? [] : self::cautions($dish, $peakC, $trace, $course->pulledS),
+            $belief,
+            $atCarving,
+            $caution === null ? [] : [$caution],
+            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving),
         );
     }
 
-    /** @return list<Caution> */
-    private static function cautions(Dish $dish, float $peakC, Trace $trace, float $pulledS): array
+    /**
+     * @param  list<Reading>  $counting
+     * @return list<Reading> as many as tell all that more would
+     */
+    private static function fitted(array $counting): array
     {
-        $lethality = SafeMinimum::of($dish->safetyClass())->lethality?->gathered(...$trace->upTo($pulledS + 60.0 * $dish->restMinutes));
-        $caution = Cautions::belowSafeMinimum($dish, $peakC, $lethality);
+        $points = Thinned::points(array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], $counting), self::MOST_FITTED);
 
-        return $caution === null ? [] : [$caution];
+        return array_map(fn (array $point): Reading => Reading::of('', $point[0], '', $point[1]), $points);
     }
 
-    /** The ensemble's band, laid about the fine run that is drawn: coarse runs are a little quick or slow, all alike. */
-    private static function around(float $offS, Spread $coarse, Course $course): Spread
+    /**
+     * @param  list<float>  $modelStartsS
+     * @return list<float> when each stage began, or is likely to, s
+     */
+    private static function stageStarts(Dish $dish, array $modelStartsS, Belief $belief, Course $course): array
     {
-        $likely = max($offS, $course->nowS) / 60.0;
+        $starts = [0.0];
+        $begins = 0.0;
+        for ($i = 1; $i < count($dish->stages); $i++) {
+            $before = $dish->stages[$i - 1];
+            $due = $before->end === StageEnd::Minutes
+                ? $begins + 60.0 * (float) $before->value
+                : $belief->reaches((float) $before->value) ?? $belief->when($modelStartsS[$i] ?? 0.0);
+            // What was not begun yet begins now at the earliest; what the cook never logged began when it should have.
+            $begins = $course->stageStarts[$i] ?? max($begins, $course->pulledS === null ? max($due, $course->nowS) : $due);
+            $starts[] = $begins;
+        }
+
+        return $starts;
+    }
+
+    /** @param  list<float>  $starts of the stages, s */
+    private static function cookMinutes(Dish $dish, Course $course, Belief $belief, Ensemble $ensemble, float $modelOffS, float $pullC, array $starts, float $leastMinutes): Spread
+    {
+        if ($course->pulledS !== null) {
+            return Spread::exactly($course->pulledS / 60.0);
+        }
+        $now = $course->nowS / 60.0;
+        $last = $dish->lastStage();
+        if ($last->end === StageEnd::Minutes) {
+            $begun = count($starts) === 1 || isset($course->stageStarts[count($starts) - 1]);
+            $likely = max($now, $starts[count($starts) - 1] / 60.0 + (float) $last->value);
+            $coarse = Weighed::spread(array_map(fn (Trace $trace): float => $trace->endS() / 60.0, $ensemble->traces), $ensemble->weights);
+
+            return $begun ? Spread::exactly($likely) : self::around($likely, $coarse, $now);
+        }
+        $untilC = $last->end === StageEnd::Core ? (float) $last->value : $pullC;
+        $least = $belief->newest !== null && $belief->newest->celsius >= $untilC ? $now : max($now, $leastMinutes);
+        $likely = max($least, ($belief->reaches($untilC) ?? $belief->when($modelOffS)) / 60.0);
+        if ($belief->steered) {
+            [$quick, $slow] = $belief->ends(60.0 * $likely <= $course->nowS ? 0.0 : $modelOffS);
+
+            return Spread::of(min($likely, max($least, $quick / 60.0)), $likely, max($likely, $slow / 60.0));
+        }
+        $coarse = array_map(fn (Trace $trace): float => max($least, ($trace->reaches($untilC) ?? $trace->endS()) / 60.0), $ensemble->traces);
+
+        return self::around($likely, Weighed::spread($coarse, $ensemble->weights), $least);
+    }
+
+    /** The ensemble's band, laid about the moment that is shown: coarse runs are a little quick or slow, all alike. */
+    private static function around(float $likely, Spread $coarse, float $least): Spread
+    {
         $band = $coarse->plus($likely - $coarse->likely);
 
-        return Spread::of(min($likely, max($band->low, $course->nowS / 60.0)), $likely, $band->high);
+        return Spread::of(min($likely, max($band->low, $least)), $likely, $band->high);
     }
 
-    private static function minutesTo(float $pullC, Ensemble $ensemble, Dish $dish, Course $course): Spread
+    private static function coreNow(Course $course, Belief $belief, Ensemble $ensemble, float $nowC): Spread
     {
-        $minutes = array_map(function (Trace $trace) use ($pullC, $dish, $course): float {
-            $at = $dish->lastStage()->end === StageEnd::Minutes ? $trace->endS() : ($trace->reaches($pullC) ?? $trace->endS());
+        $computed = self::coreAt($course->nowS, $ensemble);
+        if ($belief->newest === null) {
+            return Spread::of(min($nowC, $computed->low), $nowC, max($nowC, $computed->high));
+        }
+        $carried = abs($nowC - $belief->newest->celsius);
+        $doubt = $belief->disagrees() ? self::CARRIED_DOUBT * $carried : min(0.5 * $computed->width(), $carried);
 
-            return max($at, $course->nowS) / 60.0;
-        }, $ensemble->traces);
+        return Spread::of($nowC - self::PROBE_K - $doubt, $nowC, $nowC + self::PROBE_K + $doubt);
+    }
 
-        return Weighed::spread($minutes, $ensemble->weights);
+    /** The core at the knife: as read where it was read near the pull or after it, else by the low end of what was computed. */
+    private static function judged(Dish $dish, Course $course, Belief $belief, Trace $trace, float $offS, Spread $now): AtCarving
+    {
+        $carveS = $course->carvedS ?? $offS + 60.0 * $dish->leastRestMinutes();
+        [$seconds, $coreC] = $trace->upTo($carveS);
+        $read = $belief->newest !== null && $belief->newest->seconds >= $offS - self::READ_NEAR_S;
+        $lower = $read ? 0.0 : $now->likely - $now->low;
+
+        return AtCarving::of(SafeMinimum::of($dish->safetyClass()), $seconds, array_map(fn (float $celsius): float => $celsius - $lower, $coreC));
     }
 
     private static function coreAt(float $seconds, Ensemble $ensemble): Spread
@@ -117,13 +214,19 @@ final readonly class LiveForecast
         return Weighed::spread(array_map(fn (Trace $trace): float => $trace->coreAt($seconds), $ensemble->traces), $ensemble->weights);
     }
 
-    /** @return list<array{float, Spread}> */
-    private static function band(Ensemble $ensemble, float $untilS): array
+    /** @return list<array{float, Spread}> the ensemble's width, laid about what is believed */
+    private static function band(Belief $belief, Ensemble $ensemble, Trace $trace, float $untilS): array
     {
         $band = [];
         for ($i = 0; $i <= self::BAND_POINTS; $i++) {
             $seconds = $untilS * $i / self::BAND_POINTS;
-            $band[] = [$seconds / 60.0, self::coreAt($seconds, $ensemble)];
+            $spread = self::coreAt($seconds, $ensemble);
+            $likely = $trace->coreAt($seconds);
+            $since = $belief->newest === null ? INF : abs($likely - $belief->newest->celsius);
+            $wider = $belief->disagrees() ? self::CARRIED_DOUBT * $since : INF;
+            $below = min($spread->likely - $spread->low, $wider);
+            $above = min($spread->high - $spread->likely, $wider);
+            $band[] = [$seconds / 60.0, Spread::of($likely - max($below, is_finite($wider) ? $wider : 0.0), $likely, $likely + max($above, is_finite($wider) ? $wider : 0.0))];
         }
 
         return $band;

@@ -8,7 +8,10 @@ use Diatherm\Heat\Substance;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 
-/** Parts readings that can be the core from those that cannot. */
+/**
+ * Parts readings that can be the core from those that cannot. The thermometer is right until shown wrong: by physics, by
+ * a colder place, or by readings that agree with each other and not with it. Work grows with the readings and no faster.
+ */
 final class Sieve
 {
     /** Readings of different places this close together are one round of probing. Common practice. */
@@ -26,9 +29,17 @@ final class Sieve
     /** The wet surface of meat goes little above this while its inside is still raw, °C. Common practice. */
     private const HOTTEST_SURFACE_C = 110.0;
 
+    /** Water boils at 100 °C at most where people cook; a probe may be off by this much. */
+    private const BOILING_C = 103.0;
+
     private const TYPICAL_C = 40.0;
 
     private const MARGIN = 1.5;
+
+    /** So many readings that agree overturn what was trusted before; so many are needed against several that were lower. Common practice. */
+    private const AGREE = 2;
+
+    private const AGREE_AGAINST_COLDER = 4;
 
     /**
      * @param  list<Reading>  $readings  in order of time
@@ -37,16 +48,112 @@ final class Sieve
     public static function judge(array $readings, Dish $dish, Course $course): array
     {
         $verdicts = [];
-        /** @var array<string, Reading> $last the last sound reading of each place */
+        $places = [];
+        foreach ($readings as $reading) {
+            $verdicts[$reading->id] = self::alone($reading, $dish, $course);
+            if ($verdicts[$reading->id] === Verdict::Counts) {
+                $places[$reading->place][] = $reading;
+            }
+        }
+        foreach ($places as $place) {
+            $verdicts = array_replace($verdicts, self::together($place, $dish));
+        }
+
+        $trusted = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
+
+        return array_replace($verdicts, self::coldest($trusted, $course));
+    }
+
+    /** What can be said of one reading by itself. */
+    private static function alone(Reading $reading, Dish $dish, Course $course): Verdict
+    {
+        return match (true) {
+            $reading->seconds < 0.0 => Verdict::NotOnTheHeat,
+            $reading->celsius > self::BOILING_C => Verdict::AboveBoiling,
+            ($course->pulledS === null || $reading->seconds < $course->pulledS) && $reading->celsius > self::airC($reading->seconds, $dish, $course) + self::SLACK_K => Verdict::AboveTheAir,
+            default => Verdict::Counts,
+        };
+    }
+
+    /**
+     * Readings of one place: those that follow from each other are trusted; one that does not waits until another agrees
+     * with it. Two that agree outvote one, and several that were hotter; against several that were colder it takes more.
+     *
+     * @param  list<Reading>  $readings  in order of time
+     * @return array<string, Verdict>
+     */
+    private static function together(array $readings, Dish $dish): array
+    {
+        $verdicts = [];
+        $trusted = [];
+        $waiting = [];
+        foreach ($readings as $reading) {
+            $last = $trusted[count($trusted) - 1] ?? null;
+            $verdicts[$reading->id] = self::follows($last, $reading, $dish);
+            $before = $waiting[count($waiting) - 1] ?? null;
+            $agrees = $before !== null && self::follows($before, $reading, $dish) === Verdict::Counts;
+            $colder = $last !== null && $reading->celsius < $last->celsius;
+            if ($verdicts[$reading->id] === Verdict::Counts && ! ($agrees && $colder)) {
+                $trusted[] = $reading;
+                $waiting = [];
+
+                continue;
+            }
+            $waiting = $agrees ? [...$waiting, $reading] : [$reading];
+            if (! self::overturns(count($waiting), count($trusted), $colder)) {
+                continue;
+            }
+            while ($trusted !== [] && (self::follows($trusted[count($trusted) - 1], $waiting[0], $dish) !== Verdict::Counts)) {
+                $verdicts[array_pop($trusted)->id] = Verdict::Outvoted;
+            }
+            foreach ($waiting as $one) {
+                $verdicts[$one->id] = Verdict::Counts;
+                $trusted[] = $one;
+            }
+            $waiting = [];
+        }
+
+        return $verdicts;
+    }
+
+    private static function overturns(int $waiting, int $trusted, bool $colder): bool
+    {
+        return match (true) {
+            // One against one: the colder is believed, which can only cost time.
+            $colder && $trusted === 1 => true,
+            $colder, $trusted <= 1 => $waiting >= self::AGREE,
+            default => $waiting >= self::AGREE_AGAINST_COLDER,
+        };
+    }
+
+    /** Whether a core that was at one reading, or at its start, can be at the next. */
+    private static function follows(?Reading $before, Reading $reading, Dish $dish): Verdict
+    {
+        $fromC = $before->celsius ?? $dish->startC;
+        $minutes = max(0.0, $reading->seconds - ($before->seconds ?? 0.0)) / 60.0;
+        $change = $reading->celsius - $fromC;
+
+        return match (true) {
+            $change < -self::SLACK_K - self::FASTEST_FALL_K_MIN * $minutes => Verdict::FallsTooFast,
+            $change > self::SLACK_K + self::quickestRise($fromC, $minutes, $dish) => Verdict::RisesTooFast,
+            default => Verdict::Counts,
+        };
+    }
+
+    /**
+     * Of several places, and of what sank while on the heat, the colder decides.
+     *
+     * @param  list<Reading>  $readings  trusted ones, in order of time
+     * @return array<string, Verdict>
+     */
+    private static function coldest(array $readings, Course $course): array
+    {
+        $verdicts = [];
+        /** @var array<string, Reading> $last the last reading of each place */
         $last = [];
         /** @var array<string, string> $colder place => a place that was found colder */
         $colder = [];
         foreach ($readings as $reading) {
-            $verdict = self::alone($reading, $last[$reading->place] ?? null, $dish, $course);
-            $verdicts[$reading->id] = $verdict;
-            if ($verdict !== Verdict::Counts) {
-                continue;
-            }
             foreach ($last as $place => $other) {
                 if ($place === $reading->place || $reading->seconds - $other->seconds > self::ROUND_S) {
                     continue;
@@ -63,7 +170,8 @@ final class Sieve
                 $verdicts[$reading->id] = Verdict::NotTheColdest;
             }
             $before = $last[$reading->place] ?? null;
-            if ($before !== null && $course->pulledS === null && $reading->celsius < $before->celsius - self::SLACK_K) {
+            $onTheHeat = $course->pulledS === null || $reading->seconds < $course->pulledS;
+            if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - self::SLACK_K) {
                 // It sank slowly while on the heat: the earlier one was not at the core, the colder one decides.
                 $verdicts[$before->id] = Verdict::NotTheColdest;
             }
@@ -71,27 +179,6 @@ final class Sieve
         }
 
         return $verdicts;
-    }
-
-    private static function alone(Reading $reading, ?Reading $before, Dish $dish, Course $course): Verdict
-    {
-        if ($reading->seconds < 0.0) {
-            return Verdict::NotOnTheHeat;
-        }
-        if ($course->pulledS === null && $reading->celsius > self::airC($reading->seconds, $dish, $course)) {
-            return Verdict::AboveTheAir;
-        }
-        $fromC = $before->celsius ?? $dish->startC;
-        $minutes = max(0.0, $reading->seconds - ($before->seconds ?? 0.0)) / 60.0;
-        $change = $reading->celsius - $fromC;
-        if ($change < -self::SLACK_K && -$change - self::SLACK_K > self::FASTEST_FALL_K_MIN * $minutes) {
-            return Verdict::FallsTooFast;
-        }
-        if ($change > self::SLACK_K + self::quickestRise($fromC, $minutes, $dish)) {
-            return Verdict::RisesTooFast;
-        }
-
-        return Verdict::Counts;
     }
 
     /** No core gains more than this in $minutes, K. */
@@ -108,9 +195,10 @@ final class Sieve
     {
         $hottest = max($dish->bed?->celsius(0.0) ?? 0.0, ...array_map(fn ($stage): float => $stage->cookerC, $dish->stages));
         foreach ($course->cookerReadings as [$at, $celsius]) {
-            if ($at <= $seconds) {
-                $hottest = max($hottest, $celsius);
+            if ($at > $seconds) {
+                break;
             }
+            $hottest = max($hottest, $celsius);
         }
 
         return $hottest;

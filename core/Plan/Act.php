@@ -13,12 +13,14 @@ enum Act: string
     case Light = 'light';
     case Preheat = 'preheat';
     case On = 'on';
+    case Cover = 'cover';
     case FirstLook = 'first_look';
     case Chore = 'chore';
     case Fire = 'fire';
     case Stage = 'stage';
     case Pull = 'pull';
     case Rest = 'rest';
+    case Hold = 'hold';
     case Carve = 'carve';
     case Serve = 'serve';
 }

@@ -6,60 +6,99 @@ namespace Diatherm\Plan;
 
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
-use Diatherm\Rig\PotRig;
+use Diatherm\Safety\AtCarving;
+use Diatherm\Safety\Carryover;
 use Diatherm\Safety\Clocks;
-use Diatherm\Safety\SafeMinimum;
+use Diatherm\Safety\LethalityTable;
 
 /** What can hurt someone in a dish, or what a forecast leaves out, said once each. */
 final class Cautions
 {
-    /** Poultry in a cooler oven than this goes against US advice. Source: USDA FSIS, Turkey Basics. */
-    private const COOLEST_POULTRY_OVEN_C = 162.0;
+    /** Poultry and stuffing in a cooler cooker than this go against US advice. Source: USDA FSIS, Turkey Basics: 325 °F. */
+    private const COOLEST_FOR_POULTRY_C = 162.0;
 
-    /** A core this little below the minimum is at it: figures are shown whole. */
-    private const ROUNDING_K = 0.25;
+    /** From cold to 60 °C, poultry and what has its outside in its middle take no longer. Common practice: four hours. */
+    private const LONGEST_COOL_MINUTES = 240.0;
 
     /** A step that ends so far from its own heat never had it, K. */
     private const SHORT_OF_K = 12.0;
 
-    /** @return list<Caution> of a plan */
-    public static function of(Dish $dish, float $airC, float $peakC, ?float $lethalityLog10, float $temperMinutes): array
+    /**
+     * @param  AtCarving  $slow  the slow end of the band
+     * @param  float  $coolMinutes  on the heat until the core has 60 °C, at the slow end
+     * @return list<Caution> of a plan
+     */
+    public static function of(Dish $dish, float $airC, AtCarving $slow, float $temperMinutes, float $coolMinutes): array
     {
         return array_values(array_filter([
-            self::belowSafeMinimum($dish, $peakC, $lethalityLog10),
-            self::coolOven($dish),
+            self::belowSafeMinimum($dish, $slow, 'At the slow end'),
+            self::coolCooker($dish),
+            self::coolForLong($dish, $coolMinutes),
             self::tooLongOut($dish, $airC, $temperMinutes),
+            self::creditAsked($dish),
+            self::tooLongARest($dish, $airC, $slow),
             self::fadingCoals($dish),
             self::stillOnItsWay($dish),
         ]));
     }
 
-    /** @param  float|null  $lethalityLog10 gathered at the coldest point; null where no table applies */
-    public static function belowSafeMinimum(Dish $dish, float $peakC, ?float $lethalityLog10): ?Caution
+    /** @param  string  $case  of which course this is the judgement, to begin a sentence */
+    public static function belowSafeMinimum(Dish $dish, AtCarving $end, string $case): ?Caution
     {
-        $safe = SafeMinimum::of($dish->safetyClass());
-        if ($safe->coreC === null || $peakC >= $safe->coreC - self::ROUNDING_K) {
+        $safe = $end->minimum;
+        if ($end->safe || $safe->coreC === null) {
             return null;
         }
-        $counted = $lethalityLog10 === null || $safe->lethality === null
+        $counted = $end->log10 === null || $safe->lethality === null
             ? ''
-            : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table asks for %.1f.', $lethalityLog10, $safe->lethality->log10);
+            : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table %s asks for %.1f.', $end->log10, self::ofTable($dish, $safe->lethality), $safe->lethality->log10);
 
         return new Caution('below_safe_minimum', sprintf(
-            'Below the safe minimum for %s: %.0f °C%s. It peaks at %.0f °C.%s Not for young children, the old, the pregnant or the ill.',
-            $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $peakC, $counted,
+            'Below the safe minimum for %s: %.0f °C%s. %s it gets to %.0f °C by the carving.%s Not for young children, the old, the pregnant or the ill.',
+            $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $case, floor($end->hottestC + 0.25), $counted,
         ), $safe->source);
     }
 
-    private static function coolOven(Dish $dish): ?Caution
+    /** Names the table, and says so where it was made for other meat. */
+    public static function ofTable(Dish $dish, LethalityTable $table): string
+    {
+        return $table->isMadeFor($dish->cut->id, $dish->cut->kind) ? "for {$table->name}" : "for {$table->name} (for want of its own)";
+    }
+
+    private static function coolCooker(Dish $dish): ?Caution
     {
         foreach ($dish->stages as $stage) {
-            if ($dish->cut->kind === 'poultry' && $stage->cooker->id === 'oven' && $stage->cookerC < self::COOLEST_POULTRY_OVEN_C) {
-                return new Caution('cool_oven_poultry', 'US advice is to roast poultry in an oven at 165 °C or more.', Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
+            if (! $stage->cooker->isRest() && ($dish->cut->kind === 'poultry' || $dish->isStuffed()) && $stage->cookerC < self::COOLEST_FOR_POULTRY_C) {
+                return new Caution('cool_for_poultry', sprintf(
+                    'US advice is to roast poultry and stuffing at 165 °C or more: at %.0f °C on the %s it warms slowly. Straight from the refrigerator, not stuffed, and by the thermometer.', $stage->cookerC, $stage->cooker->short,
+                ), Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
             }
         }
 
         return null;
+    }
+
+    private static function coolForLong(Dish $dish, float $coolMinutes): ?Caution
+    {
+        return $coolMinutes <= self::LONGEST_COOL_MINUTES || ! ($dish->cut->kind === 'poultry' || $dish->isTurnedIn()) ? null : new Caution('cool_for_long', sprintf(
+            'Its middle may be under %.0f °C for %.1f hours. Poultry, stuffed and rolled meat should be through in four: a hotter cooker, a smaller or a flatter piece.', Clocks::HOT_C, $coolMinutes / 60.0,
+        ), Source::of(Mark::Common));
+    }
+
+    private static function creditAsked(Dish $dish): ?Caution
+    {
+        return ! $dish->carryover()->wantsReading ? null : new Caution('climb_counted_on',
+            'It comes off short of its target because you asked for it. Read the coldest place again before you carve: if it did not get there, back on it goes.', Carryover::source());
+    }
+
+    /** What was never hot cannot be held hot: its two hours run from the pull. */
+    private static function tooLongARest(Dish $dish, float $airC, AtCarving $slow): ?Caution
+    {
+        $allowed = Clocks::allowedMinutes($airC);
+
+        return $slow->hottestC >= Clocks::HOLD_C || $dish->leastRestMinutes() <= $allowed || ! $dish->cut->isPerishable() ? null : new Caution('rest_too_long', sprintf(
+            'It comes off under %.0f °C, so its time out runs from the pull: %.0f min, no longer.', Clocks::HOLD_C, $allowed,
+        ), Clocks::source());
     }
 
     private static function tooLongOut(Dish $dish, float $airC, float $temperMinutes): ?Caution
@@ -93,8 +132,8 @@ final class Cautions
     /** A leak or wet earth takes a buried bed's heat, and nobody sees it: said, so that nobody digs up a raw bird. */
     private static function fadingCoals(Dish $dish): ?Caution
     {
-        return ! $dish->rig instanceof PotRig || ! $dish->rig->isBuried() ? null : new Caution('fading_coals',
-            'Buried coals fade, and a leak or wet earth takes more than this can know. Allow up to an hour for each kilogram, and read the core before you serve.',
+        return ! $dish->isBuried() ? null : new Caution('fading_coals',
+            'Buried coals fade, and a leak or wet earth takes more than this can know. Nobody looks before the hour; then read the core at once, and what is short of its number goes back on a fire.',
             Source::of(Mark::Common));
     }
 }

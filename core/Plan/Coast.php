@@ -6,8 +6,9 @@ namespace Diatherm\Plan;
 
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
+use Diatherm\Safety\SafeMinimum;
 
-/** How far the core climbs after the pull, and so when to pull. */
+/** How far the core climbs after the pull, what of it may be counted on (Safety\Carryover), and so when to pull. */
 final class Coast
 {
     /** A rest is followed this long past the least rest, to see the peak and the cooling. */
@@ -15,39 +16,41 @@ final class Coast
 
     private const ROUNDS = 3;
 
-    private const FIRST_GUESS_K = 2.0;
-
-    private const NEAR_ENOUGH_K = 0.15;
+    private const NEAR_ENOUGH_K = 0.1;
 
     /**
-     * The core temperature at which to pull so that the rest carries it to the target; the target itself for a dish
-     * that is cooked to the number or whose last stage ends otherwise.
+     * The core temperature at which to pull so that the target is reached by the carving, at the slow end of the band;
+     * the target itself for a dish that is cooked to the number or whose last stage ends otherwise.
      *
-     * @param  \Closure(Resolution): Cook  $begin  the same cook, from its start, each time it is called
+     * @param  \Closure(Resolution): Cook  $slow  the slow end of the same cook, from its start, each time it is called
      */
-    public static function pullC(Dish $dish, \Closure $begin): float
+    public static function pullC(Dish $dish, \Closure $slow): float
     {
-        if ($dish->lastStage()->end !== StageEnd::Pull || ! $dish->coast) {
+        $carryover = $dish->carryover();
+        if ($dish->lastStage()->end !== StageEnd::Pull) {
             return $dish->lastStage()->end === StageEnd::Core ? (float) $dish->lastStage()->value : $dish->targetC;
         }
-        $pull = $dish->targetC - self::FIRST_GUESS_K;
+        if ($carryover->creditK <= 0.0) {
+            return $dish->targetC;
+        }
+        $credit = $carryover->creditK;
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            // The first round need only come near.
-            $cook = $begin($round === 0 ? Resolution::coarse() : Resolution::fine());
-            if ($cook->toPull($pull) !== null) {
-                return $pull;
-            }
-            $off = $cook->body->elapsedS();
+            $cook = $slow(Resolution::coarse());
             $trace = $cook->body->record(false);
-            $cook->rest(self::FOLLOWED_REST_S);
-            $next = max($dish->startC + 1.0, $dish->targetC - (self::peak($trace, $off)[0] - $trace->coreC[0]));
-            if ($round > 0 && abs($next - $pull) < self::NEAR_ENOUGH_K) {
-                return $next;
+            if ($cook->toPull(max($dish->startC + 1.0, $dish->targetC - $credit)) !== null) {
+                return $dish->targetC;
             }
-            $pull = $next;
+            $offS = $cook->body->elapsedS();
+            $offC = $cook->body->coreC();
+            $cook->rest(60.0 * $dish->leastRestMinutes());
+            $next = $carryover->credited(self::happenedK($dish, $trace, $offS, $offC));
+            if (abs($next - $credit) < self::NEAR_ENOUGH_K) {
+                return $dish->targetC - min($next, $credit);
+            }
+            $credit = $next;
         }
 
-        return $pull;
+        return $dish->targetC - $credit;
     }
 
     /** @return array{float, float} the highest core from $fromS on, °C, and when, s */
@@ -56,12 +59,24 @@ final class Coast
         $peak = -INF;
         $at = $fromS;
         foreach ($trace->seconds as $i => $seconds) {
-            if ($seconds >= $fromS - 0.5 && $trace->coreC[$i] > $peak) {
+            if ($seconds >= $fromS - 0.5 && $trace->coreC[$i] > $peak + 1e-9) {
                 $peak = $trace->coreC[$i];
                 $at = $seconds;
             }
         }
 
         return [$peak, $at];
+    }
+
+    /** Climb by the carving, K; where a rest at the safe minimum belongs to it, the climb that is there when that rest begins and stays. */
+    private static function happenedK(Dish $dish, Trace $trace, float $offS, float $offC): float
+    {
+        $safe = SafeMinimum::of($dish->safetyClass());
+        $carveS = $offS + 60.0 * $dish->leastRestMinutes();
+        if ($safe->coreC !== null && $safe->holdMinutes > 0.0 && $dish->targetC >= $safe->coreC) {
+            return min($trace->coreAt($carveS - 60.0 * $safe->holdMinutes), $trace->coreAt($carveS)) - $offC;
+        }
+
+        return self::peak($trace, $offS)[0] - $offC;
     }
 }

@@ -17,6 +17,7 @@ final readonly class Course
      * @param  list<array{float, float}>  $lifts  seconds at which the lid came off and for how long, in order
      * @param  array<int, float>  $stageStarts  stage number => seconds, for stages after the first that were begun by hand
      * @param  float  $nowS  the cook is at least this far
+     * @param  float|null  $carvedS  null while it is not carved
      */
     public function __construct(
         public array $cookerReadings = [],
@@ -24,6 +25,7 @@ final readonly class Course
         public array $stageStarts = [],
         public ?float $pulledS = null,
         public float $nowS = 0.0,
+        public ?float $carvedS = null,
     ) {
     }
 
@@ -34,13 +36,13 @@ final readonly class Course
 
     public function withoutLifts(): self
     {
-        return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS);
+        return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS);
     }
 
     /** @param  array{float, float}  $lift */
     public function withLift(array $lift): self
     {
-        return new self($this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS);
+        return new self($this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS);
     }
 
     public function isEmpty(): bool
@@ -51,13 +53,7 @@ final readonly class Course
     /** First moment after $afterS at which the cooker's course bends; INF when it no longer does. */
     public function nextBend(float $afterS, float $recoveryS): float
     {
-        $next = INF;
-        foreach ($this->cookerReadings as [$at]) {
-            if ($at > $afterS + 1.0) {
-                $next = $at;
-                break;
-            }
-        }
+        $next = $this->cookerReadings[$this->firstAfter($afterS + 1.0)][0] ?? INF;
         foreach ($this->lifts as [$at, $for]) {
             foreach ([$at, $at + $for, $at + $for + $recoveryS] as $bend) {
                 if ($bend > $afterS + 1.0) {
@@ -76,24 +72,15 @@ final readonly class Course
      */
     public function cookerC(float $atS, float $insideS, float $setC, float $stageStartS, float $outsideC, float $recoveryS): float
     {
-        $base = $setC;
-        $before = null;
-        foreach ($this->cookerReadings as $reading) {
-            if ($reading[0] < $stageStartS) {
-                continue;
-            }
-            if ($reading[0] > $atS) {
-                $base = $before === null
-                    ? $reading[1]
-                    : $before[1] + ($reading[1] - $before[1]) * ($atS - $before[0]) / max(1.0, $reading[0] - $before[0]);
-                $before = null;
-                break;
-            }
-            $before = $reading;
-        }
-        if ($before !== null) {
-            $base = $before[1];
-        }
+        $i = $this->firstAfter($atS);
+        $before = $this->cookerReadings[$i - 1] ?? null;
+        $before = $before !== null && $before[0] >= $stageStartS ? $before : null;
+        $after = $this->cookerReadings[$i] ?? null;
+        $base = match (true) {
+            $before === null => $after === null || $after[0] < $stageStartS ? $setC : $after[1],
+            $after === null => $before[1],
+            default => $before[1] + ($after[1] - $before[1]) * ($atS - $before[0]) / max(1.0, $after[0] - $before[0]),
+        };
         $share = 1.0;
         foreach ($this->lifts as [$lift, $for]) {
             if ($insideS >= $lift && $insideS < $lift + $for) {
@@ -104,5 +91,22 @@ final readonly class Course
         }
 
         return $outsideC + max(0.0, $share) * ($base - $outsideC);
+    }
+
+    /** Number of the first cooker reading later than $seconds; their count when there is none. */
+    private function firstAfter(float $seconds): int
+    {
+        $low = 0;
+        $high = count($this->cookerReadings);
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->cookerReadings[$middle][0] > $seconds) {
+                $high = $middle;
+            } else {
+                $low = $middle + 1;
+            }
+        }
+
+        return $low;
     }
 }

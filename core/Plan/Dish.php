@@ -9,7 +9,10 @@ use Diatherm\Food\Cut;
 use Diatherm\Food\Form;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\Shape;
+use Diatherm\Rig\PotRig;
 use Diatherm\Rig\Rig;
+use Diatherm\Safety\Carryover;
+use Diatherm\Safety\SafeMinimum;
 
 /** A joint or a side in a roast. */
 final readonly class Dish
@@ -20,7 +23,8 @@ final readonly class Dish
      * @param  float  $startC  all through when it goes on
      * @param  string|null  $taste  a taste of the cut, or null when a number was given
      * @param  float  $targetC  core when eaten
-     * @param  bool  $coast  pulled early to climb to the target, or cooked to the number
+     * @param  bool|null  $coast  true: pulled early to climb to the target; false: cooked to the number; null: as the food allows (Safety\Carryover)
+     * @param  float  $restMinutes  as asked for; leastRestMinutes() is what it gets
      * @param  non-empty-list<Stage>  $stages
      * @param  list<Preparation>  $preparations  in the order of the work
      * @param  BuriedBed|null  $bed  the coals of a buried pot, whose heat fades
@@ -36,7 +40,7 @@ final readonly class Dish
         public float $startC,
         public ?string $taste,
         public float $targetC,
-        public bool $coast,
+        public ?bool $coast,
         public float $restMinutes,
         public array $stages,
         public array $preparations = [],
@@ -86,6 +90,30 @@ final readonly class Dish
     public function safetyClass(): string
     {
         return $this->isStuffed() ? 'stuffing' : $this->cut->safetyClass;
+    }
+
+    /** What may be counted of its climb off the heat. */
+    public function carryover(): Carryover
+    {
+        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->lastStage()->cookerC);
+    }
+
+    /** The rest that it gets: as asked for, but not less than belongs to its safe minimum. */
+    public function leastRestMinutes(): float
+    {
+        return max($this->restMinutes, SafeMinimum::of($this->safetyClass())->holdMinutes);
+    }
+
+    /** In a pot under coals and earth, where nobody looks. */
+    public function isBuried(): bool
+    {
+        return $this->rig instanceof PotRig && $this->rig->isBuried();
+    }
+
+    /** What was its outside lies in its middle, or was put there. */
+    public function isTurnedIn(): bool
+    {
+        return $this->cut->rolled || $this->isStuffed();
     }
 
     public function lastStage(): Stage

@@ -7,6 +7,7 @@ namespace Diatherm\Plan;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Working;
+use Diatherm\Safety\Carryover;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
 
@@ -30,7 +31,8 @@ final class Explanation
         foreach ($dish->stages as $i => $stage) {
             $inputs['Stage '.($i + 1)] = sprintf('%s at %.0f °C', $stage->cooker->name, $stage->cookerC);
         }
-        $coasts = $dish->coast && $dish->lastStage()->end === StageEnd::Pull;
+        $carryover = $dish->carryover();
+        $credit = $dish->targetC - $forecast->pullC;
 
         return [
             new Working('cook_minutes', sprintf(
@@ -38,11 +40,16 @@ final class Explanation
                 (int) (100 * Uncertainty::TRANSFER), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,
             ), $inputs, Source::computed()),
             new Working('shape', 'The distance from the coldest point to the nearest surface decides, more than the weight. Of the thickness that a tape reads, the heat sees what lies between two warmed sides, bone and cavity allowed for.', $size, Source::of(Mark::Published, 'Cleland & Earle 1982, equivalent heat transfer dimensionality')),
-            new Working('pull_c', $coasts
-                ? 'The outside is hotter than the core, so the core climbs on after the pull. This is the core temperature from which it coasts to the target.'
-                : 'It comes off at the stage’s own end; what it climbs in the rest comes on top.',
-                ['Target' => sprintf('%.0f °C', $dish->targetC), 'Climbs in the rest' => sprintf('%.1f K', $forecast->peakC - $forecast->pullC)], Source::computed()),
-            new Working('peak_c', 'The same heat, followed on a board in the open air, loosely covered, until the core stops climbing.', ['Pulled at' => sprintf('%.1f °C', $forecast->pullC), 'Peaks after' => sprintf('%.0f min of rest', $forecast->peakMinutes - $forecast->cookMinutes->likely)], Source::computed()),
+            new Working('pull_c', match (true) {
+                $dish->lastStage()->end !== StageEnd::Pull => 'It comes off at the stage’s own end; what it climbs in the rest comes on top.',
+                $dish->isBuried() => 'Nobody looks into a hole: it stays for the slow end of practice, and then has to read its number.',
+                $carryover->creditK <= 0.0 => 'Cooked to its number: nothing is counted of the climb off the heat.',
+                default => sprintf('The outside is hotter than the core, so the core climbs on after the pull. Counted is what has happened by the carving at the slow end of the band, and never more than %.0f K.', $carryover->creditK),
+            }, ['Target' => sprintf('%.0f °C', $dish->targetC), 'Counted on' => sprintf('%.1f K', max(0.0, $credit)), 'Rest' => self::minutes($dish->leastRestMinutes())], Carryover::source()),
+            new Working('peak_c', $carryover->climbK <= 0.0
+                ? 'No climb off the heat is counted for this: it is as hot as it was when it came off.'
+                : sprintf('The same heat, followed on a board in the open air, loosely covered, until the core stops climbing; never shown more than %.0f K above the pull.', $carryover->climbK),
+                ['Pulled at' => sprintf('%.1f °C', $forecast->pullC), 'Peaks after' => sprintf('%.0f min of rest', max(0.0, $forecast->peakMinutes - $forecast->cookMinutes->likely))], Source::computed()),
             new Working('first_look_minutes', 'One cook in twenty would be ready by now. Looking sooner only lets heat out.', ['Likely' => self::minutes($forecast->cookMinutes->likely), 'Quick end' => self::minutes($forecast->cookMinutes->low)], Source::computed()),
             ...($forecast->liftCostMinutes === null ? [] : [new Working('lid_lift_minutes', sprintf('The same cook with the lid off for %.0f min half way: the air falls most of the way to that outside and takes a while to come back.', Forecast::LIFT_MINUTES), ['Recovers in' => self::minutes($dish->stages[0]->cooker->recoveryMinutes)], Source::computed())]),
         ];
@@ -71,10 +78,10 @@ final class Explanation
         $safe = SafeMinimum::of($forecast->dish->safetyClass());
         $workings = [];
         if ($safe->coreC !== null) {
-            $workings[] = new Working('safe_c', 'The plain safe minimum for '.$safe->name.'.', ['Core' => sprintf('%.0f °C', $safe->coreC)] + ($safe->holdMinutes > 0 ? ['Rest' => self::minutes($safe->holdMinutes)] : []), $safe->source);
+            $workings[] = new Working('safe_c', 'The plain safe minimum for '.$safe->name.', judged at the carving and at the slow end.', ['Core' => sprintf('%.0f °C', $safe->coreC)] + ($safe->holdMinutes > 0 ? ['Rest' => self::minutes($safe->holdMinutes)] : []), $safe->source);
         }
         if ($forecast->lethalityLog10 !== null && $safe->lethality !== null) {
-            $workings[] = new Working('lethality_log10', 'Reduction of Salmonella added up along the coldest point, rest included, from the table’s holding times. Counted only where the table has rows; sums stop at 12.', ['Table' => $safe->lethality->name], $safe->lethality->source);
+            $workings[] = new Working('lethality_log10', 'Reduction of Salmonella added up along the coldest point, rest included, at the likely or the slow end, whichever is less, from the table’s holding times. Counted only where the table has rows; sums stop at 12.', ['Table' => $safe->lethality->name, 'Made for this' => $safe->lethality->isMadeFor($forecast->dish->cut->id, $forecast->dish->cut->kind) ? 'yes' : 'no: it stands in for want of its own'], $safe->lethality->source);
         }
 
         return $workings;

@@ -9,6 +9,8 @@ use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Spread;
+use Diatherm\Rig\PotRig;
+use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
 
@@ -19,12 +21,14 @@ final readonly class Forecast
     public const LIFT_MINUTES = 2.0;
 
     /**
-     * @param  Spread  $cookMinutes  from on to the pull
+     * @param  Spread  $cookMinutes  from on to the pull; a buried pot is planned by its slow end alone
      * @param  list<float>  $stageStartMinutes  likely
      * @param  float  $pullC  core at which it comes off
-     * @param  float  $peakC  highest core, in the rest
+     * @param  float  $peakC  highest core, in the rest, as far as it is counted on
      * @param  float  $peakMinutes  when, likely
      * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
+     * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
+     * @param  AtCarving  $atCarving  the slow end of the band, at the knife
      * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
      * @param  float|null  $liftCostMinutes  what one two-minute lid lift half way adds; null where there is no lid
      * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
@@ -41,6 +45,8 @@ final readonly class Forecast
         public float $peakC,
         public float $peakMinutes,
         public float $under60Minutes,
+        public float $hotMinutes,
+        public AtCarving $atCarving,
         public float $firstLookMinutes,
         public ?WeightRule $rule,
         public ?float $lethalityLog10,
@@ -59,19 +65,33 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $pullC = Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned()));
+        $slowly = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned(), ...Uncertainty::slowEnd($dish));
+        $pullC = Coast::pullC($dish, $slowly);
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
         self::insist($cook->toPull($pullC), $dish, $path);
+        [$spread, $lift, $saves] = self::spread($dish, $airC, $cook->body->coreC(), $cook->body->elapsedS());
+        $patience = self::patienceMinutes($dish, $spread);
+        if ($patience !== null) {
+            $spread = Spread::exactly($patience);
+            $cook = Cook::of($dish, $airC, Resolution::fine(), new Course(pulledS: 60.0 * $patience));
+            $trace = $cook->body->record();
+            $cook->toPull($pullC);
+        }
         $likely = $cook->body->elapsedS();
-        $pulledC = $cook->body->coreC();
-        $cook->rest(60.0 * $dish->restMinutes + Coast::FOLLOWED_REST_S);
+        $pulledC = $patience === null ? $cook->body->coreC() : $pullC;
+        $trace = self::rested($cook, $trace, $dish);
         [$peakC, $peakS] = Coast::peak($trace, $likely);
 
-        [$spread, $lift, $saves] = self::spread($dish, $airC, $pulledC, $likely);
-        $rule = WeightRule::for($dish);
+        $slow = $slowly(Resolution::coarse());
+        $slowTrace = $slow->body->record(false);
+        $slow->toPull($pullC);
+        $slowOff = $slow->body->elapsedS();
+        $slowTrace = self::rested($slow, $slowTrace, $dish);
+        $rest = 60.0 * $dish->leastRestMinutes();
         $safe = SafeMinimum::of($dish->safetyClass());
-        $lethality = $safe->lethality?->gathered(...$trace->upTo($likely + 60.0 * max($dish->restMinutes, 3.0)));
+        $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
+        $lethality = $safe->lethality === null ? null : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
         $temper = self::temperMinutes($dish, $airC);
         $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);
 
@@ -81,18 +101,46 @@ final readonly class Forecast
             $spread,
             array_map(fn (float $s): float => $s / 60.0, $cook->stageStartsS),
             $pulledC,
-            $peakC,
+            $patience === null ? max($peakC, $pulledC) : $pulledC,
             $peakS / 60.0,
-            self::under60($trace, $peakS) / 60.0,
+            self::falls($trace, $peakS, Clocks::HOT_C) / 60.0,
+            min(self::staysS($trace, $likely), self::staysS($slowTrace, $slowOff)) / 60.0,
+            $atCarving,
             $firstLook,
-            $rule,
+            WeightRule::for($dish),
             $lethality,
             self::hasLid($dish) ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
-            Cautions::of($dish, $airC, $peakC, $lethality, $temper),
+            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0),
             $trace,
         );
+    }
+
+    /** Through the least rest and on, shown no hotter than its climb is taken for. */
+    private static function rested(Cook $cook, Trace $trace, Dish $dish): Trace
+    {
+        [$off, $offC] = [$cook->body->elapsedS(), $cook->body->coreC()];
+        $cook->rest(60.0 * $dish->leastRestMinutes());
+        $cook->rest(Coast::FOLLOWED_REST_S);
+
+        return $trace->cappedFrom($off, $dish->carryover()->ceilingC($offC));
+    }
+
+    /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */
+    private static function patienceMinutes(Dish $dish, Spread $spread): ?float
+    {
+        $pit = $dish->bed !== null && $dish->rig instanceof PotRig && $dish->lastStage()->end !== StageEnd::Minutes ? $dish->rig->pit() : null;
+
+        return $pit === null ? null : max($spread->high, $pit->patienceMinutes($dish->massKg * $dish->pieces));
+    }
+
+    /** Seconds after the pull that the core keeps to 57 °C; 0 when it comes off cooler. */
+    private static function staysS(Trace $trace, float $offS): float
+    {
+        $hottest = Coast::peak($trace, $offS);
+
+        return $hottest[0] < Clocks::HOLD_C ? 0.0 : self::falls($trace, $hottest[1], Clocks::HOLD_C) - $offS;
     }
 
     private static function hasLid(Dish $dish): bool
@@ -158,10 +206,11 @@ final readonly class Forecast
         return sqrt($sum);
     }
 
-    private static function under60(Trace $trace, float $fromS): float
+    /** When the core first is below $celsius, s; INF when it has not been followed so far. */
+    private static function falls(Trace $trace, float $fromS, float $celsius): float
     {
         foreach ($trace->seconds as $i => $seconds) {
-            if ($seconds >= $fromS && $trace->coreC[$i] < Clocks::HOT_C) {
+            if ($seconds >= $fromS && $trace->coreC[$i] < $celsius) {
                 return $seconds;
             }
         }

@@ -47,6 +47,12 @@ final readonly class PreparationPlan
         return $minutes;
     }
 
+    /** Least that one of them takes, minutes. */
+    public static function leastOf(Preparation $preparation, Dish $dish): float
+    {
+        return 60.0 * self::hoursOf($preparation, $dish)[0];
+    }
+
     /** Least that the long ones take together, minutes. */
     public static function leastMinutes(Dish $dish): float
     {
@@ -120,11 +126,13 @@ final readonly class PreparationPlan
         if ($hour >= self::MORNING && $hour < self::NIGHT) {
             return $start;
         }
-        $evening = $start - 60.0 * fmod($hour - self::EVENING + 24.0, 24.0);
+        // By the table's own clock, so that nine in the evening is nine on the night the clocks change too.
+        $minutesOf = fn (\DateTimeImmutable $moment): float => ($moment->getTimestamp() - $on->getTimestamp()) / 60.0;
+        $evening = $minutesOf($clock->modify($hour < self::EVENING ? '-1 day' : '+0 day')->setTime((int) self::EVENING, 0));
         if ($evening >= $nowMinutes && $end - $evening <= 60.0 * $window->mostHours) {
             return $evening;
         }
-        $morning = $start + 60.0 * fmod(self::MORNING - $hour + 24.0, 24.0);
+        $morning = $minutesOf($clock->modify($hour >= self::MORNING ? '+1 day' : '+0 day')->setTime((int) self::MORNING, 0));
 
         return $end - $morning >= 60.0 * $window->leastHours ? $morning : $start;
     }

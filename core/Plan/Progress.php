@@ -12,6 +12,7 @@ final readonly class Progress
     /**
      * @param  array<int, \DateTimeImmutable>  $stageStarts  stages after the first that were begun by hand
      * @param  Spread|null  $cookMinutes  from on to the pull, as the readings have it
+     * @param  array<int, float>|null  $stageMinutes  from on to each stage, as the readings have it
      * @param  array<string, \DateTimeImmutable>  $done  ids of run sheet entries that were ticked
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class Progress
         public ?Spread $cookMinutes = null,
         public ?float $pullC = null,
         public array $done = [],
+        public ?array $stageMinutes = null,
     ) {
     }
 }

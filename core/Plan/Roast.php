@@ -41,6 +41,14 @@ final readonly class Roast
         return new self($this->name, $this->serveAt, $this->people, $this->airC, $dishes, $this->place, $this->darkAt, $this->windMs, $this->rain, $this->altitudeM, $this->fires);
     }
 
+    /** Name of the table's time zone in the IANA list; null where its offset alone is known. */
+    public function zone(): ?string
+    {
+        $zone = $this->serveAt->getTimezone()->getName();
+
+        return str_contains($zone, ':') || $zone === 'Z' ? null : $zone;
+    }
+
     public function weather(): Weather
     {
         return Weather::of($this->airC, $this->windMs, $this->rain, $this->altitudeM);

@@ -21,7 +21,10 @@ final class RoastFile
 {
     public const FORMAT = 'diatherm.roast';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
+
+    /** In the first version `coast: true` stood in every file and was nobody's wish; and there was no time zone. */
+    private const FIRST_VERSION = 1;
 
     public const MOST_BYTES = 262_144;
 
@@ -33,6 +36,9 @@ final class RoastFile
 
     /** A buried pot's heat is computed from its hole; the one figure that stands for it is that of so long after. */
     private const BURIED_AFTER_MINUTES = 60.0;
+
+    /** Stuffing is not smoked: in a cooler cooker it stays warm for hours and never hot. Source: USDA FSIS, Turkey Basics: Stuffing; the figure is common practice. */
+    private const COOLEST_FOR_STUFFING_C = 135.0;
 
     /** Mass may go beyond a cut's usual range by this factor before it is taken for a slip. */
     private const MASS_LEEWAY = 2.0;
@@ -65,13 +71,17 @@ final class RoastFile
     public static function read(mixed $data, ?\DateTimeImmutable $now = null): Roast
     {
         $fields = Fields::of($data);
-        $fields->only('format', 'version', 'name', 'serve_at', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'dishes');
+        $fields->only('format', 'version', 'name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'dishes');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
         }
-        $fields->wholeNumber('version', 'version', self::VERSION, self::VERSION, self::VERSION);
+        $version = $fields->wholeNumber('version', 'version', self::FIRST_VERSION, self::VERSION, self::VERSION);
         $name = $fields->text('name', 'name', Roast::LONGEST_NAME, '');
         $serveAt = $fields->time('serve_at', 'serving hour');
+        $zone = $fields->text('time_zone', 'time zone', 64, '');
+        if ($zone !== '' && ! in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)) {
+            $fields->refuse('time_zone', 'The time zone must be a name of the IANA list, such as Europe/Oslo.');
+        }
         if ($serveAt !== null && $now !== null && $serveAt <= $now) {
             $fields->refuse('serve_at', 'The serving hour has passed. Choose one to come.');
         }
@@ -93,10 +103,14 @@ final class RoastFile
         $rain = $fields->truth('rain', 'rain', false);
         $altitudeM = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, 'm', 0.0);
         $fires = FireFile::readAll($fields);
-        $dishes = array_map(fn (Fields $dish): ?Dish => self::dish($dish, $airC), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
+        $dishes = array_map(fn (Fields $dish): ?Dish => self::dish($dish, $airC, $version), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
         $fields->orThrow();
         $dishes = array_values(array_filter($dishes));
         assert($serveAt !== null && $dishes !== []);
+
+        if ($zone !== '') {
+            $serveAt = $serveAt->setTimezone(new \DateTimeZone($zone));
+        }
 
         return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude), $darkAt === '' ? null : $darkAt, $windMs, $rain, $altitudeM, $fires);
     }
@@ -109,6 +123,7 @@ final class RoastFile
             'version' => self::VERSION,
             'name' => $roast->name,
             'serve_at' => $roast->serveAt->format(\DateTimeInterface::ATOM),
+            ...($roast->zone() === null ? [] : ['time_zone' => $roast->zone()]),
             'people' => $roast->people,
             'air_c' => $roast->airC,
             ...($roast->place === null ? [] : ['latitude' => $roast->place->latitude, 'longitude' => $roast->place->longitude]),
@@ -144,7 +159,7 @@ final class RoastFile
         ];
     }
 
-    private static function dish(Fields $fields, float $airC): ?Dish
+    private static function dish(Fields $fields, float $airC, int $version): ?Dish
     {
         $fields->only('name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes', 'preparations', 'rig', 'stages');
         $cut = null;
@@ -182,7 +197,10 @@ final class RoastFile
         }
         $start = $fields->number('start_c', 'start temperature', -1.0, 40.0, '°C', 5.0);
         [$taste, $target] = self::target($fields, $cut);
-        $coast = $fields->truth('coast', 'wish to pull early', true);
+        $coast = $fields->has('coast') ? $fields->truth('coast', 'wish to pull early', true) : null;
+        if ($version === self::FIRST_VERSION && $coast === true) {
+            $coast = null;
+        }
         $rest = $fields->number('rest_minutes', 'rest', 0.0, 240.0, 'min', $cut->restMinutes ?? 10.0);
         $preparations = self::preparations($fields, $cut);
         $rigFields = $fields->object('rig', 'rig');
@@ -197,6 +215,11 @@ final class RoastFile
         }
         if ($target <= $start) {
             $fields->refuse('target_c', 'The target must be above the start temperature.');
+        }
+        foreach (in_array('stuff', array_column($preparations, 'id'), true) ? $stages : [] as $i => $stage) {
+            if (! $stage->cooker->isRest() && $stage->cookerC < self::COOLEST_FOR_STUFFING_C) {
+                $fields->refuse("stages.$i.cooker_c", sprintf('Stuffing warms too slowly in a smoker’s heat and spoils before it is hot: %.0f °C or more, or cook the stuffing by itself.', self::COOLEST_FOR_STUFFING_C));
+            }
         }
         if ($stages[count($stages) - 1]->cooker->isRest()) {
             $fields->refuse('stages', 'The last stage must be on a cooker: the rest after it is counted by itself.');

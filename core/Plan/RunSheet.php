@@ -4,17 +4,33 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Equipment;
+use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Figure;
 use Diatherm\Measure\Spread;
 use Diatherm\Plan\Fire\FirePlan;
 use Diatherm\Plan\Fire\FireTasks;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
+use Diatherm\Safety\Clocks;
 
 /** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
 final readonly class RunSheet
 {
     /** Things are not called late before this. */
     private const GRACE_MINUTES = 2.0;
+
+    /** A climb so small is not worth a word, K. */
+    private const TELLING_CREDIT_K = 0.4;
+
+    /** Wind from which a fire in the ground wants a barrier, m/s. Common practice. */
+    private const BARRIER_WIND_MS = 4.0;
+
+    /** A rest so long is told its clock when it was never hot. */
+    private const LONG_REST_MINUTES = 45.0;
+
+    /** It is wrapped before it is too cold to be held. */
+    private const BEFORE_COLD_MINUTES = 5.0;
 
     /** @param  list<Entry>  $entries in order of time */
     private function __construct(
@@ -51,13 +67,13 @@ final readonly class RunSheet
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
             $hot = isset($lit[$cooker]) && $lit[$cooker] >= $on;
-            array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $forecast, $timing, $on, $made, $hot, $byKind));
+            array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $roast, $forecast, $timing, $on, $made, $hot, $byKind));
             $offHeat = $made->pulledAt ?? self::after($on, $timing->pull->high);
             $lit[$cooker] = max($lit[$cooker] ?? $offHeat, $offHeat);
 
             // Ready at the likely pace; the earliest hour to promise keeps the slow end.
             $pulled = $made->pulledAt ?? self::after($on, $timing->pull->likely);
-            $dishReady = self::after($pulled, $forecast->dish->restMinutes + Timing::carveMinutes($forecast->dish));
+            $dishReady = self::after($pulled, $forecast->dish->leastRestMinutes() + Timing::carveMinutes($forecast->dish));
             $ready = $ready === null ? $dishReady : max($ready, $dishReady);
             $promise = $made->onAt !== null
                 ? ($made->pulledAt !== null ? $dishReady : self::after($on, $timing->serve))
@@ -75,7 +91,7 @@ final readonly class RunSheet
 
         $entries = array_map(function (Entry $entry) use ($now, $progress): Entry {
             $done = self::isDone($entry, $progress[$entry->dish ?? 0] ?? new Progress);
-            $late = ! $done && $entry->at < self::after($now, -self::GRACE_MINUTES);
+            $late = ! $done && ($entry->act === Act::Prepare ? $entry->latest ?? $entry->at : $entry->at) < self::after($now, -self::GRACE_MINUTES);
 
             return $entry->judged($done, $late);
         }, $entries);
@@ -107,7 +123,7 @@ final readonly class RunSheet
         $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0, $on);
         foreach ($plan->windows as [$preparation, $from, $to]) {
             $amounts = PreparationPlan::amounts($preparation, $dish);
-            $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", implode('. ', array_filter([$amounts, $preparation->how, PreparationPlan::limit($preparation, $dish)], fn (string $words): bool => $words !== '')), until: self::after($on, $to));
+            $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", implode('. ', array_filter([$amounts, $preparation->how, PreparationPlan::limit($preparation, $dish)], fn (string $words): bool => $words !== '')), latest: self::after($on, $to - PreparationPlan::leastOf($preparation, $dish)), until: self::after($on, $to));
         }
 
         return $entries;
@@ -117,7 +133,7 @@ final readonly class RunSheet
      * @param  array<string, FirePlan>  $fires  by kind of cooker
      * @return list<Entry>
      */
-    private static function dish(int $number, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot, array $fires): array
+    private static function dish(int $number, Roast $roast, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot, array $fires): array
     {
         $dish = $forecast->dish;
         $id = fn (string $what): string => "d$number.$what";
@@ -147,33 +163,87 @@ final readonly class RunSheet
                 $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), $title, $detail);
             }
             if (! $hot && $timing->dig === null && $first->cooker->preheatMinutes > 0.0) {
-                [$title, $detail] = isset($fires[$first->cooker->id]) ? FireTasks::lay($fires[$first->cooker->id]) : [sprintf('Bring the %s to %.0f °C', $first->cooker->short, $first->cookerC), $first->cooker->lid ? 'Lid down' : ''];
+                [$title, $detail] = isset($fires[$first->cooker->id]) ? FireTasks::lay($fires[$first->cooker->id]) : [sprintf('Bring the %s to %s', $first->cooker->short, Figure::celsius($first->cookerC)), $first->cooker->lid ? 'Lid down' : ''];
                 $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), $title, $detail, until: $on);
             }
         }
-        $entries[] = new Entry($id('on'), $number, Act::On, $on, "{$dish->name} on", sprintf('%s at %.0f °C; probe: %s', ucfirst($first->cooker->short), $first->cookerC, lcfirst($dish->cut->probe)));
+        $entries[] = new Entry($id('on'), $number, Act::On, $on, "{$dish->name} on", $dish->isBuried()
+            ? 'The pot onto the lower coals, the lid tight'
+            : sprintf('%s; probe: %s', ucfirst(self::heat($first, true)), lcfirst($dish->cut->probe)));
+        array_push($entries, ...self::covering($number, $dish, $on, $roast));
         if ($made->pulledAt === null) {
             $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);
-            if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull) {
+            if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull && ! $dish->isBuried()) {
                 $entries[] = new Entry($id('first_look'), $number, Act::FirstLook, $at($look), 'First look at '.$dish->name, $forecast->liftCostMinutes === null ? 'Not sooner' : sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)));
             }
         }
         array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
-        $entries[] = new Entry(
-            $id('pull'), $number, Act::Pull, $pullAt, 'Pull '.$dish->name,
-            $dish->lastStage()->end === StageEnd::Minutes
-                ? sprintf('After %.0f min; the core then stands near %.0f °C', (float) $dish->lastStage()->value, $pullC)
-                : sprintf('At %.0f °C in the core; it will coast to %.0f °C', $pullC, max($pullC, $forecast->peakC)),
-            $made->pulledAt === null ? $at($cook->low) : null,
-            $made->pulledAt === null ? $at($cook->high) : null,
-        );
-        $carveAt = $made->carvedAt ?? max(self::after($pullAt, $dish->restMinutes), $made->pulledAt === null ? $at($timing->carve) : self::after($pullAt, $dish->restMinutes));
-        if ($dish->restMinutes > 0.0) {
-            $entries[] = new Entry($id('rest'), $number, Act::Rest, $pullAt, 'Rest '.$dish->name, sprintf('%.0f min or more, on a clean board, loosely covered', $dish->restMinutes), until: $carveAt);
-        }
+        [$title, $detail] = self::pulling($dish, $pullC);
+        $entries[] = new Entry($id('pull'), $number, Act::Pull, $pullAt, $title, $detail, $made->pulledAt === null ? $at($cook->low) : null, $made->pulledAt === null ? $at($cook->high) : null);
+        $rested = self::after($pullAt, $dish->leastRestMinutes());
+        $carveAt = $made->carvedAt ?? max($rested, $made->pulledAt === null ? $at($timing->carve) : $rested);
+        array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt));
         $entries[] = new Entry($id('carve'), $number, Act::Carve, $carveAt, 'Carve '.$dish->name, $dish->cut->carve);
 
         return $entries;
+    }
+
+    /** @return array{string, string} title and detail of the pull */
+    private static function pulling(Dish $dish, float $pullC): array
+    {
+        $credit = $dish->targetC - $pullC;
+
+        return match (true) {
+            $dish->isBuried() => ["Dig up {$dish->name}", sprintf('Not before; then read the core at once. Short of %s it goes back on a fire', Figure::celsius($dish->targetC))],
+            $dish->lastStage()->end === StageEnd::Minutes => ["Pull {$dish->name}", sprintf('After %.0f min; the core then stands near %.0f °C', (float) $dish->lastStage()->value, $pullC)],
+            $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => ["Pull {$dish->name}", sprintf('At %.0f °C in the core; %.0f °C is counted on by the carving', $pullC, $dish->targetC).($dish->carryover()->wantsReading ? '. Read it again before you carve' : '')],
+            default => ["Pull {$dish->name}", sprintf('At %s in the core, at its coldest place', Figure::celsius($pullC))],
+        };
+    }
+
+    /** @return list<Entry> coals, foil and earth over a pot in the ground */
+    private static function covering(int $number, Dish $dish, \DateTimeImmutable $on, Roast $roast): array
+    {
+        $pit = $dish->rig instanceof PotRig ? $dish->rig->pit() : null;
+        if ($pit === null) {
+            return [];
+        }
+        $layers = $pit->layersM();
+        $entry = fn (string $id, float $minutes, string $title, string $detail, float $until): Entry => new Entry("d$number.$id", $number, Act::Cover, self::after($on, $minutes), $title, $detail, until: self::after($on, $until));
+
+        return [
+            $entry('coals_over', 2.0, 'Coals round and over the pot', sprintf('Up its sides to the lid, then %.0f cm over it', 100.0 * $layers['above']), 6.0),
+            $entry('earth', 6.0, 'Foil over the coals, then earth', sprintf('Foil or sheet first, so that no earth gets in; %.0f cm of earth, pressed down', 100.0 * $layers['earth']).($roast->windMs > self::BARRIER_WIND_MS ? '. In this wind, a low barrier on its windward side' : ''), 15.0),
+            $entry('smoke', 20.0, 'No smoke to be seen', 'Smoke anywhere is a leak: seal it with earth. Look again in half an hour', 50.0),
+        ];
+    }
+
+    /** @return list<Entry> the rest, and the hot hold that takes over when the joint would no longer stay hot by itself */
+    private static function waiting(int $number, Forecast $forecast, Roast $roast, \DateTimeImmutable $pullAt, \DateTimeImmutable $carveAt): array
+    {
+        $dish = $forecast->dish;
+        $minutes = ($carveAt->getTimestamp() - $pullAt->getTimestamp()) / 60.0;
+        if ($minutes < 1.0) {
+            return [];
+        }
+        $allowed = Clocks::allowedMinutes($roast->airC);
+        $hot = $forecast->hotMinutes;
+        $words = sprintf('%.0f min or more, on a clean board, loosely covered', $dish->leastRestMinutes());
+        if (! $dish->cut->isPerishable() || $minutes <= $hot || $hot <= 0.0) {
+            $until = self::after($pullAt, $allowed)->format('H:i');
+            $clock = $dish->cut->isPerishable() && $hot <= 0.0 && $minutes > self::LONG_REST_MINUTES ? sprintf('. Under %.0f °C from the first: eaten or cold by %s', Clocks::HOLD_C, $until) : '';
+
+            return [new Entry("d$number.rest", $number, Act::Rest, $pullAt, 'Rest '.$dish->name, $words.$clock, until: $carveAt)];
+        }
+        $holdAt = self::after($pullAt, max(0.0, $hot - self::BEFORE_COLD_MINUTES));
+
+        return [
+            new Entry("d$number.rest", $number, Act::Rest, $pullAt, 'Rest '.$dish->name, $words, until: $holdAt),
+            new Entry("d$number.hold", $number, Act::Hold, $holdAt, "Keep {$dish->name} hot", sprintf(
+                'Wrapped, in a box warmed with hot water or an oven at 75 °C: %.0f °C or more in the core, read now and then. On the board it is under that from about %s; from then the two hours run, to %s',
+                Clocks::HOLD_C, self::after($pullAt, $hot)->format('H:i'), self::after($pullAt, $hot + $allowed)->format('H:i'),
+            ), until: $carveAt),
+        ];
     }
 
     /**
@@ -187,17 +257,17 @@ final readonly class RunSheet
         $entries = [];
         $starts = [];
         foreach ($forecast->stageStartMinutes as $i => $minutes) {
-            $starts[$i] = isset($made->stageStarts[$i]) ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0 : $minutes * $pace;
+            $starts[$i] = isset($made->stageStarts[$i]) ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0 : $made->stageMinutes[$i] ?? $minutes * $pace;
         }
         foreach ($dish->stages as $i => $stage) {
             $end = $starts[$i + 1] ?? ($made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0);
             if ($i > 0) {
                 $entries[] = new Entry("d$number.stage.$i", $number, Act::Stage, self::after($on, $starts[$i]), $stage->cooker->isRest()
                     ? "{$dish->name} off, to rest"
-                    : sprintf('%s to the %s', $dish->name, $stage->cooker->short), $stage->cooker->isRest() ? 'On a board' : sprintf('At %.0f °C', $stage->cookerC));
+                    : sprintf($stage->cooker->id === $dish->stages[$i - 1]->cooker->id ? '%s: the %s anew' : '%s to the %s', $dish->name, $stage->cooker->short), $stage->cooker->isRest() ? 'On a board' : ucfirst(self::heat($stage, false)));
             }
             $fire = $fires[$stage->cooker->id] ?? null;
-            foreach ($stage->chores as $j => $chore) {
+            foreach ($dish->isBuried() ? [] : $stage->chores as $j => $chore) {
                 if ($fire !== null && ($chore->kind === 'fuel' || ($chore->kind === 'rotate' && $fire->count() !== null))) {
                     continue;
                 }
@@ -241,17 +311,38 @@ final readonly class RunSheet
         };
     }
 
+    /** The heat of a step as a cook has it: a dial's, or a hand's over open coals. */
+    private static function heat(Stage $stage, bool $named): string
+    {
+        if (Equipment::has($stage->cooker->id) && Equipment::of($stage->cooker->id)->isOpen()) {
+            return sprintf('over coals where a hand is held %.0f s', HandTest::seconds(HandTest::fluxOfWallWm2($stage->cookerC)));
+        }
+
+        return ($named ? $stage->cooker->short.' ' : '').'at '.Figure::celsius($stage->cookerC);
+    }
+
     private static function rigging(Dish $dish): string
     {
         $cooker = $dish->stages[0]->cooker;
-        if ($dish->rig instanceof PotRig) {
-            return 'On a trivet or thick slices, the liquid in, the lid on: it must not touch. Wash hands before they touch the lid';
-        }
-        if ($dish->rig instanceof SpitRig || str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit') {
-            return 'Tie legs and wings close, both forks on and tight, turn it once by hand. Wash hands before they touch lid or knobs';
-        }
+        $turns = $dish->rig instanceof SpitRig || str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit';
+        $how = match (true) {
+            $dish->rig instanceof PotRig => 'On a trivet or thick slices, the liquid in, the lid on: it must not touch',
+            $dish->cut->kind === 'roots' => $turns ? 'Wash, cut to one size, into the basket and shut it; turn it once by hand' : 'Wash, cut to one size',
+            $turns && ! $dish->cut->isSpitted() => 'Into the basket, side by side, and shut it; turn it once by hand',
+            $turns && $dish->cut->hasLimbs() => 'Tie legs and wings or shanks close, both forks on and tight, turn it once by hand',
+            $turns => 'Along the middle of the spit, both forks on and tight, turn it once by hand',
+            ! $cooker->lid => 'Pat dry; oil the meat, not the '.($cooker->id === 'griddle' ? 'plate' : 'grate'),
+            $dish->cut->isSpitted() => 'Tie to one thickness, set the probe, drip pan in place',
+            default => 'Pat dry, set the probe, drip pan in place',
+        };
+        $hands = match (true) {
+            ! $dish->cut->isPerishable() => '',
+            $cooker->lid || $dish->rig instanceof PotRig => '. Wash hands before they touch the lid',
+            $cooker->light === 'switch' || $cooker->light === 'gas' => '. Wash hands before they touch the knobs',
+            default => '. Wash hands, board and knife',
+        };
 
-        return $dish->cut->kind === 'roots' ? 'Wash, cut to one size' : 'Tie to one thickness, set the probe, drip pan in place. Wash hands before they touch the lid';
+        return $how.$hands;
     }
 
     private static function lighting(Stage $stage): string

@@ -37,6 +37,12 @@ final readonly class Stage
         return new self($this->cooker, $cookerC, $this->end, $this->value, $this->chores);
     }
 
+    /** The same step, ended by the core alone. */
+    public function onToTheCore(): self
+    {
+        return new self($this->cooker, $this->cookerC, StageEnd::Pull, null, []);
+    }
+
     /** The same step on another cooker of its kind, which comes to its heat like that. */
     public function on(Cooker $cooker, ?Settling $settling = null): self
     {

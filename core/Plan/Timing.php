@@ -63,7 +63,7 @@ final readonly class Timing
         if ($forecast->temperMinutes > 0.0) {
             $takeOut = min($takeOut, -min($forecast->temperMinutes, $allowedOutMinutes));
         }
-        $carve = $cook->high + $dish->restMinutes;
+        $carve = $cook->high + $dish->leastRestMinutes();
         $carving = self::carveMinutes($dish);
 
         return new self($pit === null ? null : $light - 60.0 * $pit->digHours(), $takeOut - PreparationPlan::leastMinutes($dish), $takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);

@@ -24,6 +24,17 @@ final class Uncertainty
     /** The same to the 5 % point. */
     public const DEVIATIONS_OF_ONE_IN_TWENTY = 1.6449;
 
+    /** How the slow end of a band is shared between heat transfer and thickness: their shares of it, squared, make one. Common practice. */
+    public const SLOW_BY_TRANSFER = 0.8;
+
+    public const SLOW_BY_THICKNESS = 0.6;
+
+    /** @return array{float, float} factors on heat transfer and thickness of a cook at the slow end, one in ten */
+    public static function slowEnd(Dish $dish): array
+    {
+        return [(1.0 + self::TRANSFER) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS];
+    }
+
     public static function thickness(Dish $dish): float
     {
         return $dish->thicknessM === null && $dish->girthM === null ? self::THICKNESS_BY_MASS : self::THICKNESS_BY_TAPE;

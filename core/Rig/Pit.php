@@ -45,17 +45,18 @@ final readonly class Pit
         private int $extraShovels,
         private float $digM3H,
         public float $effusivity,
+        private float $minutesPerKg,
     ) {
     }
 
     /** @throws OutOfRange for ground that is not in data/rigs.json */
     public static function for(Pot $pot, string $ground): self
     {
-        /** @var array<string, array{name: string, extra_shovels: int, dig_m3_h: float, effusivity: float}> $grounds */
+        /** @var array<string, array{name: string, extra_shovels: int, dig_m3_h: float, effusivity: float, min_per_kg: int}> $grounds */
         $grounds = Table::named('rigs')['ground'];
         $row = $grounds[$ground] ?? throw OutOfRange::unknown('ground', $ground);
 
-        return new self($pot, $ground, $row['extra_shovels'], $row['dig_m3_h'], $row['effusivity']);
+        return new self($pot, $ground, $row['extra_shovels'], $row['dig_m3_h'], $row['effusivity'], $row['min_per_kg']);
     }
 
     public function widthM(): float
@@ -94,6 +95,12 @@ final readonly class Pit
         $volume = array_sum($this->coalsM3());
 
         return Spread::of(self::COALS_KG_M3[0] * $volume, self::COALS_KG_M3[1] * $volume, self::COALS_KG_M3[2] * $volume);
+    }
+
+    /** What practice gives so many kilograms before anyone digs: an hour for each, and more in cold or wet ground. */
+    public function patienceMinutes(float $kg): float
+    {
+        return $this->minutesPerKg * $kg;
     }
 
     public function woodKg(): Spread

@@ -15,10 +15,14 @@ final readonly class LethalityTable
     /** Reductions beyond this say no more than “plenty”; sums stop here. */
     public const MOST_LOG10 = 12.0;
 
-    /** @param  list<array{float, float}>  $rows °C and seconds, coolest first */
+    /**
+     * @param  list<array{float, float}>  $rows °C and seconds, coolest first
+     * @param  list<string>  $madeFor  ids of cuts, or kinds of meat
+     */
     private function __construct(
         public string $name,
         public float $log10,
+        private array $madeFor,
         private array $rows,
         public Source $source,
     ) {
@@ -27,11 +31,17 @@ final readonly class LethalityTable
     /** @throws OutOfRange for a table that does not exist */
     public static function named(string $id): self
     {
-        /** @var array<string, array{name: string, log10: float, mark: string, citation: string, rows: list<array{float, float}>}> $tables */
+        /** @var array<string, array{name: string, log10: float, made_for: list<string>, mark: string, citation: string, rows: list<array{float, float}>}> $tables */
         $tables = Table::named('lethality')['tables'];
         $table = $tables[$id] ?? throw OutOfRange::unknown('lethality table', $id);
 
-        return new self($table['name'], $table['log10'], $table['rows'], Source::of(Mark::from($table['mark']), $table['citation']));
+        return new self($table['name'], $table['log10'], $table['made_for'], $table['rows'], Source::of(Mark::from($table['mark']), $table['citation']));
+    }
+
+    /** Whether it was made for this cut or kind of meat, or only stands in for its own. */
+    public function isMadeFor(string $cut, string $kind): bool
+    {
+        return in_array($cut, $this->madeFor, true) || in_array($kind, $this->madeFor, true);
     }
 
     /** Seconds at $coreC for the table's reduction; infinite below its first row, on the last line's slope above the last row. */

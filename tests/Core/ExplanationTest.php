@@ -56,7 +56,7 @@ it('states the inputs that were really used', function () {
 });
 
 it('says in which way a dish is pulled', function () {
-    expect(workings([])['pull_c']->rule)->toContain('coasts')->and(workings(['coast' => false])['pull_c']->rule)->not->toContain('coasts');
+    expect(workings([])['pull_c']->rule)->toContain('climbs on')->and(workings(['coast' => false])['pull_c']->rule)->toContain('Cooked to its number');
 });
 
 it('explains every number that a live forecast shows', function () {

@@ -84,7 +84,7 @@ it('keeps a reading that cannot be, marks it and leaves it out', function (Verdi
     expect($forecast->verdicts['odd'])->toBe($verdict)
         ->and($forecast->cookMinutes)->toEqual(live(readings($truth, [30, 50]), 60.0)->cookMinutes);
 })->with([
-    'above the air' => [Verdict::AboveTheAir, [3100.0, 'core', 190.0]],
+    'above boiling' => [Verdict::AboveBoiling, [3100.0, 'core', 190.0]],
     'falling ten degrees in a minute' => [Verdict::FallsTooFast, [3060.0, 'core', 11.0]],
     'leaping' => [Verdict::RisesTooFast, [3120.0, 'core', 55.0]],
     'before it went on' => [Verdict::NotOnTheHeat, [-120.0, 'core', 6.0]],
@@ -123,7 +123,7 @@ it('tells in the debrief what the readings taught', function () {
     $off = $truth->reaches($plan->pullC);
     $course = new Course([], [], [], $off, $off + 1800.0);
     $fact = LiveForecast::of($dish, 14.0, $course, readings($truth, [30, 50, 70, 90, 110]), $plan->pullC);
-    $findings = array_column(array_map(fn (Finding $finding): array => (array) $finding, Debrief::of($dish, $plan->cookMinutes->likely, $plan->pullC, $fact, $course, 25.0)), null, 'id');
+    $findings = array_column(array_map(fn (Finding $finding): array => (array) $finding, Debrief::of($dish, $plan->cookMinutes->likely, $plan->pullC, $fact, $course, readings($truth, [30, 50, 70, 90, 110]), 25.0)), null, 'id');
     expect($findings['time']['lesson'])->toContain('longer')
         ->and($findings['heat']['lesson'])->toContain('less')
         ->and($findings['table']['fact'])->toContain('25 min late');
@@ -152,10 +152,14 @@ it('finds weighed quantiles', function () {
 // Source of the minimum: USDA FSIS, Safe Minimum Internal Temperature Chart, poultry 74 °C.
 it('says after the pull when a dish will stay below its safe minimum, and only then', function () {
     $bird = Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]]);
-    $pulled = fn (float $minutes): LiveForecast => LiveForecast::of($bird, 14.0, new Course([], [], [], 60.0 * $minutes, 60.0 * $minutes + 60.0), [], 66.0);
+    $pulled = fn (float $minutes, array $read = []): LiveForecast => LiveForecast::of($bird, 14.0, new Course([], [], [], 60.0 * $minutes, 60.0 * $minutes + 60.0), array_map(fn (float $celsius): Reading => Reading::of('at the pull', 60.0 * $minutes - 30.0, 'breast', $celsius), $read), 74.0);
     $planned = Forecast::of($bird, 14.0)->cookMinutes->likely;
     expect(array_column($pulled(0.5 * $planned)->cautions, 'id'))->toBe(['below_safe_minimum'])
-        ->and($pulled($planned + 10.0)->cautions)->toBe([])
+        ->and($pulled($planned + 10.0, [76.0])->cautions)->toBe([])
+        // Worked out and not read: judged by its low end.
+        ->and(array_column($pulled($planned + 2.0)->cautions, 'id'))->toBe(['below_safe_minimum'])
+        // Read, and short: whatever the model thinks.
+        ->and(array_column($pulled($planned + 40.0, [70.0])->cautions, 'id'))->toBe(['below_safe_minimum'])
         ->and(LiveForecast::of($bird, 14.0, new Course(nowS: 60.0), [], 66.0)->cautions)->toBe([]);
 });
 

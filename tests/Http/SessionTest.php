@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Database\Seeders\DemoSeeder;
+use App\Models\User;
 use Tests\Support\Contract;
 
 it('signs up, out and in', function () {
@@ -38,8 +38,7 @@ it('remembers the cook’s units', function () {
     $this->getJson('/api/me')->assertJsonPath('user.temperature_unit', 'f')->assertJsonPath('user.mass_unit', 'lb');
 });
 
-it('opens the demo kitchen only where there is one', function () {
-    $this->seed(DemoSeeder::class);
+it('opens a demo kitchen only where there is one', function () {
     config(['app.demo' => true]);
     $this->postJson('/api/demo')->assertOk();
     $this->postJson('/api/logout');
@@ -47,30 +46,29 @@ it('opens the demo kitchen only where there is one', function () {
     $this->postJson('/api/demo')->assertNotFound();
 });
 
-it('gives the demo a supper that is cooking, roasts to come and two debriefs', function () {
-    $this->seed(DemoSeeder::class);
+it('gives each visitor a supper that is cooking, roasts to come and two debriefs', function () {
     config(['app.demo' => true]);
     $this->postJson('/api/demo');
     expect(array_count_values(array_column($this->getJson('/api/roasts')->json(), 'status')))->toEqualCanonicalizing(['planned' => 3, 'cooking' => 1, 'done' => 2]);
 });
 
-it('puts a stale demo back to now, and leaves what a cook has touched', function () {
-    $this->seed(DemoSeeder::class);
+it('gives each visitor a kitchen of their own, keeps it for them, and sweeps it up later', function () {
     config(['app.demo' => true]);
-    $this->postJson('/api/demo');
-    $cooking = fn (): array => array_values(array_filter($this->getJson('/api/roasts')->json(), fn (array $roast): bool => $roast['status'] === 'cooking'));
-    $old = $cooking()[0]['id'];
-    $this->travel(3)->hours();
-    $this->seed(DemoSeeder::class);
-    expect($cooking())->toHaveCount(1)->and($cooking()[0]['id'])->not->toBe($old)
-        ->and(strtotime($cooking()[0]['plan']['serve_at']))->toBeGreaterThan(now()->getTimestamp());
+    $visit = function (): array {
+        $this->postJson('/api/demo')->assertOk();
 
-    $touched = $cooking()[0]['id'];
-    $this->postJson("/api/roasts/$touched/events", ['id' => (string) Illuminate\Support\Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'kind' => 'basted'])->assertOk();
-    $logged = count($this->getJson("/api/roasts/$touched")->json('events'));
-    $this->travel(26)->hours();
-    $this->seed(DemoSeeder::class);
-    $this->getJson("/api/roasts/$touched")->assertOk()->assertJsonCount($logged, 'events');
+        return array_column($this->getJson('/api/roasts')->json(), 'id');
+    };
+    $first = $visit();
+    expect($visit())->toBe($first);
+    $this->deleteJson('/api/roasts/'.$first[0])->assertNoContent();
+    $this->postJson('/api/logout');
+    $second = $visit();
+    expect($second)->toHaveCount(6)->and(array_intersect($first, $second))->toBe([]);
+    $this->postJson('/api/logout');
+    $this->travel(3)->days();
+    $visit();
+    expect(User::whereNotNull('demo_until')->count())->toBe(1);
 });
 
 it('notices an answer that breaks the contract', function () {

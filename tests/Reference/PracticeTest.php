@@ -31,17 +31,17 @@ it('lets a lidded roaster at 121 °C keep pace with a dry oven at 163 °C', func
     expect($minutes('lidded-roaster', 121) / $minutes('oven', 163))->toBeGreaterThan(0.7)->toBeLessThan(1.1);
 });
 
-// Common practice: 2–3 K for a fillet, 6–10 K for a bird from a fierce rotisserie.
-it('coasts little in a small joint and far in a bird from a fierce heat', function () {
+// Common practice: 1–4 K after a fire of 125 °C or less, 5–8 K after a fierce one.
+it('climbs little after a gentle fire and further after a fierce one', function () {
     $climb = function (array $dish): float {
         $forecast = Forecast::of(Samples::dish($dish), 20.0);
 
         return $forecast->peakC - $forecast->pullC;
     };
     $fillet = $climb(['cut' => 'beef-fillet', 'mass_kg' => 1.4, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]);
-    $bird = $climb(['cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]]]);
-    expect($fillet)->toBeGreaterThan(1.5)->toBeLessThan(6.0)
-        ->and($bird)->toBeGreaterThan(6.0)
+    $bird = $climb(['cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]], 'coast' => true]);
+    expect($fillet)->toBeGreaterThan(1.0)->toBeLessThan(4.01)
+        ->and($bird)->toBeGreaterThan(4.99)->toBeLessThan(8.01)
         ->and($bird)->toBeGreaterThan($fillet);
 });
 

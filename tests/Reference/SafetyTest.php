@@ -51,7 +51,7 @@ it('says once when a dish stays below its safe minimum, and is silent when it do
 });
 
 // Source: USDA FSIS, Turkey Basics: roast in an oven at 325 °F (163 °C) or more.
-it('says so when poultry goes into a cooler oven than advised', function () {
+it('says so when poultry goes into a cooler cooker than advised', function () {
     $ids = fn (int $celsius): array => array_column(Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'oven', 'cooker_c' => $celsius, 'pull' => true]]]), 14.0)->cautions, 'id');
-    expect($ids(140))->toContain('cool_oven_poultry')->and($ids(165))->not->toContain('cool_oven_poultry');
+    expect($ids(140))->toContain('cool_for_poultry')->and($ids(165))->not->toContain('cool_for_poultry');
 });

@@ -28,7 +28,7 @@ final class CookerController
         /** @var list<Cooker> $cookers */
         $cookers = self::cook($request)->cookers()->with('observations')->orderBy('name')->get()->all();
 
-        return new JsonResponse(array_map(fn (Cooker $cooker): array => CookerResource::of($cooker), $cookers));
+        return new JsonResponse(array_values(array_filter(array_map(self::unlessBroken(...), $cookers))));
     }
 
     /** A new one, or one from a file with its log. */
@@ -77,7 +77,7 @@ final class CookerController
     /** Logs a reading of it; sent twice with one id it is one reading. */
     public function observe(Request $request, Cooker $cooker): JsonResponse
     {
-        $request->validate(['id' => ['required', 'uuid']]);
+        $request->validate(['id' => ['bail', 'required', 'string', 'uuid']]);
         $own = Yard::take($cooker->load('observations'));
         $observation = CookerFile::readObservation($request->except('id'), $own->equipment);
         if (count($own->observations) >= CookerFile::MOST_OBSERVATIONS) {
@@ -91,7 +91,7 @@ final class CookerController
     /** Takes what was read on it during a roast into its log; taken twice it is there once. */
     public function learn(Request $request, Cooker $cooker): JsonResponse
     {
-        $request->validate(['roast' => ['required', 'string', 'max:30']]);
+        $request->validate(['roast' => ['bail', 'required', 'string', 'max:30']]);
         $roast = self::cook($request)->roasts()->with(['dishes.stages', 'readings', 'events'])->findOrFail($request->string('roast')->toString());
         $day = Day::of($roast, CarbonImmutable::now(), finished: false);
         foreach ($day->plan->fires as $fire) {
@@ -116,6 +116,18 @@ final class CookerController
     public function ask(Request $request, Cooker $cooker): JsonResponse
     {
         return new JsonResponse(CookerResource::answer(Yard::take($cooker->load('observations')), Fields::of($request->json()->all())));
+    }
+
+    /** @return array<string, mixed>|null null for one whose log can no longer be read: it takes no other down */
+    private static function unlessBroken(Cooker $cooker): ?array
+    {
+        try {
+            return CookerResource::of($cooker);
+        } catch (\Throwable $wrong) {
+            report($wrong);
+
+            return null;
+        }
     }
 
     private static function insistOnNewName(User $cook, string $name, ?Cooker $except): void

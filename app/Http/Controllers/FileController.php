@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
+use App\Http\Resources\RoastAnswer;
 use App\Models\Roast;
 use App\Models\User;
 use App\Roasts\ReadingsCsv;
@@ -25,12 +26,12 @@ final class FileController
     }
 
     /** A roast of the past may be imported: it is a record. */
-    public function import(RoastRequest $request, RoastController $roasts): JsonResponse
+    public function import(RoastRequest $request): JsonResponse
     {
         /** @var User $cook */
         $cook = $request->user();
 
-        return $roasts->show(Shelf::put($request->roast(begun: true), $cook))->setStatusCode(201);
+        return RoastController::keep($request->roast(begun: true), $cook)->setStatusCode(201);
     }
 
     public function readings(Roast $roast): Response
@@ -41,10 +42,10 @@ final class FileController
         ]);
     }
 
-    public function importReadings(Request $request, Roast $roast, RoastController $roasts): JsonResponse
+    public function importReadings(Request $request, Roast $roast): JsonResponse
     {
         ReadingsCsv::read($request->getContent(), $roast);
 
-        return $roasts->show($roast->unsetRelations());
+        return RoastAnswer::of($roast->unsetRelations());
     }
 }

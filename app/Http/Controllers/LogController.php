@@ -5,68 +5,156 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\EventRequest;
+use App\Http\Requests\LogRequest;
 use App\Http\Requests\ReadingRequest;
-use App\Http\Resources\PlanResource;
+use App\Http\Requests\TimeRequest;
+use App\Http\Resources\RoastAnswer;
+use App\Models\Event;
+use App\Models\Reading;
 use App\Models\Roast;
-use App\Roasts\Day;
+use App\Roasts\Lighting;
 use Carbon\CarbonImmutable;
+use Diatherm\Measure\InvalidInput;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
-/** Readings and events. Each carries an id made by the device that took it: sent twice, it is logged once. */
+/**
+ * Readings and events. Each carries an id made by the device that took it: sent twice, it is logged once; sent with other
+ * words, it is a conflict. Writes to one roast follow one another, so that two devices cannot both be the first.
+ */
 final class LogController
 {
-    public function __construct(private readonly RoastController $roasts)
-    {
-    }
+    /** Two devices that log the same act within so long mean one act. */
+    private const SAME_ACT_MINUTES = 10;
+
+    /** A time ahead of the server's clock is taken for now, so that it differs when it is sent again. */
+    private const SAME_ENTRY_MINUTES = 15;
+
+    private const ATTEMPTS = 5;
 
     public function storeReading(ReadingRequest $request, Roast $roast): JsonResponse
     {
-        $roast->readings()->firstOrCreate(['client_id' => $request->string('id')->toString()], $request->row());
-        $this->touched($roast);
+        return $this->store($roast, $roast->readings(), $request, Roast::MOST_READINGS);
+    }
 
-        return $this->roasts->show($roast);
+    public function storeEvent(EventRequest $request, Roast $roast): JsonResponse
+    {
+        return $this->store($roast, $roast->events(), $request, Roast::MOST_EVENTS);
+    }
+
+    public function moveReading(TimeRequest $request, Roast $roast, string $id): JsonResponse
+    {
+        return $this->move($roast, $roast->readings(), $id, $request->moment());
+    }
+
+    public function moveEvent(TimeRequest $request, Roast $roast, string $id): JsonResponse
+    {
+        return $this->move($roast, $roast->events(), $id, $request->moment());
     }
 
     public function destroyReading(Roast $roast, string $id): JsonResponse
     {
         $roast->readings()->where('client_id', $id)->delete();
-        $this->touched($roast);
 
-        return $this->roasts->show($roast);
-    }
-
-    public function storeEvent(EventRequest $request, Roast $roast): JsonResponse
-    {
-        DB::transaction(function () use ($request, $roast): void {
-            if ($request->input('kind') === 'on' && $roast->plan_at_lighting === null) {
-                $roast->load(['dishes.stages', 'readings', 'events']);
-                $roast->plan_at_lighting = PlanResource::atLighting(Day::of($roast, CarbonImmutable::now())->plan);
-            }
-            $this->touched($roast);
-            $roast->events()->firstOrCreate(['client_id' => $request->string('id')->toString()], $request->row());
-        });
-        $roast->unsetRelations();
-
-        return $this->roasts->show($roast);
+        return RoastAnswer::of($roast);
     }
 
     public function destroyEvent(Roast $roast, string $id): JsonResponse
     {
-        $roast->events()->where('client_id', $id)->delete();
-        if ($roast->events()->where('kind', 'on')->doesntExist()) {
-            $roast->plan_at_lighting = null;
-        }
-        $this->touched($roast);
+        $this->locked($roast, function () use ($roast, $id): void {
+            $roast->events()->where('client_id', $id)->delete();
+            if ($roast->plan_at_lighting !== null && $roast->events()->where('kind', 'on')->doesntExist()) {
+                $roast->update(['plan_at_lighting' => null]);
+            }
+        });
 
-        return $this->roasts->show($roast);
+        return RoastAnswer::of($roast);
     }
 
-    /** From here on it is the cook's own, and the demo leaves it alone. */
-    private function touched(Roast $roast): void
+    /** @param  HasMany<Reading, Roast>|HasMany<Event, Roast>  $log */
+    private function store(Roast $roast, HasMany $log, LogRequest $request, int $most): JsonResponse
     {
-        $roast->demo_key = null;
-        $roast->save();
-        $roast->unsetRelations();
+        $row = $request->row();
+        $id = $request->string('id')->toString();
+        $this->locked($roast, function () use ($roast, $log, $id, $row, $most): void {
+            $there = (clone $log)->where('client_id', $id)->first();
+            if ($there !== null) {
+                $this->insistOnSame($there, $row);
+
+                return;
+            }
+            if ($this->isLoggedAlready($roast, $row)) {
+                return;
+            }
+            if ((clone $log)->count() >= $most) {
+                throw InvalidInput::at('id', sprintf('The log of this roast is full: it holds %d of them. Take it out as a file and begin another roast.', $most));
+            }
+            if (($row['kind'] ?? '') === 'on' && $roast->plan_at_lighting === null) {
+                $roast->update(['plan_at_lighting' => Lighting::record($roast)]);
+            }
+            (clone $log)->create(['client_id' => $id] + $row);
+        });
+
+        return RoastAnswer::of($roast);
+    }
+
+    /** @param  HasMany<Reading, Roast>|HasMany<Event, Roast>  $log */
+    private function move(Roast $roast, HasMany $log, string $id, CarbonImmutable $at): JsonResponse
+    {
+        $this->locked($roast, function () use ($roast, $log, $id, $at): void {
+            $entry = (clone $log)->where('client_id', $id)->firstOrFail();
+            if ($entry instanceof Event) {
+                EventRequest::insistOnOrder($roast, $entry->kind, $entry->dish, $at, $id);
+            }
+            $entry->update(['at' => $at]);
+        });
+
+        return RoastAnswer::of($roast);
+    }
+
+    /** @param  \Closure(): void  $write */
+    private function locked(Roast $roast, \Closure $write): void
+    {
+        DB::transaction(function () use ($roast, $write): void {
+            Roast::query()->whereKey($roast->id)->lockForUpdate()->firstOrFail();
+            $write();
+        }, self::ATTEMPTS);
+        $roast->refresh()->unsetRelations();
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function insistOnSame(Reading|Event $there, array $row): void
+    {
+        $same = true;
+        foreach (array_diff_key($row, ['at' => 0]) as $key => $value) {
+            $same = $same && json_encode($there->getAttribute($key)) === json_encode($value);
+        }
+        $at = $row['at'] ?? null;
+        if (! $same || ! $at instanceof CarbonImmutable || abs($there->at->diffInSeconds($at)) > 60.0 * self::SAME_ENTRY_MINUTES) {
+            throw new ConflictHttpException('Something else was logged under this id already. Look at the log; if it is missing there, log it anew.');
+        }
+    }
+
+    /**
+     * What happens once to a dish and is logged by two devices at once is one.
+     *
+     * @param  array<string, mixed>  $row
+     */
+    private function isLoggedAlready(Roast $roast, array $row): bool
+    {
+        if (! in_array($row['kind'] ?? '', ['on', 'pulled', 'carved'], true)) {
+            return false;
+        }
+        $same = $roast->events()->where('kind', $row['kind'])->where('dish', $row['dish'])->first();
+        if ($same === null) {
+            return false;
+        }
+        $at = $row['at'];
+        if ($at instanceof CarbonImmutable && abs($same->at->diffInSeconds($at)) <= 60.0 * self::SAME_ACT_MINUTES) {
+            return true;
+        }
+        throw new ConflictHttpException(sprintf('That is logged already, for %s. Correct its time in the log, or undo it first.', $same->at->setTimezone($roast->time_zone)->format('H:i')));
     }
 }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\Finite;
 use App\Models\Mix;
 use App\Models\User;
 use Diatherm\Food\Mix as CoreMix;
 use Diatherm\Food\MixItem;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\OutOfRange;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -18,10 +20,16 @@ final class MixController
 {
     private const MOST_BYTES = 262_144;
 
+    private const MOST = 200;
+
     /** Scaled by mass_kg of meat, litres and guests; each mix takes what it is made for. */
     public function index(Request $request): JsonResponse
     {
-        $request->validate(['mass_kg' => ['sometimes', 'numeric', 'between:0.01,500'], 'litres' => ['sometimes', 'numeric', 'between:0.01,50'], 'guests' => ['sometimes', 'integer', 'between:1,500']]);
+        $request->validate([
+            'mass_kg' => ['sometimes', 'bail', new Finite(0.01, 500.0, 'The meat weighs 0.01 to 500 kg.')],
+            'litres' => ['sometimes', 'bail', new Finite(0.01, 50.0, 'The litres are from 0.01 to 50.')],
+            'guests' => ['sometimes', 'bail', new Finite(1.0, 500.0, 'The guests are 1 to 500.', whole: true)],
+        ]);
         $measures = ['per_kg' => $request->float('mass_kg', 1.0), 'per_l' => $request->float('litres', 1.0), 'per_guest' => $request->float('guests', 1.0), 'parts' => 1000.0 * $request->float('litres', 1.0)];
         /** @var User $cook */
         $cook = $request->user();
@@ -29,7 +37,7 @@ final class MixController
         /** @var list<Mix> $mixes */
         $mixes = $cook->mixes()->orderBy('name')->get()->all();
         foreach ($mixes as $own) {
-            $answer[] = self::shown(CoreMix::read($own->mix, $own->id), $measures, true);
+            $answer[] = self::own($own, $measures);
         }
         foreach (CoreMix::ours() as $mix) {
             $answer[] = self::shown($mix, $measures, false);
@@ -50,8 +58,13 @@ final class MixController
             throw InvalidInput::at('file', 'The file is not JSON.');
         }
         $mix = isset($data['items']) || isset($data['format']) || isset($data['name']) && ! isset($data['@type']) ? CoreMix::read($data) : CoreMix::fromRecipe($data);
+        // Computed before it is kept: what cannot be scaled is refused now, not each time that it is listed.
+        $mix->scaled(1.0);
         /** @var User $cook */
         $cook = $request->user();
+        if ($cook->mixes()->count() >= self::MOST) {
+            throw InvalidInput::at('file', sprintf('A kitchen keeps up to %d mixes of its own.', self::MOST));
+        }
         $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
 
         return $this->index($request)->setStatusCode(201);
@@ -59,7 +72,7 @@ final class MixController
 
     public function export(Mix $mix): JsonResponse
     {
-        return new JsonResponse(CoreMix::read($mix->mix)->toArray(), headers: ['Content-Disposition' => 'attachment; filename="mix.json"'], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+        return new JsonResponse($mix->mix, headers: ['Content-Disposition' => 'attachment; filename="mix.json"'], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
     }
 
     public function destroy(Mix $mix): Response
@@ -67,6 +80,21 @@ final class MixController
         $mix->delete();
 
         return new Response(status: 204);
+    }
+
+    /**
+     * A stored mix; one that can no longer be read is told so, to be taken out or deleted, and takes no other down.
+     *
+     * @param  array{per_kg: float, per_l: float, per_guest: float, parts: float}  $measures
+     * @return array<string, mixed>
+     */
+    private static function own(Mix $own, array $measures): array
+    {
+        try {
+            return self::shown(CoreMix::read($own->mix, $own->id), $measures, true);
+        } catch (InvalidInput|OutOfRange|\TypeError $wrong) {
+            return ['id' => $own->id, 'own' => true, 'name' => $own->name, 'kind' => 'other', 'basis' => 'per_kg', 'basis_words' => '', 'items' => [], 'method' => 'This mix can no longer be read. Its file still holds it.'];
+        }
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
-use App\Http\Resources\PastResource;
+use App\Http\Resources\RoastAnswer;
 use App\Http\Resources\RoastResource;
 use App\Models\Roast;
 use App\Models\User;
@@ -13,9 +13,11 @@ use App\Roasts\Day;
 use App\Roasts\Shelf;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Plan\Roast as CoreRoast;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 
 final class RoastController
 {
@@ -27,30 +29,23 @@ final class RoastController
         /** @var User $cook */
         $cook = $request->user();
         $now = CarbonImmutable::now();
-        $answer = [];
         /** @var list<Roast> $roasts */
         $roasts = $cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get()->all();
-        foreach ($roasts as $roast) {
-            $answer[] = PastResource::of($roast, $now) ?? (new RoastResource(Day::of($roast, $now, finished: false), whole: false))->toArray();
-        }
 
-        return new JsonResponse($answer);
+        return new JsonResponse(array_map(fn (Roast $roast): array => RoastAnswer::brief($roast, $now), $roasts));
     }
 
     public function store(RoastRequest $request): JsonResponse
     {
         /** @var User $cook */
         $cook = $request->user();
-        $stored = Shelf::put($request->roast(), $cook);
 
-        return $this->show($stored)->setStatusCode(201);
+        return self::keep($request->roast(), $cook)->setStatusCode(201);
     }
 
     public function show(Roast $roast): JsonResponse
     {
-        $roast->load(['dishes.stages', 'readings', 'events']);
-
-        return new JsonResponse((new RoastResource(Day::of($roast, CarbonImmutable::now())))->toArray());
+        return RoastAnswer::of($roast);
     }
 
     /** Changes the inputs. A roast that is on the fire keeps its dishes: their readings belong to them. */
@@ -64,7 +59,25 @@ final class RoastController
             throw InvalidInput::at('dishes', 'Dishes cannot be added, taken away or swapped while the roast is on the fire.');
         }
 
-        return $this->show(Shelf::put($wanted, $cook, $roast));
+        return self::keep($wanted, $cook, $roast);
+    }
+
+    /**
+     * Stores a roast that can be worked out, and only such a one: it is computed before anything is kept.
+     *
+     * @throws InvalidInput when it cannot be worked out, or the kitchen is full; then nothing is stored
+     */
+    public static function keep(CoreRoast $roast, User $cook, ?Roast $over = null): JsonResponse
+    {
+        if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
+            throw InvalidInput::at('file', sprintf('A kitchen holds up to %d roasts. Take old ones out as files and delete them.', Roast::MOST_IN_A_KITCHEN));
+        }
+
+        return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
+            $stored = Shelf::put($roast, $cook, $over)->load(['dishes.stages', 'readings', 'events']);
+
+            return new JsonResponse((new RoastResource(Day::of($stored, CarbonImmutable::now())))->toArray());
+        });
     }
 
     public function destroy(Roast $roast): Response
@@ -77,7 +90,7 @@ final class RoastController
     public function debrief(Request $request, Roast $roast): JsonResponse
     {
         $request->validate(['note' => ['present', 'nullable', 'string', 'max:2000']]);
-        $roast->update(['debrief_note' => (string) $request->string('note'), 'demo_key' => null]);
+        $roast->update(['debrief_note' => (string) $request->string('note')]);
 
         return $this->show($roast);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Demo\DemoKitchen;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,13 +17,22 @@ use Illuminate\Validation\ValidationException;
 /** Signing up, in and out, and the cook's own settings. */
 final class SessionController
 {
+    /** bcrypt reads no more of a password than this, and stops at a NUL. */
+    private const MOST_PASSWORD_BYTES = 72;
+
     public function register(Request $request): JsonResponse
     {
         /** @var array<string, string> $input */
         $input = $request->validate([
-            'name' => ['required', 'string', 'max:80'],
-            'email' => ['required', 'string', 'email', 'max:190', 'unique:users,email'],
-            'password' => ['required', 'string', Password::min(10), 'max:72'],
+            'name' => ['bail', 'required', 'string', 'max:80'],
+            'email' => ['bail', 'required', 'string', 'email', 'max:190', 'unique:users,email'],
+            'password' => ['bail', 'required', 'string', Password::min(10), function (string $attribute, string $value, \Closure $fail): void {
+                if (strlen($value) > self::MOST_PASSWORD_BYTES) {
+                    $fail(sprintf('The password may have up to %d bytes: as many plain letters, or about %d symbols such as 🔥.', self::MOST_PASSWORD_BYTES, intdiv(self::MOST_PASSWORD_BYTES, 4)));
+                } elseif (str_contains($value, "\0")) {
+                    $fail('The password may not hold a NUL character.');
+                }
+            }],
         ], ['email.unique' => 'There is a kitchen with this address already: sign in instead.']);
         Auth::login(User::create($input), remember: true);
 
@@ -31,18 +41,25 @@ final class SessionController
 
     public function login(Request $request): JsonResponse
     {
-        $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::attempt(['email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()], remember: true)) {
+        $request->validate(['email' => ['bail', 'required', 'string', 'max:190'], 'password' => ['bail', 'required', 'string', 'max:200']]);
+        $password = $request->string('password')->toString();
+        $possible = strlen($password) <= self::MOST_PASSWORD_BYTES && ! str_contains($password, "\0");
+        if (! $possible || ! Auth::attempt(['email' => $request->string('email')->toString(), 'password' => $password], remember: true)) {
             throw ValidationException::withMessages(['email' => 'The address and the password do not belong together.']);
         }
 
         return $this->begin($request);
     }
 
+    /** A demo kitchen of the visitor's own; one who is in theirs already stays there. */
     public function demo(Request $request): JsonResponse
     {
         abort_unless((bool) config('app.demo'), 404);
-        Auth::login(User::where('email', \Database\Seeders\DemoSeeder::EMAIL)->firstOrFail());
+        $cook = Auth::user();
+        if (! $cook instanceof User || $cook->demo_until === null) {
+            DemoKitchen::sweep();
+            Auth::login(DemoKitchen::open());
+        }
 
         return $this->begin($request);
     }
@@ -62,7 +79,7 @@ final class SessionController
         $cook = $request->user();
 
         return new JsonResponse([
-            'user' => $cook === null ? null : ['name' => $cook->name, 'temperature_unit' => $cook->temperature_unit, 'mass_unit' => $cook->mass_unit],
+            'user' => $cook === null ? null : ['name' => $cook->name, 'temperature_unit' => $cook->temperature_unit, 'mass_unit' => $cook->mass_unit, 'id' => hash('xxh64', 'cook '.$cook->id)],
             'demo' => (bool) config('app.demo'),
             'csrf' => csrf_token(),
         ]);

@@ -5,53 +5,63 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Event;
+use App\Models\Roast;
+use Carbon\CarbonImmutable;
+use Diatherm\Measure\InvalidInput;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Validator;
 
 final class EventRequest extends LogRequest
 {
     private const OF_A_DISH = ['on', 'stage', 'pulled', 'carved', 'lid', 'basted', 'turned', 'set'];
 
+    /** What has to have happened before. */
+    private const AFTER = ['stage' => 'on', 'pulled' => 'on', 'carved' => 'pulled'];
+
+    private const IN_WORDS = ['on' => 'on the heat', 'pulled' => 'pulled'];
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return $this->common(dish: in_array($this->input('kind'), self::OF_A_DISH, true)) + [
-            'kind' => ['required', 'string', Rule::in(array_keys(Event::KINDS))],
-            'stage' => ['required_if:kind,stage', 'nullable', 'integer', 'min:1', 'max:7'],
-            'entry' => ['required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.]+$/D'],
-            'minutes' => ['nullable', 'numeric', 'between:0.1,60'],
-            'note' => ['required_if:kind,note', 'nullable', 'string', 'max:500'],
-            'settings' => ['required_if:kind,set', 'nullable', 'array', 'max:8'],
-            'settings.*' => ['numeric', 'between:0,1000'],
-            'celsius' => ['required_if:kind,set', 'nullable', 'numeric', 'between:0,700'],
+            'kind' => ['bail', 'required', 'string', Rule::in(array_keys(Event::KINDS))],
+            'stage' => ['bail', 'required_if:kind,stage', 'nullable', new Finite(1, 7, 'The stage is one of 1 to 7.', whole: true)],
+            'entry' => ['bail', 'required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.-]+$/D'],
+            'minutes' => ['bail', 'nullable', new Finite(0.1, 60.0, 'The minutes are from 0.1 to 60.')],
+            'note' => ['bail', 'required_if:kind,note', 'nullable', 'string', 'max:500'],
+            'settings' => ['bail', 'required_if:kind,set', 'nullable', 'array', 'max:8'],
+            'settings.*' => ['bail', new Finite(0.0, 1000.0, 'A setting is a number from 0 to 1000.')],
+            'celsius' => ['bail', 'required_if:kind,set', 'nullable', new Finite(0.0, 700.0, 'It was set for 0 °C to 700 °C.')],
         ];
     }
 
     /** @return list<callable> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            $kind = $this->input('kind');
-            if ($validator->errors()->isNotEmpty() || ! in_array($kind, ['on', 'stage', 'pulled', 'carved'], true)) {
-                return;
-            }
-            $before = match ($kind) {
-                'stage', 'pulled' => 'on',
-                'carved' => 'pulled',
-                default => null,
-            };
-            $events = $this->stored()->events()->where('dish', $this->integer('dish'))->get();
-            $needed = $before === null ? null : $events->last(fn (Event $event): bool => $event->kind === $before);
-            if ($before !== null && $needed === null) {
-                $validator->errors()->add('kind', sprintf('It has to be %s first.', $before === 'on' ? 'on the heat' : 'pulled'));
-            } elseif ($needed !== null && $this->moment() < $needed->at) {
-                $validator->errors()->add('at', sprintf('That is before it was %s.', $before === 'on' ? 'put on' : 'pulled'));
-            }
-            $same = $events->first(fn (Event $event): bool => $event->kind === $kind && $kind !== 'stage' && $event->client_id !== $this->input('id'));
-            if ($same !== null) {
-                $validator->errors()->add('kind', 'That is logged already. Undo it first.');
+        return [function (\Illuminate\Validation\Validator $validator): void {
+            if ($validator->errors()->isEmpty()) {
+                self::insistOnOrder($this->stored(), $this->string('kind')->toString(), $this->filled('dish') ? $this->integer('dish') : null, $this->moment(), $this->string('id')->toString());
             }
         }];
+    }
+
+    /** @throws InvalidInput when what has to come before has not, or comes later */
+    public static function insistOnOrder(Roast $roast, string $kind, ?int $dish, CarbonImmutable $at, string $id): void
+    {
+        $before = self::AFTER[$kind] ?? null;
+        $events = $before === null && ! in_array($kind, self::AFTER, true) ? null : $roast->events()->where('dish', $dish)->get();
+        if ($before !== null && $events !== null) {
+            $needed = $events->last(fn (Event $event): bool => $event->kind === $before);
+            if ($needed === null) {
+                throw InvalidInput::at('kind', sprintf('It has to be %s first.', self::IN_WORDS[$before]));
+            }
+            if ($at < $needed->at) {
+                throw InvalidInput::at('at', sprintf('That is before it was %s, at %s.', $before === 'on' ? 'put on' : 'pulled', $needed->at->setTimezone($roast->time_zone)->format('H:i')));
+            }
+        }
+        $later = $events?->first(fn (Event $event): bool => (self::AFTER[$event->kind] ?? null) === $kind && $event->at < $at && $event->client_id !== $id);
+        if ($later !== null) {
+            throw InvalidInput::at('at', sprintf('That is after “%s” at %s, which came later.', Event::KINDS[$later->kind], $later->at->setTimezone($roast->time_zone)->format('H:i')));
+        }
     }
 
     /** @return array<string, mixed> */

@@ -11,20 +11,31 @@ use Illuminate\Foundation\Http\FormRequest;
 /** What readings and events have in common: an id, a dish of this roast, and a moment that has come. */
 abstract class LogRequest extends FormRequest
 {
-    /** Clocks of two devices differ. */
-    private const CLOCK_SLACK_MINUTES = 2;
+    /** Clocks of two devices differ: what is not further ahead than this is taken for now. */
+    private const CLOCK_SLACK_MINUTES = 15;
+
+    private const OLDEST_DAYS = 30;
+
+    /** @return array<string, mixed> as it is stored */
+    abstract public function row(): array;
 
     /** @return array<string, mixed> */
     protected function common(bool $dish): array
     {
         return [
-            'id' => ['required', 'uuid'],
-            'dish' => [$dish ? 'required' : 'nullable', 'integer', 'min:0', 'max:'.($this->stored()->dishes()->count() - 1)],
-            'at' => [
-                'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', 'date',
-                'before_or_equal:'.CarbonImmutable::now()->addMinutes(self::CLOCK_SLACK_MINUTES)->toAtomString(),
-                'after:'.CarbonImmutable::now()->subDays(30)->toAtomString(),
-            ],
+            'id' => ['bail', 'required', 'string', 'uuid'],
+            'dish' => ['bail', $dish ? 'required' : 'nullable', new Finite(0, $this->stored()->dishes()->count() - 1, 'There is no such dish in this roast.', whole: true)],
+            'at' => $this->timeRules(),
+        ];
+    }
+
+    /** @return list<string> */
+    protected function timeRules(): array
+    {
+        return [
+            'bail', 'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', 'date',
+            'before_or_equal:'.CarbonImmutable::now()->addMinutes(self::CLOCK_SLACK_MINUTES)->toAtomString(),
+            'after:'.CarbonImmutable::now()->subDays(self::OLDEST_DAYS)->toAtomString(),
         ];
     }
 
@@ -32,12 +43,10 @@ abstract class LogRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'dish.max' => 'There is no such dish in this roast.',
-            'dish.min' => 'There is no such dish in this roast.',
             'at.before_or_equal' => 'This time has not come yet.',
             'at.after' => 'This time is more than a month ago.',
-            'at.regex' => 'Give the time with its offset, such as 2026-10-03T18:45:00+02:00.',
-            'id.uuid' => 'The id must be a UUID.',
+            'at.*' => 'Give the time with its offset, such as 2026-10-03T18:45:00+02:00.',
+            'id.*' => 'The id must be a UUID.',
         ];
     }
 
@@ -49,8 +58,8 @@ abstract class LogRequest extends FormRequest
         return $roast;
     }
 
-    protected function moment(): CarbonImmutable
+    public function moment(): CarbonImmutable
     {
-        return CarbonImmutable::parse($this->string('at')->toString())->utc();
+        return CarbonImmutable::parse($this->string('at')->toString())->utc()->min(CarbonImmutable::now());
     }
 }

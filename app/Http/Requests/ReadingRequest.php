@@ -10,13 +10,20 @@ use Illuminate\Validation\Rule;
 
 final class ReadingRequest extends LogRequest
 {
+    private const MOST_IN_MEAT_C = 400.0;
+
+    private const MOST_IN_A_COOKER_C = 700.0;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        $cooker = $this->input('place') === Reading::COOKER;
+
         return $this->common(dish: true) + [
-            'place' => ['required', 'string', Rule::in(array_keys(Reading::PLACES))],
-            'celsius' => ['required_without:hand_s', 'nullable', 'numeric', $this->input('place') === Reading::COOKER ? 'between:-30,700' : 'between:-30,400'],
-            'hand_s' => ['nullable', 'numeric', 'between:2,60', Rule::prohibitedIf($this->input('place') !== Reading::COOKER)],
+            'place' => ['bail', 'required', 'string', Rule::in(array_keys(Reading::PLACES))],
+            'celsius' => ['bail', 'required_without:hand_s', 'nullable', new Finite(-30.0, $cooker ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C, $cooker ? 'A cooker’s thermometer reads from −30 °C to 700 °C.' : 'A probe reads from −30 °C to 400 °C.')],
+            'hand_s' => ['bail', 'nullable', Rule::prohibitedIf(! $cooker), new Finite(2.0, 60.0, 'A hand is held for 2 to 60 seconds.')],
+            'sure' => ['bail', 'nullable', 'boolean'],
         ];
     }
 
@@ -25,17 +32,21 @@ final class ReadingRequest extends LogRequest
     {
         return parent::messages() + [
             'celsius.required_without' => 'Give the temperature.',
-            'celsius.numeric' => 'The temperature must be a number.',
-            'celsius.between' => 'A probe reads from −30 °C to 400 °C.',
-            'hand_s.between' => 'A hand is held for 2 to 60 seconds.',
             'hand_s.prohibited' => 'The hand tests a fire, not the meat.',
-            'place.in' => 'Say where it was read: '.implode(', ', array_keys(Reading::PLACES)).'.',
+            'place.*' => 'Say where it was read: '.implode(', ', array_keys(Reading::PLACES)).'.',
+            'sure.*' => 'Sure is true or false.',
         ];
     }
 
     /** @return array<string, mixed> */
     public function row(): array
     {
-        return ['dish' => $this->integer('dish'), 'at' => $this->moment(), 'place' => $this->string('place')->toString(), 'celsius' => $this->filled('hand_s') ? round(HandTest::wallC($this->float('hand_s')), 1) : $this->float('celsius')];
+        return [
+            'dish' => $this->integer('dish'),
+            'at' => $this->moment(),
+            'place' => $this->string('place')->toString(),
+            'celsius' => $this->filled('hand_s') ? round(HandTest::wallC($this->float('hand_s')), 1) : $this->float('celsius'),
+            'sure' => $this->boolean('sure'),
+        ];
     }
 }

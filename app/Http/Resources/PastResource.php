@@ -15,6 +15,8 @@ final class PastResource
     /** What the list's contract asks of a plan that was kept before it asked so much. */
     private const SINCE = ['fires' => [], 'wind_ms' => 1.5];
 
+    private const DISH_SINCE = ['hot_minutes' => 0, 'credit_k' => 0, 'cooker_sense_c' => null];
+
     /** @return array<string, mixed>|null null while a dish is not carved, or where no plan was kept */
     public static function of(Roast $stored, CarbonImmutable $now): ?array
     {
@@ -30,7 +32,7 @@ final class PastResource
             if ($diary->carvedAt($i) === null || ! is_array($dish)) {
                 return null;
             }
-            $dishes[] = ['status' => 'carved', 'on_at' => $time($diary->onAt($i)), 'pulled_at' => $time($diary->pulledAt($i)), 'carved_at' => $time($diary->carvedAt($i)), 'live' => null] + $dish;
+            $dishes[] = ['status' => 'carved', 'on_at' => $time($diary->onAt($i)), 'pulled_at' => $time($diary->pulledAt($i)), 'carved_at' => $time($diary->carvedAt($i)), 'live' => null] + $dish + self::DISH_SINCE;
         }
         unset($plan['curves'], $plan['settings']);
 
@@ -38,10 +40,11 @@ final class PastResource
             'id' => $stored->id,
             'name' => $stored->name,
             'status' => 'done',
+            'trouble' => null,
             'now' => PlanResource::time($now->setTimezone($stored->time_zone)),
             'note' => $stored->debrief_note,
             'file' => Shelf::file($stored),
-            'plan' => ['dishes' => $dishes] + $plan + self::SINCE,
+            'plan' => ['dishes' => $dishes] + $plan + self::SINCE + ['time_zone' => $stored->time_zone],
             'tending' => [],
         ];
     }

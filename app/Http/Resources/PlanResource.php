@@ -55,6 +55,7 @@ final class PlanResource extends JsonResource
 
         return [
             'serve_at' => self::time($plan->roast->serveAt),
+            'time_zone' => $plan->roast->zone() ?? $plan->roast->serveAt->format('P'),
             'ready_at' => self::time($plan->runSheet->readyAt),
             'earliest_serve_at' => self::time($plan->runSheet->earliestServeAt),
             'too_late' => $plan->runSheet->isTooLate(),
@@ -195,6 +196,8 @@ final class PlanResource extends JsonResource
             ],
             'pull_c' => round($forecast->pullC, 1),
             'peak_c' => round($forecast->peakC, 1),
+            'credit_k' => round(max(0.0, $dish->targetC - $forecast->pullC), 1),
+            'hot_minutes' => is_finite($forecast->hotMinutes) ? round($forecast->hotMinutes, 1) : null,
             'peak_minutes' => round($forecast->peakMinutes, 1),
             'under_60_minutes' => is_finite($forecast->under60Minutes) ? round($forecast->under60Minutes, 1) : null,
             'first_look_minutes' => round($forecast->firstLookMinutes, 1),
@@ -202,7 +205,7 @@ final class PlanResource extends JsonResource
             'lid_lift_minutes' => $forecast->liftCostMinutes === null ? null : round($forecast->liftCostMinutes, 1),
             'temper_saves_minutes' => round($forecast->temperSavesMinutes, 1),
             'temper_minutes' => is_finite($forecast->temperMinutes) ? round($forecast->temperMinutes) : null,
-            'rest_minutes' => $dish->restMinutes,
+            'rest_minutes' => $dish->leastRestMinutes(),
             'total_kg' => round($dish->massKg * $dish->pieces, 3),
             'feeds' => ['least' => $least, 'most' => $most],
             'shape' => ['half_thickness_cm' => round(100.0 * $shape->halfThicknessM, 2), 'exponent' => round($shape->exponent, 2)],

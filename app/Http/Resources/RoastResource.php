@@ -50,6 +50,7 @@ final class RoastResource extends JsonResource
             'id' => $stored->id,
             'name' => $stored->name,
             'status' => $day->status(),
+            'trouble' => null,
             'now' => PlanResource::time(CarbonImmutable::now()->setTimezone($stored->time_zone)),
             'note' => $stored->debrief_note,
             'file' => Shelf::file($stored),
@@ -92,6 +93,7 @@ final class RoastResource extends JsonResource
         $time = fn (?CarbonImmutable $at): ?string => $at === null ? null : PlanResource::time($at->setTimezone($day->stored->time_zone));
         $facts = [
             'status' => $day->dishStatus($dish),
+            'cooker_sense_c' => ($sense = $day->diary->sense($dish, CarbonImmutable::now())) === null ? null : ['low' => round($sense->lowC, 1), 'high' => round($sense->highC, 1)],
             'on_at' => $time($on),
             'pulled_at' => $time($day->diary->pulledAt($dish)),
             'carved_at' => $time($day->diary->carvedAt($dish)),
@@ -100,6 +102,11 @@ final class RoastResource extends JsonResource
                 'cook_minutes' => PlanResource::spread($live->cookMinutes),
                 'pull_c' => round($live->pullC, 1),
                 'core_now_c' => PlanResource::spread($live->coreNowC),
+                'read' => $live->belief->newest === null ? null : ['id' => $live->belief->newest->id, 'celsius' => $live->belief->newest->celsius, 'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds)))],
+                'disagrees' => $live->belief->disagrees(),
+                'safe_at_carving' => $live->atCarving->safe,
+                'log10_at_carving' => $live->atCarving->log10 === null ? null : round($live->atCarving->log10, 2),
+                'advice' => $live->advice === null ? null : ['act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why, 'minutes' => $live->advice->minutes],
                 'peak_c' => round($live->peakC, 1),
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
@@ -146,7 +153,7 @@ final class RoastResource extends JsonResource
             'debrief' => [
                 'planned_curves' => $stored->plan_at_lighting['curves'] ?? [],
                 'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
-                    'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'lesson' => $finding->lesson,
+                    'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'basis' => $finding->basis, 'lesson' => $finding->lesson,
                 ], $findings), Review::of($this->resource)),
             ],
         ];
@@ -156,7 +163,7 @@ final class RoastResource extends JsonResource
     private function reading(Reading $reading): array
     {
         $live = $this->resource->live[$reading->dish] ?? null;
-        $verdict = $reading->place === Reading::COOKER ? Verdict::Counts : ($live->verdicts[$reading->client_id] ?? Verdict::NotOnTheHeat);
+        $verdict = $reading->place === Reading::COOKER ? ($this->resource->diary->isOdd($reading) ? Verdict::OddForTheCooker : Verdict::Counts) : ($live->verdicts[$reading->client_id] ?? Verdict::NotOnTheHeat);
 
         return [
             'id' => $reading->client_id,
@@ -165,6 +172,7 @@ final class RoastResource extends JsonResource
             'place' => $reading->place,
             'place_words' => Reading::PLACES[$reading->place],
             'celsius' => $reading->celsius,
+            'sure' => $reading->sure,
             'counts' => $verdict === Verdict::Counts,
             'verdict' => $verdict->inWords(),
         ];

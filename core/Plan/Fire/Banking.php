@@ -43,6 +43,12 @@ final readonly class Banking
 
     private const MOST_KG = 40.0;
 
+    /** Where a dish spends less than this share of its time, as for a sear, how the coals lie does not decide when it is done. */
+    private const LEAST_SHARE = 0.5;
+
+    /** No part asks for more or less than so many times the outermost heats that were tried. */
+    private const BEYOND = 3.0;
+
     /** A part is not followed longer than this. */
     private const LONGEST_S = 20 * 3600.0;
 
@@ -60,7 +66,7 @@ final readonly class Banking
     ) {
     }
 
-    /** @return self|null null for a fire that is not in the open */
+    /** @return self|null null for a fire that is not in the open, or that the dish is on for a while only */
     public static function of(FirePlan $fire, Forecast $forecast): ?self
     {
         $mechanism = $fire->curve->mechanism;
@@ -71,6 +77,10 @@ final readonly class Banking
         $number = 0;
         foreach ($dish->stages as $i => $stage) {
             $number = $stage->cooker->id === $fire->equipment->kind->id ? $i : $number;
+        }
+        $ends = [...array_slice($forecast->stageStartMinutes, 1), $forecast->cookMinutes->likely];
+        if (self::LEAST_SHARE * $forecast->cookMinutes->likely > $ends[$number] - $forecast->stageStartMinutes[$number]) {
+            return null;
         }
         $aimed = HandTest::fluxOfWallWm2($dish->stages[$number]->cookerC);
         $jointM = LaidFires::lengthM($dish);
@@ -148,7 +158,7 @@ final readonly class Banking
             $cook->toPull($forecast->pullC);
             $reached = $trace->reaches($forecast->pullC);
             // A part that never gets there is put as far off as its last warmth suggests, so that more coal still helps it.
-            $minutes = $reached === null ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC) : $reached / 60.0;
+            $minutes = max(1.0, $reached === null ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC) : $reached / 60.0);
             $points[] = [log($flux), log($minutes)];
         }
 
@@ -182,7 +192,9 @@ final readonly class Banking
         }
         [[$x0, $y0], [$x1, $y1]] = [$curve[$i], $curve[$i + 1] ?? $curve[$i]];
 
-        return exp($x0 + ($y - $y0) / min(-1e-9, $y1 - $y0) * ($x1 - $x0));
+        $x = $x0 + ($y - $y0) / min(-1e-9, $y1 - $y0) * ($x1 - $x0);
+
+        return exp(min(log(self::BEYOND) + $curve[count($curve) - 1][0], max($curve[0][0] - log(self::BEYOND), $x)));
     }
 
     /**

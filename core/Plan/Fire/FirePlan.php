@@ -34,6 +34,7 @@ final readonly class FirePlan
      * @param  list<Pile>  $piles  as they lie at first
      * @param  list<array{float, Spread}>  $course  minutes and °C
      * @param  float  $preheatMinutes  before minute 0
+     * @param  string|null  $lender  cooker whose coals it takes over; null when a fire of its own is lit
      */
     public function __construct(
         public int $dish,
@@ -55,6 +56,7 @@ final readonly class FirePlan
         public bool $buried,
         public bool $own,
         public FireWish $wish,
+        public ?string $lender,
     ) {
     }
 
@@ -67,7 +69,7 @@ final readonly class FirePlan
     /** Coals laid and added in all. */
     public function bedKg(): float
     {
-        return $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
+        return $this->lender !== null ? 0.0 : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
     }
 
     public function buyKg(): float

@@ -25,6 +25,12 @@ final class FirePlanning
     /** The fire is kept up this long past the slow end of the last cook, minutes. */
     private const IN_HAND_MINUTES = 10.0;
 
+    /** Where a dish is seared in the open. */
+    private const SEARS = 'open-grate';
+
+    /** Coals that are there, raked together, do for a sear when they are such a share of a fire of its own. Common practice. */
+    private const LENT_SHARE = 0.4;
+
     /** A target that the cooker misses by no more than this is reached, K. */
     private const NEAR_K = 4.0;
 
@@ -40,7 +46,7 @@ final class FirePlanning
         $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
         foreach (self::heats($forecasts, $onMinutes) as $kind => $heats) {
             if (Equipment::has($kind)) {
-                $plans[] = self::one($kind, $roast, $forecasts, $heats, $yard);
+                $plans[] = self::one($kind, $roast, $forecasts, $heats, $yard, $plans);
             }
         }
 
@@ -51,8 +57,9 @@ final class FirePlanning
      * @param  list<Forecast>  $forecasts
      * @param  non-empty-list<array{float, float, float, int, float}>  $heats  from, until, °C and dish, in order; then when it is likely to be free
      * @param  array<string, OwnCooker>  $yard
+     * @param  list<FirePlan>  $before  plans of the cookers that come before it
      */
-    private static function one(string $kind, Roast $roast, array $forecasts, array $heats, array $yard): FirePlan
+    private static function one(string $kind, Roast $roast, array $forecasts, array $heats, array $yard, array $before): FirePlan
     {
         $wish = $roast->fires[$kind] ?? new FireWish($kind);
         $own = OwnCooker::wished($wish->own, $kind, $yard);
@@ -77,7 +84,39 @@ final class FirePlanning
         $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
         $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
 
-        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish);
+        $lender = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg);
+
+        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish, $lender);
+    }
+
+    /**
+     * The cooker whose coals a sear in the open takes over, lid off and pan out: the one that the dish comes from, when
+     * enough is left in it. Null when a fire of its own is lit.
+     *
+     * @param  list<FirePlan>  $before
+     * @param  float  $firstMinutes  when the dish comes to it
+     */
+    private static function lender(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg): ?string
+    {
+        $from = null;
+        foreach ($dish->stages as $stage) {
+            if ($stage->cooker->id === $kind) {
+                break;
+            }
+            $from = $stage->cooker->isRest() ? $from : $stage->cooker->id;
+        }
+        foreach ($kind === self::SEARS ? $before : [] as $plan) {
+            $at = $firstMinutes - $plan->startsAt->getTimestamp() / 60.0;
+            $left = 0.0;
+            foreach ($plan->run->left as [$minutes, $kg]) {
+                $left = $minutes <= $at ? $kg : $left;
+            }
+            if ($plan->equipment->kind->id === $from && $plan->equipment->isVented() && $left >= self::LENT_SHARE * $needsKg) {
+                return $plan->equipment->kind->short;
+            }
+        }
+
+        return null;
     }
 
     /**

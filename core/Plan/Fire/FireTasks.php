@@ -6,6 +6,8 @@ namespace Diatherm\Plan\Fire;
 
 use Diatherm\Cooker\GasGrill;
 use Diatherm\Fire\Fuel;
+use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Figure;
 use Diatherm\Plan\Act;
 use Diatherm\Plan\Entry;
 
@@ -14,6 +16,9 @@ final class FireTasks
 {
     /** Wind and a nearby fire heat one side of a pot: pot and lid are turned by a quarter so often. Common practice: 15 to 20 min. */
     private const QUARTER_TURN_MINUTES = 18.0;
+
+    /** Lid off and slots open, coals come back to a glow. Common practice. */
+    private const TAKE_OVER_MINUTES = 5.0;
 
     private const MOST_TURNS = 40;
 
@@ -44,7 +49,7 @@ final class FireTasks
         $step = $fire->steps[0];
         $title = $fire->equipment->isOpen() && $fire->handSeconds() !== null
             ? sprintf('Lay the fire: a hand held %.0f s', $fire->handSeconds())
-            : sprintf('Bring the %s to %.0f °C', $fire->equipment->kind->short, $step->targetC);
+            : sprintf('Bring the %s to %s', $fire->equipment->kind->short, Figure::celsius($step->targetC));
         $parts = array_filter([
             self::layout($fire),
             $fire->closeInC() !== null
@@ -66,6 +71,9 @@ final class FireTasks
         $kind = $fire->equipment->kind->id;
         $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp($fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes));
         $entries = [];
+        if ($fire->lender !== null) {
+            return [new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES), 'Pan out, lid off, slots open', "The coals in the {$fire->lender} do for the sear: rake them together. No new fire", until: $at(0.0))];
+        }
         if (! $fire->first) {
             // The dish comes to it from another cooker: it has to be ready by then.
             [$light, $care] = self::light($fire);
@@ -77,7 +85,7 @@ final class FireTasks
             $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->closeInC() ?? $fire->steps[0]->targetC), until: $at(0.0));
         }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
-            $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), sprintf('%s to %.0f °C', $fire->name, $step->targetC), ucfirst($fire->curve->mechanism->inWords($step->settings)));
+            $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), $fire->equipment->isOpen() ? sprintf('%s: a hand held %.0f s', $fire->name, HandTest::seconds(HandTest::fluxOfWallWm2($step->targetC))) : sprintf('%s to %s', $fire->name, Figure::celsius($step->targetC)), ucfirst($fire->curve->mechanism->inWords($step->settings)));
         }
         foreach ($fire->run->refuels as $i => $refuel) {
             $fuel = $fire->fuel;
@@ -85,7 +93,7 @@ final class FireTasks
                 continue;
             }
             $words = $fuel->inWords($refuel->kg);
-            $second = $fire->equipment->hasSecondFire();
+            $second = $fire->equipment->hasSecondFire() && $fuel->isWood();
             $entries[] = new Entry("fire.$kind.ready.$i", $fire->dish, Act::Fire, $at($refuel->lightMinutes), $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more", $second ? 'From the back; coals are taken from its front' : self::chimneys($refuel->kg).', for the '.$fire->equipment->kind->short, until: $at($refuel->minutes));
             $entries[] = new Entry("fire.$kind.refuel.$i", $fire->dish, Act::Fire, $at($refuel->minutes), sprintf($second ? 'Rake in %s' : 'Add %s', $words), $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire), until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null);
         }

@@ -37,7 +37,9 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
             remark={
               fire.start.chimneys !== null
                 ? `${fire.start.pieces === null ? `${fire.buy_name?.toLowerCase() ?? ''}, ` : ''}${fire.start.chimneys.toFixed(1)} of a chimney`
-                : `of coals, from ${format.mass(fire.start.bought_kg)} of wood`
+                : fire.start.bought_kg > 1.5 * fire.start.kg
+                  ? `of coals, from ${format.mass(fire.start.bought_kg)} of wood`
+                  : (fire.buy_name?.toLowerCase() ?? '')
             }
           >
             <Why of="fire.start" workings={fire.workings}>

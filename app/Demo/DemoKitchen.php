@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Database\Seeders;
+namespace App\Demo;
 
 use App\Http\Resources\PlanResource;
 use App\Models\Roast;
@@ -23,35 +23,56 @@ use Diatherm\Plan\Dish;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\RoastFile;
-use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * The demo kitchen: a rowing club's autumn at an old weir, invented. Its readings come from simulated cooks. Run again,
- * it puts roasts that have gone stale back to now; what a cook has touched is theirs and stays.
+ * A demo kitchen: a rowing club's autumn at an old weir, invented. Its readings come from simulated cooks. Each visitor
+ * gets one of their own, fresh, and it is swept up later.
  */
-final class DemoSeeder extends Seeder
+final class DemoKitchen
 {
-    public const EMAIL = 'demo@weir.example';
+    /** A visitor may come back to it for so long. */
+    private const KEPT_DAYS = 2;
+
+    /** So many are swept up at a time, so that no visitor waits for all. */
+    private const SWEPT_AT_ONCE = 20;
 
     /** Off the probe by so much, reading after reading, °C. */
     private const SCATTER_C = [0.3, -0.6, 0.5, -0.2, 0.7, -0.4, 0.1, -0.5];
 
-    private User $cook;
-
-    private CarbonImmutable $now;
-
-    public function run(): void
+    private function __construct(private readonly User $cook, private readonly CarbonImmutable $now)
     {
-        $this->now = CarbonImmutable::now()->startOfMinute();
-        $this->cook = User::firstOrCreate(['email' => self::EMAIL], ['name' => 'The boathouse kitchen', 'password' => Str::random(40)]);
-        $this->cookers();
-        $this->keep('supper', fn (): Roast => $this->supper(), fn (Roast $roast): bool => $roast->created_at < $this->now->subMinutes(25));
-        $this->keep('ducks', fn (): Roast => $this->ducks(), fn (Roast $roast): bool => $roast->serve_at < $this->now->addHours(8));
-        $this->keep('pot', fn (): Roast => $this->pot(), fn (Roast $roast): bool => $roast->serve_at < $this->now->addDays(2));
-        $this->keep('lamb', fn (): Roast => $this->lamb(), fn (Roast $roast): bool => $roast->serve_at < $this->now->addDays(2));
-        $this->keep('rib', fn (): Roast => $this->past('rib', self::RIB, 9, 0.9, 1.02), fn (): bool => false);
-        $this->keep('haunch', fn (): Roast => $this->past('haunch', self::HAUNCH, 23, 1.12, 0.98), fn (): bool => false);
+    }
+
+    /** A new kitchen with everything in it. */
+    public static function open(): User
+    {
+        return DB::transaction(function (): User {
+            $now = CarbonImmutable::now();
+            $cook = User::create([
+                'name' => 'The boathouse kitchen',
+                'email' => Str::lower((string) Str::ulid()).'@demo.weir.example',
+                'password' => Str::random(40),
+                'demo_until' => $now->addDays(self::KEPT_DAYS),
+            ]);
+            $kitchen = new self($cook, $now->startOfMinute());
+            $kitchen->cookers();
+            $kitchen->supper();
+            $kitchen->ducks();
+            $kitchen->pot();
+            $kitchen->lamb();
+            $kitchen->past('rib', self::RIB, 9, 0.9, 1.02);
+            $kitchen->past('haunch', self::HAUNCH, 23, 1.12, 0.98);
+
+            return $cook;
+        });
+    }
+
+    /** Takes away kitchens whose visitors are long gone. */
+    public static function sweep(): void
+    {
+        User::query()->where('demo_until', '<', CarbonImmutable::now())->limit(self::SWEPT_AT_ONCE)->pluck('id')->each(fn (mixed $id) => User::query()->whereKey($id)->delete());
     }
 
     private const RIB = [
@@ -67,20 +88,6 @@ final class DemoSeeder extends Seeder
             'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true, 'chores' => [['do' => 'spray', 'every_minutes' => 30]]]],
         ]], 'note' => 'Quicker than the plan. Juniper and bay on the coals were right; keep those.',
     ];
-
-    /** @param  \Closure(): Roast  $make @param  \Closure(Roast): bool  $stale */
-    private function keep(string $key, \Closure $make, \Closure $stale): void
-    {
-        $untouched = $this->cook->roasts()->where('demo_key', $key)->first();
-        if ($untouched !== null && ! $stale($untouched)) {
-            return;
-        }
-        $untouched?->delete();
-        if ($untouched === null && $this->cook->roasts()->where('seeded_as', $key)->where(fn ($query) => $query->where('serve_at', '>', $this->now)->orWhereIn('seeded_as', ['rib', 'haunch']))->exists()) {
-            return;
-        }
-        $make()->forceFill(['demo_key' => $key, 'seeded_as' => $key])->save();
-    }
 
     /** On the kettle for 75 minutes now; potatoes to follow. */
     private function supper(): Roast
@@ -140,9 +147,6 @@ final class DemoSeeder extends Seeder
     private function cookers(): void
     {
         foreach (self::SEASON as [$name, $kind, $facts, $factor, $control, $settings]) {
-            if ($this->cook->cookers()->where('name', $name)->exists()) {
-                continue;
-            }
             $observations = [];
             $equipment = Equipment::of($kind, $facts);
             foreach ($settings as $i => $value) {

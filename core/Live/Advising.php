@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Live;
+
+use Diatherm\Heat\Resolution;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Dish;
+use Diatherm\Plan\StageEnd;
+use Diatherm\Safety\AtCarving;
+
+/** What to do about the core now: from what was read; from what was computed only that it be read. */
+final class Advising
+{
+    /** A reading so old no longer tells of now, s. Common practice. */
+    private const FRESH_S = 900.0;
+
+    /** So near its number it is there, K. */
+    private const AT_K = 0.05;
+
+    /** The surface has cooled when a joint goes back on: so much longer, and in steps of. Common practice. */
+    private const BACK_ON_MINUTES = 3.0;
+
+    private const STEP_MINUTES = 5.0;
+
+    private const LONGEST_BACK_MINUTES = 240.0;
+
+    /** No one stands at a fire holding a joint for longer than this. */
+    private const LONGEST_HOLD_MINUTES = 90.0;
+
+    /** @param  float  $pullC  at which it comes off */
+    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $pullC, float $coreNowC, AtCarving $atCarving): ?Advice
+    {
+        if ($course->carvedS !== null) {
+            return null;
+        }
+        if ($course->pulledS !== null) {
+            return self::resting($dish, $airC, $course, $belief, $guess, $coreNowC, $atCarving);
+        }
+        $read = $belief->newest !== null && $course->nowS - $belief->newest->seconds <= self::FRESH_S;
+        $number = self::stageNow($course);
+        $stage = $dish->stages[$number];
+        $last = $number === count($dish->stages) - 1;
+        $dueC = match (true) {
+            $last && $stage->end === StageEnd::Minutes => $dish->targetC,
+            $last => $pullC,
+            $stage->end === StageEnd::Core => (float) $stage->value,
+            default => INF,
+        };
+        if ($coreNowC >= $dueC - self::AT_K) {
+            return match (true) {
+                ! $read => new Advice('read', 'It should be there: read it', sprintf('Worked out, not read: about %.0f °C. The thermometer decides.', $coreNowC)),
+                $last => new Advice('take_off', 'Take it off', sprintf('It reads %.0f °C; its number is %.0f °C.', $belief->newest->celsius, $dueC)),
+                default => new Advice('next_stage', 'On to the next step', sprintf('It reads %.0f °C; this step ends at %.0f °C.', $belief->newest->celsius, $dueC)),
+            };
+        }
+
+        return $read && $belief->disagrees() ? self::disagreeing($belief, $belief->newest) : null;
+    }
+
+    private static function disagreeing(Belief $belief, Reading $newest): Advice
+    {
+        return new Advice('disagree', 'Read it once more, in another place', sprintf(
+            'It reads %.0f °C where about %.0f °C was expected. The thermometer counts: the hours below follow it, and are less sure for it.', $newest->celsius, $newest->celsius - $belief->offK,
+        ));
+    }
+
+    /** Short of what it should have by the carving: back on, or held, with the minutes. */
+    private static function resting(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $coreNowC, AtCarving $atCarving): ?Advice
+    {
+        $safe = $atCarving->minimum;
+        if ($atCarving->safe || $safe->coreC === null || $dish->targetC < $safe->coreC - 0.5) {
+            return null;
+        }
+        if ($atCarving->hottestC >= $safe->coreC - 0.25) {
+            return new Advice('wait', sprintf('Not yet: %.0f min at it belong to it', $safe->holdMinutes), sprintf('%s: %.0f °C and %.0f min of rest before the knife.', ucfirst($safe->name), $safe->coreC, $safe->holdMinutes), $safe->holdMinutes);
+        }
+        $minutes = self::backOnMinutes($dish, $airC, $guess, $coreNowC, $safe->coreC);
+        $hold = $safe->lethality === null || $atCarving->log10 === null ? INF : (1.0 - min(1.0, $atCarving->log10 / $safe->lethality->log10)) * $safe->lethality->seconds($coreNowC) / 60.0;
+        $held = $hold > self::LONGEST_HOLD_MINUTES || $safe->lethality === null ? '' : sprintf(' Or keep it at %.0f °C, read, for %.0f min more: by time at temperature that is as much; for the old, the young and the ill, back on.', floor($coreNowC), ceil($hold + 1.0));
+        $what = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S ? 'It reads' : 'Worked out, not read: it has';
+
+        return new Advice('back_on', $minutes === null ? 'Back on the heat' : sprintf('Back on the heat: about %.0f min', $minutes), sprintf(
+            '%s %.0f °C; %s should have %.0f °C by the carving, and off the heat it will not get there.%s', $what, floor($coreNowC), $safe->name, $safe->coreC, $held,
+        ), $minutes);
+    }
+
+    /** On its last cooker from one core temperature to another, as the likely cook runs, the cooled surface allowed for; null when it takes for ever. */
+    private static function backOnMinutes(Dish $dish, float $airC, Guess $guess, float $fromC, float $toC): ?float
+    {
+        $cook = Cook::of($dish->through([$dish->lastStage()->onToTheCore()]), $airC, Resolution::coarse(), Course::asPlanned(), $guess->transfer, $guess->thickness, $guess->warmerK);
+        $trace = $cook->body->record(false);
+        $cook->toPull($toC);
+        $to = $trace->reaches($toC);
+        if ($to === null) {
+            return null;
+        }
+        $minutes = self::STEP_MINUTES * ceil((($to - ($trace->reaches($fromC) ?? 0.0)) / 60.0 + self::BACK_ON_MINUTES) / self::STEP_MINUTES);
+
+        return $minutes > self::LONGEST_BACK_MINUTES ? null : $minutes;
+    }
+
+    /** Number of the stage that was begun last. */
+    private static function stageNow(Course $course): int
+    {
+        return $course->stageStarts === [] ? 0 : max(array_keys($course->stageStarts));
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Safety;
+
+use Diatherm\Measure\Mark;
+use Diatherm\Measure\Source;
+
+/**
+ * How much of the climb off the heat a plan may count on, and how much of it is shown. It holds whatever a heat model
+ * says: climbs beyond these are not seen in practice.
+ *
+ * Common practice: 1 to 4 K after a fire of 125 °C or less, 3 to 8 K after a hotter one. Poultry, stuffed and minced
+ * dishes are harmful a few kelvin short, and nobody sees into a buried pot: nothing is counted there unless the cook asks.
+ */
+final readonly class Carryover
+{
+    public const MOST_K = 8.0;
+
+    public const MOST_FROM_COOL_FIRE_K = 4.0;
+
+    public const COOL_FIRE_C = 125.0;
+
+    /** Classes of data/safe-minimums.json of which nothing is counted unless asked for. */
+    private const DOUBTFUL = ['poultry', 'stuffing', 'ground'];
+
+    /**
+     * @param  float  $creditK  most that is counted when it is pulled early
+     * @param  float  $climbK  most that is shown or judged by, whether counted or not
+     * @param  bool  $wantsReading  whether it was asked for where nothing is usually counted: then it is read before carving
+     */
+    private function __construct(
+        public float $creditK,
+        public float $climbK,
+        public bool $wantsReading,
+    ) {
+    }
+
+    /**
+     * @param  string  $class  of food at the coldest point, a row of data/safe-minimums.json
+     * @param  bool  $unseen  in a buried pot
+     * @param  bool|null  $asked  true: pull early; false: cook to the number; null: nothing was said
+     * @param  float  $fireC  of the last fire that it is on
+     */
+    public static function of(string $class, bool $unseen, ?bool $asked, float $fireC): self
+    {
+        $doubtful = $unseen || in_array($class, self::DOUBTFUL, true);
+        $most = $fireC <= self::COOL_FIRE_C ? self::MOST_FROM_COOL_FIRE_K : self::MOST_K;
+
+        return match (true) {
+            $unseen, $doubtful && $asked !== true => new self(0.0, 0.0, false),
+            $asked === false => new self(0.0, $most, false),
+            default => new self($most, $most, $doubtful),
+        };
+    }
+
+    /** Of a climb that has happened by the carving, at the slow end, what is counted, K. */
+    public function credited(float $happenedK): float
+    {
+        return max(0.0, min($this->creditK, $happenedK));
+    }
+
+    /** The hottest that a core which came off at $offC is taken to get. */
+    public function ceilingC(float $offC): float
+    {
+        return $offC + $this->climbK;
+    }
+
+    public static function source(): Source
+    {
+        return Source::of(Mark::Common);
+    }
+}
