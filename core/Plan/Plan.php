@@ -73,7 +73,9 @@ final readonly class Plan
      */
     public static function from(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress, array $yard): self
     {
-        $now = $now->setTimezone($roast->serveAt->getTimezone());
+        $zone = $roast->serveAt->getTimezone();
+        $now = $now->setTimezone($zone);
+        $progress = array_map(fn (Progress $made): Progress => $made->inZone($zone), $progress);
         $allowed = Clocks::allowedMinutes($roast->airC);
         $timings = [];
         $ons = [];

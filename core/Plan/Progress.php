@@ -26,4 +26,18 @@ final readonly class Progress
         public ?array $stageMinutes = null,
     ) {
     }
+
+    /** The same moments by the table's clock. */
+    public function inZone(\DateTimeZone $zone): self
+    {
+        $there = fn (\DateTimeImmutable $at): \DateTimeImmutable => \DateTimeImmutable::createFromInterface($at)->setTimezone($zone);
+
+        return new self(
+            $this->onAt === null ? null : $there($this->onAt),
+            array_map($there, $this->stageStarts),
+            $this->pulledAt === null ? null : $there($this->pulledAt),
+            $this->carvedAt === null ? null : $there($this->carvedAt),
+            $this->cookMinutes, $this->pullC, array_map($there, $this->done), $this->stageMinutes,
+        );
+    }
 }

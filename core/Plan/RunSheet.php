@@ -146,7 +146,7 @@ final readonly class RunSheet
         if ($made->onAt === null) {
             if ($dish->cut->isPerishable()) {
                 $entries[] = new Entry($id('take_out'), $number, Act::TakeOut, $at($timing->takeOut), "{$dish->name} out of the cold", $forecast->temperMinutes > 0.0
-                    ? sprintf('To start at %.0f °C all through; not longer than the two-hour rule allows', $dish->startC)
+                    ? sprintf('To start at %s all through; not longer than the two-hour rule allows', Figure::celsius($dish->startC))
                     : ($dish->cut->kind === 'poultry' ? 'Pat dry. Rinsing it is advised against: the splashes carry germs further than hands do (USDA FSIS)' : 'Pat dry; season'));
             }
             $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
@@ -195,8 +195,8 @@ final readonly class RunSheet
 
         return match (true) {
             $dish->isBuried() => ["Dig up {$dish->name}", sprintf('Not before; then read the core at once. Short of %s it goes back on a fire', Figure::celsius($dish->targetC))],
-            $dish->lastStage()->end === StageEnd::Minutes => ["Pull {$dish->name}", sprintf('After %.0f min; the core then stands near %.0f °C', (float) $dish->lastStage()->value, $pullC)],
-            $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => ["Pull {$dish->name}", sprintf('At %.0f °C in the core; %.0f °C is counted on by the carving', $pullC, $dish->targetC).($dish->carryover()->wantsReading ? '. Read it again before you carve' : '')],
+            $dish->lastStage()->end === StageEnd::Minutes => ["Pull {$dish->name}", sprintf('After %.0f min; the core then stands near %s', (float) $dish->lastStage()->value, Figure::celsius($pullC))],
+            $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => ["Pull {$dish->name}", sprintf('At %s in the core; %s is counted on by the carving', Figure::celsius($pullC), Figure::celsius($dish->targetC)).($dish->carryover()->wantsReading ? '. Read it again before you carve' : '')],
             default => ["Pull {$dish->name}", sprintf('At %s in the core, at its coldest place', Figure::celsius($pullC))],
         };
     }

@@ -1,5 +1,8 @@
 import { Navigate, Route, Routes } from 'react-router';
-import { useMe } from './api/queries';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { openOutbox } from './api/outbox';
+import { keys, useMe } from './api/queries';
 import { Cookers } from './cookers/Cookers';
 import { Hearth } from './hearth/Hearth';
 import { Log } from './log/Log';
@@ -11,6 +14,12 @@ import { UnitsContext } from './units/units';
 
 export function App() {
   const me = useMe();
+  const cache = useQueryClient();
+  const cook = me.data?.user?.id ?? null;
+  useEffect(() => {
+    // A cook whose session has lapsed keeps their queue; it is opened again when they are back.
+    if (cook !== null) void openOutbox(cook, (roast) => cache.setQueryData(keys.roast(roast.id), roast));
+  }, [cook, cache]);
   if (me.isPending)
     return (
       <div className="px-6">

@@ -4,7 +4,6 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import '../css/app.css';
 import { Failed, Refused } from './api/client';
-import { flush } from './api/outbox';
 import { App } from './App';
 import { applyStoredTheme } from './ui/theme';
 
@@ -17,14 +16,6 @@ const cache = new QueryClient({
     queries: { retry: (count, error) => !(error instanceof Failed) && !(error instanceof Refused) && count < 2, staleTime: 2_000 },
   },
 });
-
-const RETRY_MS = 15_000;
-const send = () =>
-  void flush()
-    .catch(() => undefined)
-    .then((roast) => (roast ? cache.setQueryData(['roast', roast.id], roast) : undefined));
-window.addEventListener('online', send);
-setInterval(send, RETRY_MS);
 
 const root = document.getElementById('app');
 if (root !== null) {

@@ -70,6 +70,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
         extrapolated: true,
       },
     ],
+    lender: null,
     start: { kg: 1.425, words: '57 briquettes', pieces: 57, bought_kg: 1.43, chimneys: 0.58 },
     refuels: [{ minutes: 60, light_minutes: 42, kg: 0.3, words: '12 briquettes' }],
     used_kg: 1.73,

@@ -130,6 +130,8 @@ const dish: FollowedDish = {
   rule: null,
   pull_c: 65,
   peak_c: 74,
+  credit_k: 0,
+  hot_minutes: 70,
   peak_minutes: 95,
   under_60_minutes: 140,
   first_look_minutes: 66,
@@ -160,6 +162,7 @@ const dish: FollowedDish = {
   on_at: null,
   pulled_at: null,
   carved_at: null,
+  cooker_sense_c: { low: 80, high: 380 },
   live: null,
 };
 
@@ -169,6 +172,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
     id: 'roast',
     name: 'On the island',
     status: 'planned',
+    trouble: null,
     now: '2031-10-04T12:00:00Z',
     note: '',
     file: {
@@ -178,6 +182,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
     },
     plan: {
       serve_at: '2031-10-04T18:45:00Z',
+      time_zone: '+00:00',
       ready_at: '2031-10-04T18:40:00Z',
       earliest_serve_at: '2031-10-04T15:00:00Z',
       too_late: false,

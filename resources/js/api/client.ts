@@ -1,3 +1,4 @@
+import { heardFromServer } from './clock';
 import type { Me } from './types';
 
 /** The server refused the input: a message at each field, by its dotted path. */
@@ -18,10 +19,18 @@ export class Failed extends Error {
   constructor(
     readonly status: number,
     message: string,
+    /** seconds that the server asks to be left alone */
+    readonly waitS: number | null = null,
   ) {
     super(message);
   }
 }
+
+/** Something else is there already: it has to be looked at, and sending it again changes nothing. */
+export class Conflict extends Error {}
+
+/** No answer by then is none. */
+const PATIENCE_MS = 30_000;
 
 let csrf = '';
 
@@ -35,23 +44,27 @@ async function send<T>(method: string, path: string, body?: unknown, type = 'app
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
   let response: Response;
+  const asked = Date.now();
   try {
     response = await fetch(path, {
       method,
       headers,
       credentials: 'same-origin',
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
+      signal: typeof AbortSignal.timeout === 'function' ? AbortSignal.timeout(PATIENCE_MS) : undefined,
     });
   } catch {
     throw new Unreachable('The kitchen cannot be reached.');
   }
+  heardFromServer(response.headers?.get('Date') ?? null, asked);
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => null);
   if (response.status === 422) {
     const refusal = answer as { message: string; errors: Record<string, string[]> };
     throw new Refused(refusal.message, refusal.errors);
   }
-  if (!response.ok) throw new Failed(response.status, words(response.status));
+  if (response.status === 409) throw new Conflict((answer as { message?: string } | null)?.message ?? 'Something else is there already.');
+  if (!response.ok) throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
   if (isMe(answer)) csrf = answer.csrf;
   return answer as T;
 }

@@ -1,69 +1,186 @@
 import { useSyncExternalStore } from 'react';
-import { call, Refused, Unreachable } from './client';
-import type { NewEvent, NewReading, Roast } from './types';
+import { call, Conflict, Failed, Refused, Unreachable } from './client';
+import type { BrokenRoast, NewEvent, NewReading, Roast } from './types';
 
 /**
- * Readings and events on their way to the server. Each has an id of its own, so it may be sent twice; what cannot be
- * sent now is kept in the browser and goes out in order when the server is back.
+ * Readings and events on their way to the server. Each has an id of its own, so it may be sent twice. A parcel leaves the
+ * outbox when the server has said yes, and in no other way but by the cook's own hand: what the server refused stays, to be
+ * mended; what it could not take now waits and is sent again, in order, ever less often. Each cook has a queue of their own,
+ * and one tab at a time writes to it or sends from it.
  */
 export type Parcel = { roast: string } & ({ what: 'readings'; body: NewReading } | { what: 'events'; body: NewEvent });
+export type Kept = Parcel & { refused?: { message: string; errors: Record<string, string[]> } };
+export type Hold = 'none' | 'unreachable' | 'signed out' | 'busy';
+type Outbox = { kept: readonly Kept[]; hold: Hold };
 
-const KEY = 'diatherm.outbox';
+const PREFIX = 'diatherm.outbox';
+const FIRST_WAIT_MS = 2_000;
+const LONGEST_WAIT_MS = 60_000;
+
 const listeners = new Set<() => void>();
-let kept: Parcel[] = read();
-let sending: Promise<Roast | null> | null = null;
+let cook: string | null = null;
+let state: Outbox = { kept: [], hold: 'none' };
+let waits = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** What is told of each answer, such as to the query cache. */
+let onAnswer: (roast: Roast) => void = () => undefined;
 
-function read(): Parcel[] {
+const key = () => `${PREFIX}.${cook ?? ''}`;
+
+function read(): Kept[] {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as Parcel[];
+    const found: unknown = JSON.parse(localStorage.getItem(key()) ?? '[]');
+    return Array.isArray(found) ? (found as Kept[]) : [];
   } catch {
     return [];
   }
 }
 
-function keep(parcels: Parcel[]): void {
-  kept = parcels;
-  localStorage.setItem(KEY, JSON.stringify(parcels));
+function show(next: Partial<Outbox>): void {
+  state = { ...state, ...next };
   for (const listener of listeners) listener();
 }
 
-/** Adds a parcel and sends all there are. Answers with the roast's new state, or null when it is kept for later. */
-export async function post(parcel: Parcel): Promise<Roast | null> {
-  keep([...kept, parcel]);
-  return await flush();
-}
-
-export function flush(): Promise<Roast | null> {
-  sending ??= drain().finally(() => {
-    sending = null;
+/** Reads, changes and writes the queue while no other tab does. */
+async function change(how: (kept: Kept[]) => Kept[]): Promise<void> {
+  await alone(`${key()}.write`, () => {
+    const kept = how(read());
+    localStorage.setItem(key(), JSON.stringify(kept));
+    show({ kept });
   });
-  return sending;
 }
 
-async function drain(): Promise<Roast | null> {
-  let latest: Roast | null = null;
-  let refusal: Refused | null = null;
-  for (let next = kept[0]; next !== undefined; next = kept[0]) {
-    try {
-      latest = await call<Roast>('POST', `/api/roasts/${next.roast}/${next.what}`, next.body);
-    } catch (error) {
-      if (error instanceof Unreachable) return latest;
-      // Anything else would be answered the same next time: the cook is told, the rest goes on.
-      if (error instanceof Refused) refusal = error;
-      else if (next.what === 'readings' || next.what === 'events') refusal = new Refused((error as Error).message, {});
-    }
-    keep(kept.slice(1));
+const queues = new Map<string, Promise<unknown>>();
+
+/** One at a time, among all tabs; among this one's calls where the browser knows no locks. */
+function alone<T>(name: string, work: () => T | Promise<T>): Promise<T> {
+  const locks = typeof navigator === 'undefined' ? undefined : (navigator as { locks?: LockManager }).locks;
+  if (locks !== undefined) return locks.request(name, async () => await work()) as Promise<T>;
+  const turn = (queues.get(name) ?? Promise.resolve()).then(work, work);
+  queues.set(
+    name,
+    turn.catch(() => undefined),
+  );
+  return turn;
+}
+
+/** Opens the queue of a cook; what an older version kept for no one in particular comes with it. */
+export async function openOutbox(id: string | null, told: (roast: Roast) => void = () => undefined): Promise<void> {
+  onAnswer = told;
+  if (id === cook) return;
+  cook = id;
+  clearTimeout(timer);
+  waits = 0;
+  show({ kept: id === null ? [] : read(), hold: 'none' });
+  if (id === null) return;
+  const older = localStorage.getItem(PREFIX);
+  if (older !== null) {
+    const parcels = JSON.parse(older) as Kept[];
+    await change((kept) => [...kept, ...parcels]);
+    localStorage.removeItem(PREFIX);
   }
-  if (refusal !== null) throw refusal;
-  return latest;
+  if (state.kept.length > 0) void flush().catch(() => undefined);
 }
 
-export function usePending(): number {
+/**
+ * Keeps a parcel and sends all there are. Answers with the roast's new state, or null when it is kept for later; throws what
+ * the server said when it refused this very parcel, which then stays to be mended.
+ */
+export async function post(parcel: Parcel): Promise<Roast | null> {
+  await change((kept) => [...kept, parcel]);
+  clearTimeout(timer);
+  const roasts = await flush();
+  // It may have been sent by another call, or another tab, before this one had its turn.
+  const refusal = read().find((one) => one.body.id === parcel.body.id)?.refused;
+  if (refusal !== undefined) throw new Refused(refusal.message, refusal.errors);
+  return roasts.get(parcel.roast) ?? null;
+}
+
+/** Sends what waits, in order. @returns the roasts as they then are, by id */
+export function flush(): Promise<Map<string, Roast>> {
+  return alone(`${key()}.send`, drain);
+}
+
+async function drain(): Promise<Map<string, Roast>> {
+  const roasts = new Map<string, Roast>();
+  const queue = cook;
+  for (;;) {
+    const next = read().find((one) => one.refused === undefined);
+    if (next === undefined || cook !== queue) {
+      waits = 0;
+      show({ kept: read(), hold: 'none' });
+      return roasts;
+    }
+    const { id } = next.body;
+    try {
+      const roast = await call<Roast | BrokenRoast>('POST', `/api/roasts/${next.roast}/${next.what}`, next.body);
+      await change((kept) => kept.filter((one) => one.body.id !== id));
+      waits = 0;
+      if (roast.status !== 'broken') {
+        roasts.set(roast.id, roast);
+        onAnswer(roast);
+      }
+    } catch (error) {
+      const refusal = asRefusal(error);
+      if (refusal === null) {
+        again(error);
+        return roasts;
+      }
+      await change((kept) =>
+        kept.map((one) => (one.body.id === id ? { ...one, refused: { message: refusal.message, errors: refusal.errors } } : one)),
+      );
+    }
+  }
+}
+
+/** What the server will say again however often it is asked; null for what another time may change. */
+function asRefusal(error: unknown): Refused | null {
+  if (error instanceof Refused) return error;
+  if (error instanceof Conflict) return new Refused(error.message, {});
+  const gone = error instanceof Failed && [403, 404, 405, 410, 413].includes(error.status);
+  return gone ? new Refused((error as Failed).message, {}) : null;
+}
+
+/** Everything waits: for the network, for the cook to sign in, or for a server that is busy or ill. */
+function again(error: unknown): void {
+  const signedOut = error instanceof Failed && (error.status === 401 || error.status === 419);
+  const asked = error instanceof Failed && error.waitS !== null ? error.waitS * 1000 : 0;
+  const wait = Math.max(asked, Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** waits));
+  waits += 1;
+  show({ kept: read(), hold: signedOut ? 'signed out' : error instanceof Unreachable ? 'unreachable' : 'busy' });
+  clearTimeout(timer);
+  timer = setTimeout(() => void flush().catch(() => undefined), wait * (1 + 0.3 * Math.random()));
+}
+
+/** A refused parcel goes out again as it was mended. */
+export async function mend(id: string, parcel: Parcel): Promise<Roast | null> {
+  await change((kept) => kept.filter((one) => one.body.id !== id));
+  return await post(parcel);
+}
+
+/** By the cook's own hand alone. */
+export const discard = (id: string): Promise<void> => change((kept) => kept.filter((one) => one.body.id !== id));
+
+if (typeof window !== 'undefined') {
+  // Another tab kept or sent something.
+  window.addEventListener('storage', (event) => {
+    if (event.key === key()) show({ kept: read() });
+  });
+  const now = () => {
+    if (cook !== null && state.kept.some((one) => one.refused === undefined)) void flush().catch(() => undefined);
+  };
+  window.addEventListener('online', now);
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') now();
+  });
+}
+
+export function useOutbox(): Outbox {
   return useSyncExternalStore(
     (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    () => kept.length,
+    () => state,
   );
 }

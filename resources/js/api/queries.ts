@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client';
-import type { CookerAnswer, Me, OwnCooker, Plan, Reference, Roast, RoastFile, RoastSummary } from './types';
+import type { BrokenRoast, CookerAnswer, Me, OwnCooker, Plan, Reference, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
 const HEARTH_POLL_MS = 30_000;
@@ -19,14 +19,22 @@ export const useMe = () => useQuery({ queryKey: keys.me, queryFn: () => call<Me>
 export const useReference = () =>
   useQuery({ queryKey: keys.reference, queryFn: () => call<Reference>('GET', '/api/reference'), staleTime: Infinity });
 
-export const useRoasts = () =>
-  useQuery({ queryKey: keys.roasts, queryFn: () => call<RoastSummary[]>('GET', '/api/roasts'), refetchInterval: HEARTH_POLL_MS });
+type Listed = (RoastSummary | BrokenRoast)[];
+
+const listed = { queryKey: keys.roasts, queryFn: () => call<Listed>('GET', '/api/roasts'), refetchInterval: HEARTH_POLL_MS };
+const sound = (all: Listed) => all.filter((one): one is RoastSummary => one.status !== 'broken');
+const broken = (all: Listed) => all.filter((one): one is BrokenRoast => one.status === 'broken');
+
+export const useRoasts = () => useQuery({ ...listed, select: sound });
+
+/** Stored roasts that can no longer be worked out. */
+export const useBrokenRoasts = () => useQuery({ ...listed, select: broken });
 
 /** A roast that is on the fire is asked for again and again, so that every device shows the same. */
 export const useRoast = (id: string) =>
   useQuery({
     queryKey: keys.roast(id),
-    queryFn: () => call<Roast>('GET', `/api/roasts/${id}`),
+    queryFn: () => call<Roast | BrokenRoast>('GET', `/api/roasts/${id}`),
     refetchInterval: (query) => (query.state.data?.status === 'done' ? false : LIVE_POLL_MS),
   });
 

@@ -23,6 +23,7 @@ export type Working = Schemas['Working'];
 export type Spread = Schemas['Spread'];
 export type Roast = Schemas['Roast'];
 export type RoastSummary = Schemas['RoastSummary'];
+export type BrokenRoast = Schemas['BrokenRoast'];
 export type Reading = Schemas['Reading'];
 export type LoggedEvent = Schemas['Event'];
 export type NewReading = Schemas['NewReading'];

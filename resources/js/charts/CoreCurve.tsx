@@ -2,16 +2,16 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import type { Pictures } from '../api/types';
 import { useRoom } from '../ui/useRoom';
-import { clock } from '../units/time';
+import { clock, roundTimes } from '../units/time';
 import { useUnits } from '../units/units';
 
 type Mark = { minutes: number; celsius: number; counts: boolean };
 
 type Props = {
   pictures: Pictures;
-  /** when the dish went on or is to go on, ms; and the offset of the clock shown */
+  /** when the dish went on or is to go on, ms; and the zone of the clock shown */
   startAt: number;
-  offset: number;
+  zone: string;
   /** minutes from on; null while it is only planned, Infinity when all is past */
   now: number | null;
   pull: { minutes: number; celsius: number; done: boolean };
@@ -40,7 +40,7 @@ const NOW_ROOM = 70;
 export function CoreCurve({
   pictures,
   startAt,
-  offset,
+  zone,
   now,
   pull,
   target,
@@ -89,7 +89,7 @@ export function CoreCurve({
     (d) => yOf(d.high_c),
   );
   const future = band.filter((point) => point.minutes >= Math.max(from, before) && point.minutes <= end);
-  const time = (minutes: number) => clock(startAt + minutes * 60_000, offset);
+  const time = (minutes: number) => clock(startAt + minutes * 60_000, zone);
   const showTarget = safe === null || Math.abs(safe - target) >= 0.5;
   // Under the rest's curve there is room; where there is not, near the foot.
   const pullRight = width - x(pull.minutes) > 112;
@@ -114,7 +114,7 @@ export function CoreCurve({
             <text x={LEFT - 8} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">{`${tick}°`}</text>
           </g>
         ))}
-        {timeTicks(startAt, offset, from, end, width).map((minutes) => (
+        {timeTicks(startAt, zone, from, end, width).map((minutes) => (
           <text key={minutes} x={x(minutes)} y={height - 8} textAnchor="middle" fill="var(--soft)">
             {time(minutes)}
           </text>
@@ -263,13 +263,10 @@ export function CoreCurve({
 }
 
 /** Minutes from the start at which the clock shows a round time. */
-function timeTicks(startAt: number, offset: number, from: number, end: number, width: number): number[] {
+function timeTicks(startAt: number, zone: string, from: number, end: number, width: number): number[] {
   const room = Math.max(2, Math.floor(width / 84));
   const step = [5, 10, 15, 20, 30, 60, 120, 180, 240, 360].find((minutes) => (end - from) / minutes <= room) ?? 480;
-  const start = startAt / 60_000 + offset;
-  const ticks: number[] = [];
-  for (let clockMinutes = Math.ceil((start + from) / step) * step; clockMinutes <= start + end - step * 0.25; clockMinutes += step) {
-    if (clockMinutes - start - from > step * 0.2) ticks.push(clockMinutes - start);
-  }
-  return ticks;
+  return roundTimes(startAt + from * 60_000, startAt + (end - step * 0.25) * 60_000, step, zone)
+    .map((moment) => (moment - startAt) / 60_000)
+    .filter((minutes) => minutes - from > step * 0.2);
 }

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import type { Fire } from '../api/types';
 import { useRoom } from '../ui/useRoom';
-import { at, clock, offsetMinutes } from '../units/time';
+import { at, clock, roundTimes } from '../units/time';
 import { useUnits } from '../units/units';
 
 const LEFT = 44;
@@ -17,12 +17,13 @@ const HOUR = 60;
 type Props = {
   fire: Fire;
   /** minutes since the first dish went on it; null for a plan */
+  zone: string;
   now: number | null;
   readings: readonly { minutes: number; celsius: number }[];
 };
 
 /** A cooker's temperature through the cook with its band, its target and what was read; under it the fuel as it burns and is added. */
-export function FireCurve({ fire, now, readings }: Props) {
+export function FireCurve({ fire, zone, now, readings }: Props) {
   const format = useUnits();
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(300, room.width);
@@ -40,8 +41,7 @@ export function FireCurve({ fire, now, readings }: Props) {
   const f = scaleLinear([0, most], [fuelTop + FUEL, fuelTop]);
   const height = (hasFuel ? fuelTop + FUEL : TOP + CURVE) + FOOT;
   const starts = at(fire.starts_at);
-  const offset = offsetMinutes(fire.starts_at);
-  const time = (minutes: number) => clock(starts + minutes * 60_000, offset);
+  const time = (minutes: number) => clock(starts + minutes * 60_000, zone);
   const band = area<Fire['course'][number]>()
     .x((one) => x(one.minutes))
     .y0((one) => y(format.toDegrees(one.low)))
@@ -72,7 +72,7 @@ export function FireCurve({ fire, now, readings }: Props) {
             <text x={LEFT - 8} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">{`${tick}°`}</text>
           </g>
         ))}
-        {hours(starts, offset, first, fire.until_minutes, crowded).map((minutes) => (
+        {hours(starts, zone, first, fire.until_minutes, crowded).map((minutes) => (
           <g key={minutes}>
             <line x1={x(minutes)} x2={x(minutes)} y1={TOP} y2={height - FOOT} stroke="var(--hair)" />
             <text x={x(minutes)} y={height - 8} textAnchor="middle" fill="var(--soft)">
@@ -148,11 +148,8 @@ export function FireCurve({ fire, now, readings }: Props) {
 }
 
 /** Whole clock hours in the span, few enough to be read. */
-function hours(starts: number, offset: number, from: number, to: number, crowded: boolean): number[] {
+function hours(starts: number, zone: string, from: number, to: number, crowded: boolean): number[] {
   const span = to - from;
   const every = span > (crowded ? 240 : 600) ? 2 * HOUR : span < (crowded ? 0 : 150) ? 30 : HOUR;
-  const past = (starts / 60_000 + offset) % every;
-  const list: number[] = [];
-  for (let minutes = Math.ceil((from + past) / every) * every - past; minutes <= to; minutes += every) list.push(minutes);
-  return list;
+  return roundTimes(starts + from * 60_000, starts + to * 60_000, every, zone).map((moment) => (moment - starts) / 60_000);
 }

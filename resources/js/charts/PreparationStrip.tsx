@@ -3,7 +3,7 @@ import type { Entry, Working } from '../api/types';
 import { Prose } from '../units/Prose';
 import { Why } from '../ui/Why';
 import { useRoom } from '../ui/useRoom';
-import { at, clock, day, duration, offsetMinutes } from '../units/time';
+import { at, clock, day, duration, roundTimes } from '../units/time';
 
 const ROW = 30;
 
@@ -11,11 +11,13 @@ const ROW = 30;
 export function PreparationStrip({
   entries,
   on,
+  zone,
   now,
   workings,
 }: {
   entries: readonly Entry[];
   on: number;
+  zone: string;
   now: number;
   workings: readonly Working[];
 }) {
@@ -23,11 +25,10 @@ export function PreparationStrip({
   const first = entries[0];
   if (first === undefined) return null;
   const width = Math.max(260, room.width);
-  const offset = offsetMinutes(first.at);
   const start = Math.min(...entries.map((entry) => at(entry.at)));
   const x = scaleLinear([start, on], [0, width - 12]);
   const long = entries.filter((entry) => x(ends(entry, on)) - x(at(entry.at)) > 3);
-  const days = midnights(start, on, offset);
+  const days = roundTimes(start, on, 1440, zone);
   return (
     <div>
       <div ref={ref} className="w-full">
@@ -82,10 +83,10 @@ export function PreparationStrip({
           })}
           <line x1={x(on)} x2={x(on)} y1="0" y2={long.length * ROW + 4} stroke="var(--ember)" strokeWidth="2.5" />
           <text x="0" y={long.length * ROW + 21} fill="var(--soft)">
-            {`${day(first.at, now)} ${clock(start, offset)}`}
+            {`${day(first.at, now)} ${clock(start, zone)}`}
           </text>
           <text x={width - 12} y={long.length * ROW + 21} textAnchor="end" fill="var(--ember)" fontWeight="650">
-            {`on ${clock(on, offset)}`}
+            {`on ${clock(on, zone)}`}
           </text>
         </svg>
       </div>
@@ -115,11 +116,3 @@ export function PreparationStrip({
 }
 
 const ends = (entry: Entry, on: number) => (entry.until === null ? on : at(entry.until));
-
-function midnights(start: number, end: number, offset: number): number[] {
-  const dayMs = 86_400_000;
-  const found: number[] = [];
-  for (let midnight = Math.ceil((start + offset * 60_000) / dayMs) * dayMs - offset * 60_000; midnight < end; midnight += dayMs)
-    found.push(midnight);
-  return found;
-}

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import type { Plan } from '../api/types';
 import { useRoom } from '../ui/useRoom';
-import { at, clock, offsetMinutes } from '../units/time';
+import { at, clock } from '../units/time';
 
 type Segment = { from: number; to: number; words: string; tone: 'prep' | 'fire' | 'heat' | 'rest' | 'carve' };
 
@@ -23,7 +23,7 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(300, room.width);
   const serve = at(plan.serve_at);
-  const offset = offsetMinutes(plan.serve_at);
+  const zone = plan.time_zone;
   const threads = plan.dishes.map((_, dish) => segmentsOf(plan, dish));
   const all = threads.flat();
   if (all.length === 0) return <div ref={ref} />;
@@ -81,7 +81,7 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
                         {words}
                       </text>
                     )}
-                    <title>{`${segment.words}, ${clock(segment.from, offset)} to ${clock(segment.to, offset)}`}</title>
+                    <title>{`${segment.words}, ${clock(segment.from, zone)} to ${clock(segment.to, zone)}`}</title>
                   </g>
                 );
               })}
@@ -97,7 +97,7 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
             fill="var(--soft)"
             fontWeight={mark === serve ? 700 : 500}
           >
-            {clock(mark, offset)}
+            {clock(mark, zone)}
           </text>
         ))}
         {now >= start && now <= end && (
@@ -158,12 +158,12 @@ function readable(times: number[], x: (time: number) => number, gap: number): nu
 }
 
 function spoken(plan: Plan, threads: Segment[][]): string {
-  const offset = offsetMinutes(plan.serve_at);
+  const zone = plan.time_zone;
   return (
     plan.dishes
       .map(
         (dish, i) =>
-          `${dish.name}: ${(threads[i] ?? []).map((segment) => `${segment.words} from ${clock(segment.from, offset)}`).join(', ')}`,
+          `${dish.name}: ${(threads[i] ?? []).map((segment) => `${segment.words} from ${clock(segment.from, zone)}`).join(', ')}`,
       )
       .join('. ') + `. Table at ${clock(plan.serve_at)}.`
   );

@@ -88,7 +88,7 @@ describe('core curve', () => {
           section: { positions: [], minutes: [], celsius: [] },
         }}
         startAt={Date.UTC(2031, 9, 4, 16)}
-        offset={0}
+        zone="+00:00"
         now={null}
         pull={{ minutes: 110, celsius: 56, done: false }}
         target={63}

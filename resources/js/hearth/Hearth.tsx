@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useRoasts } from '../api/queries';
+import { useBrokenRoasts, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { mainDish, titleOf, toDo } from '../roast/acts';
@@ -31,6 +31,7 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
   const burning = roasts.filter((roast) => roast.status === 'cooking' || roast.status === 'resting');
   const coming = roasts.filter((roast) => roast.status === 'planned' && at(roast.plan.serve_at) > now).reverse();
   const past = roasts.filter((roast) => roast.status === 'done').slice(0, LAST);
+  const broken = useBrokenRoasts().data ?? [];
   return (
     <>
       {burning.length === 0 && (
@@ -58,6 +59,12 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
           ) : (
             coming.map((roast) => <Coming key={roast.id} roast={roast} now={now} />)
           )}
+          {broken.map((roast) => (
+            <Link key={roast.id} to={`/roasts/${roast.id}`} className="block border-t border-hair py-2.5 hover:text-ember">
+              <span className="block text-[1.0625rem] font-bold">{titleOf(roast)}</span>
+              <span className="label block text-ember">cannot be worked out as it stands: open it to mend it or take it out</span>
+            </Link>
+          ))}
         </section>
         <section className="opens" aria-label="Last debriefs">
           <div className="flex items-baseline justify-between">
@@ -104,7 +111,9 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
               <div className="label">
                 {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
               </div>
-              <div className="wide text-[2rem] leading-[1.05] md:text-[3rem]">{next.title}</div>
+              <div className="wide text-[2rem] leading-[1.05] md:text-[3rem]">
+                <Prose>{next.title}</Prose>
+              </div>
               <p className="mt-1.5 text-soft">
                 <Prose>{next.detail}</Prose>
               </p>
@@ -135,7 +144,9 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
             {then.slice(0, THEN).map((entry) => (
               <li key={entry.id} className="flex min-h-10 items-center gap-4 border-b border-hair">
                 <span className="w-12 font-bold">{clock(entry.at)}</span>
-                <span className="min-w-0 truncate">{entry.title}</span>
+                <span className="min-w-0 truncate">
+                  <Prose>{entry.title}</Prose>
+                </span>
               </li>
             ))}
             <li className="flex min-h-10 items-center gap-4">

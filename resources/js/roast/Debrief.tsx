@@ -7,7 +7,7 @@ import { CoreCurve } from '../charts/CoreCurve';
 import { marksOf } from './acts';
 import { Learning } from './Learning';
 import { Prose } from '../units/Prose';
-import { at, clock, offsetMinutes } from '../units/time';
+import { at, clock } from '../units/time';
 
 /** Plan against fact, what the readings taught, and what to change. */
 export function Debrief({ roast }: { roast: Roast }) {
@@ -72,8 +72,11 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
               <td className="py-2 pr-3 whitespace-nowrap">
                 <Prose>{finding.planned}</Prose>
               </td>
-              <td className="wide py-2 pr-3 text-lg whitespace-nowrap">
-                <Prose>{finding.fact}</Prose>
+              <td className="py-2 pr-3 whitespace-nowrap">
+                <span className="wide text-lg">
+                  <Prose>{finding.fact}</Prose>
+                </span>
+                <span className="label block">{finding.basis === 'read' ? 'read or logged' : 'worked out between readings'}</span>
               </td>
               <td className="hidden py-2 sm:table-cell">
                 <Prose>{finding.lesson}</Prose>
@@ -94,7 +97,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
           <CoreCurve
             pictures={dish.pictures}
             startAt={on}
-            offset={offsetMinutes(roast.plan.serve_at)}
+            zone={roast.plan.time_zone}
             now={Infinity}
             planned={roast.debrief.planned_curves[index] ?? null}
             pull={{ minutes: dish.live.cook_minutes.likely, celsius: dish.live.pull_c, done: true }}

@@ -8,7 +8,7 @@ import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
 import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
-import { at, clock, duration, offsetMinutes } from '../units/time';
+import { at, clock, duration } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt } from './acts';
 import { DishSwitch } from './DishSwitch';
@@ -31,9 +31,9 @@ export function Food({ plan }: { plan: Plan }) {
 function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | FollowedDish; index: number }) {
   const totalKg = dish.total_kg;
   const format = useUnits();
-  const offset = offsetMinutes(plan.serve_at);
+  const zone = plan.time_zone;
   const on = entryAt(plan, index, 'on') ?? at(plan.serve_at);
-  const time = (minutes: number) => clock(on + minutes * 60_000, offset);
+  const time = (minutes: number) => clock(on + minutes * 60_000, zone);
   // Once it is on, the readings know better than the plan.
   const live = 'live' in dish ? dish.live : null;
   const cook = live?.cook_minutes ?? dish.cook_minutes;
@@ -46,7 +46,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
     <>
       <div className="opens flex flex-wrap gap-x-10 gap-y-4">
         <Answer label="On the heat" remark={`${dish.stages[0]?.cooker_name ?? ''} at ${format.degrees(dish.stages[0]?.cooker_c ?? 0)}`}>
-          {clock(on, offset)}
+          {clock(on, zone)}
         </Answer>
         <Answer label="Takes" remark={`${duration(cook.low)} to ${duration(cook.high)}, eight in ten`}>
           <Why of={live === null ? 'cook_minutes' : 'live.pull_at'} workings={workings}>
@@ -58,7 +58,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             {format.degrees(pullC)}
           </Why>
         </Answer>
-        <Answer label="Coasts to" tone="water" remark={dish.doneness.toLowerCase()}>
+        <Answer label={dish.credit_k > 0.4 ? 'Coasts to' : 'Stays at'} tone="water" remark={dish.doneness.toLowerCase()}>
           <Why of={live === null ? 'peak_c' : 'live.peak_c'} workings={workings}>
             {format.degrees(live?.peak_c ?? dish.peak_c)}
           </Why>
@@ -75,7 +75,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           <CoreCurve
             pictures={dish.pictures}
             startAt={on}
-            offset={offset}
+            zone={zone}
             now={null}
             pull={{ minutes: cook.likely, celsius: pullC, done: live !== null && cook.low === cook.high }}
             target={dish.target_c}
@@ -140,7 +140,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
       {prepared.length > 0 && (
         <div className="opens mt-6">
           <h2 className="mb-2 text-lg">Before the fire</h2>
-          <PreparationStrip entries={prepared} on={on} now={now} workings={workings} />
+          <PreparationStrip entries={prepared} on={on} zone={zone} now={now} workings={workings} />
         </div>
       )}
       <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">

@@ -8,7 +8,7 @@ import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
-import { clock, offsetMinutes } from '../units/time';
+import { clock } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt } from './acts';
 import { TooLate } from './TooLate';
@@ -87,11 +87,11 @@ function Writing({ start }: { start: Draft }) {
               {plan !== null && sound && (
                 <p className="mb-1.5 flex justify-between gap-3 font-semibold md:hidden">
                   <span>
-                    On at <Figure>{clock(entryAt(plan, 0, 'on') ?? 0, offsetMinutes(plan.serve_at))}</Figure>
+                    On at <Figure>{clock(entryAt(plan, 0, 'on') ?? 0, plan.time_zone)}</Figure>
                   </span>
                   <span>
                     pull at <Figure>{format.degrees(plan.dishes[0]?.pull_c ?? 0)}</Figure>,{' '}
-                    {clock(entryAt(plan, 0, 'pull') ?? 0, offsetMinutes(plan.serve_at))}
+                    {clock(entryAt(plan, 0, 'pull') ?? 0, plan.time_zone)}
                   </span>
                 </p>
               )}

@@ -12,6 +12,7 @@ import { useNow } from '../ui/useNow';
 import { clock, day } from '../units/time';
 import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
+import { Broken } from './Broken';
 import { Debrief } from './Debrief';
 import { Editing } from './Editing';
 import { FirePanel } from './fire/FirePanel';
@@ -38,8 +39,9 @@ export function RoastPage() {
   const { id = '', view } = useParams();
   const roast = useRoast(id);
   const navigate = useNavigate();
+  const now = useNow(60_000);
   useKeys(Object.fromEntries(VIEWS.map((one, i) => [String(i + 1), () => void navigate(`/roasts/${id}/${one.id}`)])));
-  const shown = view ?? (roast.data === undefined ? 'live' : usualView(roast.data));
+  const shown = view ?? (roast.data === undefined || roast.data.status === 'broken' ? 'live' : usualView(roast.data));
   const bar = (
     <ul className="flex">
       {VIEWS.map((one) => (
@@ -70,7 +72,10 @@ export function RoastPage() {
           </Link>
         </Trouble>
       )}
-      {roast.data !== undefined && <Whole key={roast.data.id} roast={roast.data} shown={shown} offline={roast.isError} />}
+      {roast.data?.status === 'broken' && <Broken key={roast.data.id} roast={roast.data} now={now} />}
+      {roast.data !== undefined && roast.data.status !== 'broken' && (
+        <Whole key={roast.data.id} roast={roast.data} shown={shown} offline={roast.isError} />
+      )}
     </Frame>
   );
 }

@@ -1,6 +1,8 @@
 import clsx from 'clsx';
 import type { Entry, Roast } from '../api/types';
+import { useState } from 'react';
 import { useNow } from '../ui/useNow';
+import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Prose } from '../units/Prose';
 import { clock, day } from '../units/time';
 import { eventFor } from './acts';
@@ -11,10 +13,12 @@ const RULES: Partial<Record<Entry['act'], string>> = {
   prepare: 'bg-soft',
   light: 'bg-straw',
   preheat: 'bg-straw',
+  cover: 'bg-straw',
   on: 'bg-ember',
   stage: 'bg-ember',
   pull: 'bg-ember',
   rest: 'bg-water',
+  hold: 'bg-ember',
   carve: 'bg-herb',
   serve: 'bg-ink',
 };
@@ -23,6 +27,8 @@ const RULES: Partial<Record<Entry['act'], string>> = {
 export function RunSheet({ roast }: { roast: Roast }) {
   const now = useNow(15_000);
   const log = useLogging(roast);
+  const [when, setWhen] = useState<Moment>(NOW);
+  const moment = momentOf(when, roast.plan.time_zone);
   const sheet = roast.plan.run_sheet;
   const nextId = sheet.find((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve')?.id;
   const tick = (entry: Entry) => {
@@ -30,7 +36,11 @@ export function RunSheet({ roast }: { roast: Roast }) {
       roast.events.find((one) => one.entry === entry.id) ??
       roast.events.find((one) => one.dish === entry.dish && one.kind === eventFor(entry, roast.file.dishes).kind && entry.act !== 'chore');
     if (entry.done && event !== undefined) log.undo.mutate({ what: 'events', id: event.id });
-    else log.act.mutate({ ...eventFor(entry, roast.file.dishes), dish: entry.dish, entry: entry.id });
+    else if (moment !== null)
+      log.act.mutate(
+        { ...eventFor(entry, roast.file.dishes), dish: entry.dish, entry: entry.id, when: isNow(when) ? undefined : moment },
+        { onSuccess: () => setWhen(NOW) },
+      );
   };
   const trouble = log.act.error ?? log.undo.error;
   return (
@@ -41,6 +51,10 @@ export function RunSheet({ roast }: { roast: Roast }) {
           {trouble.message}
         </p>
       )}
+      <div className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <span className="label">A tick is for</span>
+        <When label="A tick is for" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
+      </div>
       <ol>
         {sheet.map((entry, i) => {
           const newDay = i === 0 || entry.at.slice(0, 10) !== sheet[i - 1]?.at.slice(0, 10);
@@ -57,7 +71,9 @@ export function RunSheet({ roast }: { roast: Roast }) {
                 <span className={clsx('wide text-[1.25rem]', entry.id === nextId && 'text-ember')}>{clock(entry.at)}</span>
                 <span className={clsx('h-full min-h-9 w-1 rounded-full', RULES[entry.act] ?? 'bg-hair')} />
                 <span className="min-w-0 py-1">
-                  <span className={clsx('block font-semibold', entry.done && 'line-through decoration-1')}>{entry.title}</span>
+                  <span className={clsx('block font-semibold', entry.done && 'line-through decoration-1')}>
+                    <Prose>{entry.title}</Prose>
+                  </span>
                   <span className="label block md:hidden">
                     <Prose>{entry.detail}</Prose>
                   </span>

@@ -4,13 +4,15 @@ import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
+import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
 import { Prose } from '../units/Prose';
-import { at, clock, countdown, duration, offsetMinutes } from '../units/time';
+import { at, clock, countdown, duration } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt, mainDish, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
+import { CoreAdvice } from './live/CoreAdvice';
 import { useLogging } from './useLogging';
 
 /** After the pull: the rest, the carving, and how long it may be kept. */
@@ -34,7 +36,12 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
-  const offset = offsetMinutes(roast.plan.serve_at);
+  const zone = roast.plan.time_zone;
+  const [when, setWhen] = useState<Moment>(NOW);
+  const moment = momentOf(when, zone);
+  const did = (kind: 'pulled' | 'carved') => {
+    if (moment !== null) log.act.mutate({ kind, dish: index, when: isNow(when) ? undefined : moment }, { onSuccess: () => setWhen(NOW) });
+  };
   const cut = reference.data?.cuts.find((candidate) => candidate.id === dish.cut);
   const on = dish.on_at === null ? entryAt(roast.plan, index, 'on') : at(dish.on_at);
   const carve = entryAt(roast.plan, index, 'carve');
@@ -57,25 +64,32 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           ) : (
             <div>
               <div className="label">{dish.status === 'carved' ? 'Carved at' : 'Carve at'}</div>
-              <div className="wide text-[3.5rem] leading-none">{clock(dish.carved_at ?? carve, offset)}</div>
+              <div className="wide text-[3.5rem] leading-none">{clock(dish.carved_at ?? carve, zone)}</div>
             </div>
           )}
-          <Answer label="Peaks at" tone="water" remark={clock(peak, offset)}>
+          <Answer
+            label="Hottest, as counted"
+            tone="water"
+            remark={
+              (dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? clock(peak, zone) : 'no climb off the heat'
+            }
+          >
             <Why of={dish.live === null ? 'peak_c' : 'live.peak_c'} workings={[...dish.workings, ...(dish.live?.workings ?? [])]}>
               {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
             </Why>
           </Answer>
           <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
-            {dish.under_60_minutes === null ? 'later' : clock(on + dish.under_60_minutes * 60_000, offset)}
+            {dish.under_60_minutes === null ? 'later' : clock(on + dish.under_60_minutes * 60_000, zone)}
           </Answer>
         </div>
+        <CoreAdvice dish={dish} />
         <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
             <CoreCurve
               pictures={dish.pictures}
               startAt={on}
-              offset={offset}
+              zone={zone}
               now={dish.live === null ? null : (now - on) / 60_000}
               pull={{ minutes: pullMinutes, celsius: dish.live?.pull_c ?? dish.pull_c, done: dish.pulled_at !== null }}
               target={dish.target_c}
@@ -87,21 +101,18 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           </div>
         )}
         <div className="mt-4 flex flex-wrap gap-2">
+          {(dish.status === 'on' || dish.status === 'resting') && (
+            <div className="w-full">
+              <When label="When it was" value={when} onChange={setWhen} zone={zone} />
+            </div>
+          )}
           {dish.status === 'on' && (
-            <button
-              type="button"
-              className="push push-ember min-h-14 px-6 text-lg"
-              onClick={() => log.act.mutate({ kind: 'pulled', dish: index })}
-            >
-              Pulled now
+            <button type="button" className="push push-ember min-h-14 px-6 text-lg" onClick={() => did('pulled')}>
+              {isNow(when) ? 'Pulled now' : 'Pulled then'}
             </button>
           )}
           {dish.status === 'resting' && (
-            <button
-              type="button"
-              className="push push-main min-h-14 px-6 text-lg"
-              onClick={() => log.act.mutate({ kind: 'carved', dish: index })}
-            >
+            <button type="button" className="push push-main min-h-14 px-6 text-lg" onClick={() => did('carved')}>
               Carved
             </button>
           )}

@@ -1,6 +1,6 @@
 import type { Cut, FilePile, FileRig, Reference, RoastFile } from '../api/types';
 import type { Typed } from '../ui/NumberField';
-import { withOffset } from '../units/time';
+import { ownZone, withOffset } from '../units/time';
 
 /** A roast being written: as the roast file, but a number may still be what the cook is typing. */
 export type DraftChore = { do: string; every_minutes?: Typed; from_minutes?: Typed };
@@ -42,6 +42,7 @@ export type Draft = {
   version?: number;
   name?: string;
   serve_at: string;
+  time_zone?: string;
   people?: Typed;
   air_c?: Typed;
   latitude?: Typed;
@@ -82,7 +83,6 @@ export function newDish(cut: Cut): DraftDish {
     mass_kg: cut.typical_mass_kg,
     start_c: cut.kind === 'roots' ? 15 : 5,
     taste: cut.usual_taste,
-    coast: true,
     rest_minutes: cut.rest_minutes,
     stages: [{ cooker: 'kettle', cooker_c: 150, pull: true }],
   };
@@ -94,6 +94,7 @@ export function newDraft(reference: Reference, now: Date): Draft {
   return {
     name: '',
     serve_at: likelyHour(now),
+    time_zone: ownZone(),
     people: 4,
     air_c: 15,
     dishes: [{ ...newDish(cut), pieces: 1, stages: [{ cooker: 'kettle', cooker_c: 180, pull: true }] }],

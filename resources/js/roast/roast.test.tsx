@@ -1,5 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { ComponentProps } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Cut, FileDish } from '../api/types';
 import { UnitsContext } from '../units/units';
@@ -14,20 +15,13 @@ const places = [
   { id: 'cooker', name: 'Cooker' },
 ];
 
-function Pad({ onSave, unit = 'c' }: { onSave: (celsius: number) => void; unit?: 'c' | 'f' }) {
+type Saved = Parameters<ComponentProps<typeof Keypad>['onSave']>[0];
+type PadProps = { onSave: (taken: Saved) => void; unit?: 'c' | 'f'; odd?: (celsius: number, place: string) => string | null };
+
+function Pad({ onSave, unit = 'c', odd = () => null }: PadProps) {
   return (
     <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg' }}>
-      <Keypad
-        open
-        onClose={() => undefined}
-        dish="Rack"
-        places={places}
-        place="core"
-        onPlace={() => undefined}
-        onSave={onSave}
-        error=""
-        busy={false}
-      />
+      <Keypad open onClose={() => undefined} dish="Rack" places={places} zone="+00:00" odd={odd} onSave={onSave} error="" busy={false} />
     </UnitsContext>
   );
 }
@@ -38,7 +32,7 @@ describe('keypad', () => {
     render(<Pad onSave={save} />);
     for (const key of ['4', '4', 'Point', '1']) await userEvent.click(screen.getByRole('button', { name: key }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenCalledExactlyOnceWith(44.1);
+    expect(save).toHaveBeenCalledExactlyOnceWith({ celsius: 44.1, place: 'core', when: { ago: 0 }, sure: false });
   });
 
   it('takes keys as well, one point only, and corrections', async () => {
@@ -46,7 +40,7 @@ describe('keypad', () => {
     render(<Pad onSave={save} />);
     await userEvent.keyboard('5{Backspace}4.,.2');
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenCalledWith(4.2);
+    expect(save).toHaveBeenCalledWith(expect.objectContaining({ celsius: 4.2 }));
   });
 
   it('reads °F as °F', async () => {
@@ -54,12 +48,50 @@ describe('keypad', () => {
     render(<Pad onSave={save} unit="f" />);
     await userEvent.keyboard('212');
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save.mock.calls[0]?.[0]).toBeCloseTo(100, 9);
+    expect((save.mock.calls[0]?.[0] as Saved).celsius).toBeCloseTo(100, 9);
   });
 
   it('logs nothing while nothing is typed', () => {
     render(<Pad onSave={() => undefined} />);
     expect(screen.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  });
+});
+
+describe('a reading that looks odd', () => {
+  it('is asked about at once, and logged when the cook is sure', async () => {
+    const save = vi.fn();
+    const odd = (celsius: number, place: string) => (place === 'cooker' && celsius < 80 ? 'Was it the core?' : null);
+    render(<Pad onSave={save} odd={odd} />);
+    await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));
+    await userEvent.keyboard('57');
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(screen.getByRole('alert')).toHaveTextContent('Was it the core?');
+    expect(save).not.toHaveBeenCalled();
+    await userEvent.click(screen.getByRole('radio', { name: 'Middle' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'core', sure: false }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    await userEvent.click(screen.getByRole('button', { name: 'It is right, log it' }));
+    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'cooker', sure: true }));
+  });
+
+  it('begins at the usual place each time it is opened', async () => {
+    const shown = render(<Pad onSave={() => undefined} />);
+    await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));
+    shown.unmount();
+    render(<Pad onSave={() => undefined} />);
+    expect(screen.getByRole('radio', { name: 'Middle' })).toBeChecked();
+  });
+
+  it('can have been read a while ago', async () => {
+    const save = vi.fn();
+    render(<Pad onSave={save} />);
+    await userEvent.keyboard('44');
+    await userEvent.click(screen.getByRole('button', { name: 'Read a while ago?' }));
+    await userEvent.click(screen.getByRole('radio', { name: '10 min ago' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(save).toHaveBeenCalledWith(expect.objectContaining({ when: { ago: 10 } }));
   });
 });
 

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
@@ -76,6 +76,11 @@ const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullabl
   cook_minutes: { low: 70, likely: 80, high: 90 },
   pull_c: 66,
   core_now_c: { low: 38, likely: 41, high: 44 },
+  read: null,
+  disagrees: false,
+  safe_at_carving: true,
+  log10_at_carving: 7.2,
+  advice: null,
   peak_c: 74,
   peak_at: '2031-10-04T18:35:00Z',
   counted: 3,
@@ -293,10 +298,55 @@ describe('live', () => {
   });
 
   it('tells what was refused', async () => {
-    answering({ 'POST /api/roasts/roast/events': new Failed(500, 'The kitchen could not answer. Try again.') });
+    answering({ 'POST /api/roasts/roast/events': new Refused('That is before it was put on.', {}) });
     show(<Live roast={cooking()} />);
     await userEvent.keyboard('b');
-    expect(await screen.findByRole('alert')).toHaveTextContent('could not answer');
+    expect(await screen.findByRole('alert')).toHaveTextContent('before it was put on');
+  });
+
+  it('says what the core asks for, large, and what was read when', async () => {
+    const advice = { act: 'take_off' as const, words: 'Take it off', why: 'It reads 60 °C; its number is 54 °C.', minutes: null };
+    const read = { id: 'a', celsius: 60, at: new Date(Date.now() - 20_000).toISOString() };
+    show(<Live roast={cooking({}, { live: live({ advice, read, core_now_c: { low: 59, likely: 60, high: 61 } }) })} />);
+    expect(screen.getByRole('alert')).toHaveTextContent('Take it offIt reads 60 °C; its number is 54 °C.');
+    expect(screen.getAllByText('60°').length).toBeGreaterThan(0);
+    expect(screen.getByText(/just read/)).toBeInTheDocument();
+  });
+
+  it('logs an act for when it was, once, and is back at now', async () => {
+    show(<Live roast={cooking()} />);
+    await userEvent.click(screen.getByRole('radio', { name: '10 min ago' }));
+    await userEvent.click(screen.getByRole('button', { name: /Basted/ }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(1));
+    const ago = (Date.now() - new Date(String(sent('POST', '/api/roasts/roast/events')[0]?.at)).getTime()) / 60_000;
+    expect(ago).toBeGreaterThan(9.8);
+    expect(ago).toBeLessThan(10.5);
+    expect(screen.getByRole('radio', { name: 'Now' })).toBeChecked();
+  });
+
+  it('puts a logged line to another time under its id', async () => {
+    const events = [
+      {
+        id: 'e1',
+        dish: 0,
+        at: '2031-10-04T17:30:00Z',
+        kind: 'basted',
+        words: 'Basted',
+        stage: null,
+        entry: null,
+        minutes: null,
+        note: null,
+        settings: null,
+        celsius: null,
+      },
+    ];
+    show(<Live roast={cooking({ events })} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Another time for Basted at 17:30' }));
+    const field = screen.getByLabelText('By the table’s clock');
+    fireEvent.change(field, { target: { value: '2031-10-04T17:20' } });
+    await userEvent.click(screen.getByRole('button', { name: 'Put it there' }));
+    await waitFor(() => expect(sent('PATCH', '/api/roasts/roast/events/e1')).toHaveLength(1));
+    expect(new Date(String(sent('PATCH', '/api/roasts/roast/events/e1')[0]?.at)).toISOString()).toBe('2031-10-04T17:20:00.000Z');
   });
 });
 
@@ -330,7 +380,14 @@ describe('table', () => {
 });
 
 describe('debrief', () => {
-  const finding = { id: 'minutes', what: 'On the heat', planned: '78 min', fact: '92 min', lesson: 'Less heat than planned reached it.' };
+  const finding = {
+    id: 'minutes',
+    what: 'On the heat',
+    planned: '78 min',
+    fact: '92 min',
+    basis: 'read' as const,
+    lesson: 'Less heat than planned reached it.',
+  };
   const done = () =>
     cooking(
       { status: 'done', debrief: { planned_curves: [curve], dishes: [[finding]] } },
@@ -368,6 +425,7 @@ describe('debrief', () => {
         place: 'cooker',
         place_words: 'Cooker',
         celsius: 171,
+        sure: false,
         counts: true,
         verdict: 'Counts',
       },

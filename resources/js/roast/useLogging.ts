@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { serverNow } from '../api/clock';
 import { call } from '../api/client';
 import { post, type Parcel } from '../api/outbox';
 import { useRoastChange } from '../api/queries';
@@ -14,15 +15,22 @@ type NewAct = {
   note?: string;
   settings?: Settings;
   celsius?: number;
+  /** when it was done, ms; now when nothing is said */
+  when?: number;
 };
 
 /** Logging and undoing: each act carries an id of its own, so that it is logged once however often it is sent. */
 export function useLogging(roast: Roast) {
-  const act = useRoastChange<NewAct>((input) =>
-    post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
+  const time = (when?: number) => withOffset(new Date(when ?? serverNow()));
+  const act = useRoastChange<NewAct>(({ when, ...input }) =>
+    post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
   );
-  const read = useRoastChange<{ dish: number; place: string; celsius?: number; hand_s?: number }>((input) =>
-    post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: withOffset(new Date()), ...input } }),
+  const read = useRoastChange<{ dish: number; place: string; celsius?: number; hand_s?: number; sure?: boolean; when?: number }>(
+    ({ when, ...input }) => post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
+  );
+  /** A line of the log gets another time and keeps its id. */
+  const move = useRoastChange<{ what: 'readings' | 'events'; id: string; at: number }>(({ what, id, at }) =>
+    call<Roast>('PATCH', `/api/roasts/${roast.id}/${what}/${id}`, { at: time(at) }),
   );
   const [undone, setUndone] = useState<Parcel | null>(null);
   const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(async ({ what, id }) => {
@@ -36,7 +44,7 @@ export function useLogging(roast: Roast) {
     setUndone(null);
     return await post(parcel);
   });
-  return { act, read, undo, undone, putBack };
+  return { act, read, move, undo, undone, putBack };
 }
 
 function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel | null {
@@ -44,7 +52,11 @@ function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel
     const reading = roast.readings.find((one) => one.id === id);
     return reading === undefined
       ? null
-      : { roast: roast.id, what, body: { id, dish: reading.dish, at: reading.at, place: reading.place, celsius: reading.celsius } };
+      : {
+          roast: roast.id,
+          what,
+          body: { id, dish: reading.dish, at: reading.at, place: reading.place, celsius: reading.celsius, sure: reading.sure },
+        };
   }
   const event = roast.events.find((one) => one.id === id);
   return event === undefined

@@ -273,6 +273,7 @@ describe('what is next', () => {
             place: 'core',
             place_words: 'Middle',
             celsius: 24,
+            sure: false,
             counts: false,
             verdict: 'Left out',
           },

@@ -3,13 +3,13 @@ import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import { call, forgetToken } from '../api/client';
-import { usePending } from '../api/outbox';
 import { keys, useMe } from '../api/queries';
 import type { Me } from '../api/types';
 import { useUnits } from '../units/units';
 import { Sheet } from './Sheet';
 import { useKeys } from './useKeys';
 import { useTheme } from './theme';
+import { Waiting } from './Waiting';
 
 const PLACES = [
   { to: '/', name: 'Hearth' },
@@ -39,7 +39,6 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
   const navigate = useNavigate();
   const me = useMe();
   const units = useUnits();
-  const pending = usePending();
   const [theme, toggleTheme] = useTheme();
   const [sheet, setSheet] = useState(false);
 
@@ -116,11 +115,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
         </div>
       </nav>
       <main className="mx-auto max-w-[1320px] px-4 pt-3 pb-28 md:px-6 md:pb-6">
-        {pending > 0 && (
-          <p role="status" className="mb-2 inline-block rounded-md bg-straw px-2 py-1 text-label font-semibold text-on-straw">
-            {pending} kept here, to be sent when the kitchen is reached
-          </p>
-        )}
+        <Waiting />
         {children}
       </main>
       <nav

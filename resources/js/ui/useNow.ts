@@ -1,10 +1,11 @@
 import { useEffect, useState } from 'react';
+import { serverNow } from '../api/clock';
 
-/** The present, renewed as often as asked, ms. */
+/** The present by the server's clock, renewed as often as asked, ms. */
 export function useNow(everyMs = 1000): number {
-  const [now, setNow] = useState(() => Date.now());
+  const [now, setNow] = useState(serverNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), everyMs);
+    const timer = setInterval(() => setNow(serverNow()), everyMs);
     return () => clearInterval(timer);
   }, [everyMs]);
   return now;

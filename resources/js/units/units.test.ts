@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { clock, countdown, day, duration, fromLocalInput, localInput } from './time';
+import { at, clock, countdown, day, duration, fromLocalInput, localInput, roundTimes, zoneMinutes } from './time';
 import { formatter, inUnits } from './units';
 
 const metric = formatter({ temperatureUnit: 'c', massUnit: 'kg' });
@@ -51,7 +51,7 @@ describe('time', () => {
 
   it('shows the clock where the table stands', () => {
     expect(clock(serve)).toBe('18:45');
-    expect(clock(new Date(serve).getTime(), 120)).toBe('18:45');
+    expect(clock(new Date(serve).getTime(), 'Europe/Oslo')).toBe('18:45');
     expect(clock('2031-10-04T23:30:00-07:00')).toBe('23:30');
   });
 
@@ -72,7 +72,71 @@ describe('time', () => {
 
   it('edits an hour without moving it', () => {
     expect(localInput(serve)).toBe('2031-10-04T18:45');
-    expect(fromLocalInput(localInput(serve), 120)).toBe(serve);
-    expect(fromLocalInput('', 120)).toBe('');
+    expect(fromLocalInput(localInput(serve), 'Europe/Oslo')).toBe(serve);
+    expect(fromLocalInput('', 'Europe/Oslo')).toBe('');
+  });
+});
+
+// Source: the IANA time zone database. Europe/Oslo goes to summer time on 30 March 2031 at 01:00 UTC and back on 26 October 2031.
+describe('the table’s own clock', () => {
+  const zones = ['America/Chicago', 'Asia/Kolkata', 'Europe/Oslo', 'UTC', '-06:00', '+05:30'];
+
+  it('knows how far a zone is ahead, on both sides of a change', () => {
+    expect(zoneMinutes('America/Chicago', at('2031-01-10T12:00:00Z'))).toBe(-360);
+    expect(zoneMinutes('Asia/Kolkata', at('2031-07-10T12:00:00Z'))).toBe(330);
+    expect(zoneMinutes('Europe/Oslo', at('2031-03-30T00:59:00Z'))).toBe(60);
+    expect(zoneMinutes('Europe/Oslo', at('2031-03-30T01:01:00Z'))).toBe(120);
+    expect(zoneMinutes('Europe/Oslo', at('2031-10-26T00:59:00Z'))).toBe(120);
+    expect(zoneMinutes('Europe/Oslo', at('2031-10-26T01:01:00Z'))).toBe(60);
+    expect(zoneMinutes('-06:00', 0)).toBe(-360);
+  });
+
+  it.each(zones)('shows and takes hours in %s without moving them, all through two years', (zone) => {
+    for (let moment = Date.UTC(2031, 0, 1, 0, 15); moment < Date.UTC(2033, 0, 1); moment += 7 * 3_600_000) {
+      const back = at(fromLocalInput(localInput(moment, zone), zone));
+      // On the night the clocks go back one hour comes twice: either of the two is meant.
+      expect([0, 3_600_000]).toContain(Math.abs(back - moment));
+      expect(localInput(back, zone)).toBe(localInput(moment, zone));
+    }
+  });
+
+  it('marks whole hours through a night on which the clocks change', () => {
+    for (const [from, count] of [
+      ['2031-03-29T22:00:00+01:00', 12],
+      ['2031-10-25T22:00:00+02:00', 12],
+    ] as const) {
+      const hours = roundTimes(at(from), at(from) + count * 3_600_000, 60, 'Europe/Oslo');
+      expect(hours).toHaveLength(count + 1);
+      for (const hour of hours) expect(clock(hour, 'Europe/Oslo')).toMatch(/:00$/);
+      expect(roundTimes(at(from), at(from) + 40 * 3_600_000, 1440, 'Europe/Oslo').map((one) => clock(one, 'Europe/Oslo'))).toEqual([
+        '00:00',
+        '00:00',
+      ]);
+    }
+    expect(
+      roundTimes(at('2031-07-01T00:10:00Z'), at('2031-07-01T03:00:00Z'), 60, 'Asia/Kolkata').map((one) => clock(one, 'Asia/Kolkata')),
+    ).toEqual(['06:00', '07:00', '08:00']);
+  });
+
+  it('shows a step that comes as text by the offset it has then', () => {
+    // Served at noon after the clocks went forward; lit the evening before.
+    expect(clock('2031-03-29T23:30:00+01:00')).toBe('23:30');
+    expect(clock(at('2031-03-29T23:30:00+01:00'), 'Europe/Oslo')).toBe('23:30');
+    expect(clock(at('2031-03-30T12:00:00+02:00'), 'Europe/Oslo')).toBe('12:00');
+  });
+});
+
+describe('what was typed in °F', () => {
+  // 350 °F is 176.67 °C: two decimals mark it as exact.
+  it('comes back as typed, in prose too', () => {
+    const stored = Number(us.fromDegrees(350).toFixed(4));
+    expect(us.temperature(stored)).toBe('350 °F');
+    expect(inUnits('Bring the kettle to 176.67 °C', us)).toBe('Bring the kettle to 350 °F');
+    expect(inUnits('Bring the kettle to 176.67 °C', metric)).toBe('Bring the kettle to 177 °C');
+    for (let typed = 100; typed <= 600; typed += 5) {
+      const celsius = us.fromDegrees(typed);
+      const prose = `${Math.abs(celsius - Math.round(celsius)) < 0.04 ? celsius.toFixed(0) : celsius.toFixed(2)} °C`;
+      expect(inUnits(prose, us)).toBe(`${typed} °F`);
+    }
   });
 });

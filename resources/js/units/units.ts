@@ -86,13 +86,16 @@ export const QUART_L = 0.9463529; // NIST SP 811, appendix B, liquid quart
 
 /** Prose from the server is written in °C, K (differences), kg, g, cm, l and ml; this puts it into the cook's units. */
 export function inUnits(prose: string, format: Formatter): string {
-  return prose.replace(QUANTITY, (_, figure: string, unit: string) => {
+  return prose.replace(QUANTITY, (_, figure: string, unit: string) => shown(figure, unit).replace(/^-/, '−'));
+
+  function shown(figure: string, unit: string): string {
     const value = Number(figure.replace('−', '-'));
-    const digits = figure.includes('.') ? 1 : 0;
+    // Two decimals mark what was typed in another unit: exact, and shown whole.
+    const digits = /\.\d$/.test(figure) ? 1 : 0;
     if (unit === '°C') return format.temperature(value, digits);
     if (unit === 'K') return format.difference(value, digits);
     if (unit === 'g') return format.massUnit === 'lb' ? format.mass(value / 1000) : `${figure} g`;
     if (unit === 'l' || unit === 'ml') return format.volume(unit === 'l' ? value : value / 1000, `${figure} ${unit}`);
     return unit === 'kg' ? format.mass(value) : format.length(value, 1);
-  });
+  }
 }

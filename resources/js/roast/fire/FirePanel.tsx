@@ -44,6 +44,7 @@ export function FirePanel({ roast, now }: { roast: Roast; now: number }) {
               fire={fire}
               roast={roast}
               now={now}
+              laid={draft.fires?.find((one) => one.cooker === fire.cooker)?.piles}
               onPiles={
                 roast.status !== 'planned'
                   ? null

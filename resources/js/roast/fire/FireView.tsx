@@ -6,23 +6,29 @@ import { Answer } from '../../ui/Answer';
 import { Warnings } from '../../ui/Warnings';
 import { Why } from '../../ui/Why';
 import { Prose } from '../../units/Prose';
-import { at, clock, duration, offsetMinutes } from '../../units/time';
+import { at, clock, duration } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Banking } from './Banking';
 import { CampOvenCount } from './CampOvenCount';
 import { FloorPanel } from './FloorPanel';
 import { HandTest } from './HandTest';
 
-type Props = { plan: Plan; fire: Fire; roast: Roast; now: number; onPiles: ((piles: FilePile[] | undefined) => void) | null };
+type Props = {
+  laid: FilePile[] | undefined;
+  plan: Plan;
+  fire: Fire;
+  roast: Roast;
+  now: number;
+  onPiles: ((piles: FilePile[] | undefined) => void) | null;
+};
 
 /** One fire: what to light, where it lies, how it is set, when it is fed, and what it then does. */
-export function FireView({ plan, fire, roast, now, onPiles }: Props) {
+export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
   const format = useUnits();
   const step = fire.steps[0];
   if (step === undefined) return null;
   const starts = at(fire.starts_at);
-  const offset = offsetMinutes(fire.starts_at);
-  const time = (minutes: number) => clock(starts + minutes * 60_000, offset);
+  const time = (minutes: number) => clock(starts + minutes * 60_000, plan.time_zone);
   const lit = roast.plan.dishes[fire.dish]?.on_at !== null;
   const tending = roast.tending.find((one) => one.cooker === fire.cooker);
   const pit = fire.buried ? plan.dishes[fire.dish]?.rig?.pit : null;
@@ -98,7 +104,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
       </div>
       <div className="grid gap-x-9 gap-y-7 xl:grid-cols-[minmax(0,1fr)_minmax(0,18.5rem)]">
         {fire.floor !== null && (
-          <FloorPanel fire={fire} floor={fire.floor} meat={plan.dishes[fire.dish]?.name ?? 'Meat'} onPiles={onPiles} />
+          <FloorPanel fire={fire} laid={laid} floor={fire.floor} meat={plan.dishes[fire.dish]?.name ?? 'Meat'} onPiles={onPiles} />
         )}
         <div className={clsx('grid content-start gap-4', fire.floor === null && 'xl:col-span-2 xl:grid-cols-2')}>
           {!fire.buried && fire.controls.length > 0 && <SetIt fire={fire} time={time} />}
@@ -124,6 +130,7 @@ export function FireView({ plan, fire, roast, now, onPiles }: Props) {
         </div>
         <FireCurve
           fire={fire}
+          zone={plan.time_zone}
           now={lit ? sinceOn : null}
           readings={(tending?.readings ?? []).map((one) => ({ minutes: sinceOn - one.minutes_ago, celsius: one.celsius }))}
         />

@@ -9,11 +9,19 @@ import { useUnits } from '../../units/units';
 const MOST_PILES = 16;
 const CHANGE = 1.25;
 
-type Props = { fire: Fire; floor: Floor; meat: string; onPiles: ((piles: FilePile[] | undefined) => void) | null };
+/** @property laid coals as they were moved last, which the answer may not know yet: the next move starts from there */
+type Props = {
+  fire: Fire;
+  laid: FilePile[] | undefined;
+  floor: Floor;
+  meat: string;
+  onPiles: ((piles: FilePile[] | undefined) => void) | null;
+};
 
 /** The fire from above, to be rearranged by thumb or keys, and what the meat gets of it. */
-export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
+export function FloorPanel({ fire, laid, floor: answered, meat, onPiles }: Props) {
   const format = useUnits();
+  const floor = laid === undefined ? answered : { ...answered, piles: laid.map((pile) => ({ ...pile, words: wordsOf(pile, answered) })) };
   const [chosen, setChosen] = useState<number | null>(null);
   const movable = onPiles !== null && floor.piles.length > 0;
   const piles: FilePile[] = floor.piles.map(({ x_cm, y_cm, kg }) => ({ x_cm, y_cm, kg }));
@@ -108,4 +116,9 @@ export function FloorPanel({ fire, floor, meat, onPiles }: Props) {
       </div>
     </section>
   );
+}
+
+/** How much coal a pile is, in words; none until the answer knows it. */
+function wordsOf(pile: FilePile, answered: Floor): string {
+  return answered.piles.find((one) => Math.abs(one.kg - pile.kg) < 1e-3)?.words ?? '';
 }

@@ -34,6 +34,7 @@ describe('moving coals', () => {
     return (
       <FloorPanel
         fire={aFire()}
+        laid={undefined}
         floor={floor}
         meat="Ducks"
         onPiles={(piles) => {
@@ -59,6 +60,33 @@ describe('moving coals', () => {
     expect(Math.hypot(last?.x_cm ?? 0, last?.y_cm ?? 0)).toBeLessThanOrEqual(28.5);
     // The others lie where they lay.
     expect(seen.at(-1)?.[0]).toEqual({ x_cm: -15, y_cm: 18, kg: 0.475 });
+  });
+
+  it('loses no move to a slow server: each starts from where the hand left the coals', async () => {
+    const seen: FilePile[][] = [];
+    // The answer to the first move is still on its way while the keys go on.
+    function Slow() {
+      const [laid, setLaid] = useState<FilePile[] | undefined>();
+      return (
+        <FloorPanel
+          fire={aFire()}
+          laid={laid}
+          floor={aFloor}
+          meat="Ducks"
+          onPiles={(piles) => {
+            setLaid(piles);
+            if (piles !== undefined) seen.push(piles);
+          }}
+        />
+      );
+    }
+    show(<Slow />);
+    coals(2).focus();
+    for (const key of ['{ArrowUp}', '{ArrowUp}', '{ArrowRight}', '{ArrowRight}', '{ArrowRight}']) await userEvent.keyboard(key);
+    coals(1).focus();
+    await userEvent.keyboard('{ArrowLeft}+');
+    expect(seen.at(-1)?.[1]).toEqual({ x_cm: 6, y_cm: 14, kg: 0.45 });
+    expect(seen.at(-1)?.[0]).toEqual({ x_cm: -17, y_cm: 18, kg: 0.5938 });
   });
 
   it('adds to a pile, takes from it and rakes it away by keys', async () => {
@@ -92,13 +120,13 @@ describe('moving coals', () => {
   });
 
   it('lets nothing be moved while it burns', () => {
-    show(<FloorPanel fire={aFire()} floor={aFloor} meat="Ducks" onPiles={null} />);
+    show(<FloorPanel fire={aFire()} laid={undefined} floor={aFloor} meat="Ducks" onPiles={null} />);
     expect(screen.queryByRole('button', { name: /Coals 1/ })).toBeNull();
     expect(screen.queryByRole('button', { name: 'Add a pile' })).toBeNull();
   });
 
   it('tells the near side of the meat from the far', () => {
-    show(<FloorPanel fire={aFire()} floor={aFloor} meat="Ducks" onPiles={null} />);
+    show(<FloorPanel fire={aFire()} laid={undefined} floor={aFloor} meat="Ducks" onPiles={null} />);
     expect(screen.getByText('0.9, 0.2')).toBeInTheDocument();
     expect(screen.getByText('turn it half way')).toBeInTheDocument();
   });
@@ -106,7 +134,7 @@ describe('moving coals', () => {
 
 describe('fire view', () => {
   const view = (fire: Fire, units?: { temperatureUnit: 'c' | 'f'; massUnit: 'kg' | 'lb' }) =>
-    show(<FireView plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />, units);
+    show(<FireView laid={undefined} plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />, units);
 
   it('says what to light, when, and how it is set', () => {
     view(aFire());
@@ -307,7 +335,8 @@ describe('tending', () => {
 });
 
 describe('figures of a fire', () => {
-  const see = (fire: Fire) => show(<FireView plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />);
+  const see = (fire: Fire) =>
+    show(<FireView laid={undefined} plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />);
   const first = aFire().steps[0];
   if (first === undefined) throw new Error('A fire has a step.');
 

@@ -1,6 +1,6 @@
 import type { FollowedDish, Roast } from '../../api/types';
 import { CoreCurve } from '../../charts/CoreCurve';
-import { at, offsetMinutes } from '../../units/time';
+import { at } from '../../units/time';
 import { entryAt, marksOf } from '../acts';
 
 /** The core curve of a dish under way, or as planned while it waits. */
@@ -14,7 +14,7 @@ export function Curve({ roast, dish, index, now }: { roast: Roast; dish: Followe
       <CoreCurve
         pictures={dish.pictures}
         startAt={on}
-        offset={offsetMinutes(roast.plan.serve_at)}
+        zone={roast.plan.time_zone}
         now={live === null ? null : (now - on) / 60_000}
         pull={{
           minutes: live?.cook_minutes.likely ?? dish.cook_minutes.likely,

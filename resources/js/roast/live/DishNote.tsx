@@ -1,5 +1,5 @@
 import type { FollowedDish, Roast } from '../../api/types';
-import { clock, offsetMinutes } from '../../units/time';
+import { clock } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { entryAt } from '../acts';
 
@@ -10,5 +10,5 @@ export function DishNote({ dish, roast, index }: { dish: FollowedDish | undefine
   if (dish.status === 'carved') return 'carved';
   if (dish.live !== null) return `${format.degrees(dish.live.core_now_c.likely)} in the core`;
   const on = entryAt(roast.plan, index, 'on');
-  return on === null ? 'waiting' : `on at ${clock(on, offsetMinutes(roast.plan.serve_at))}`;
+  return on === null ? 'waiting' : `on at ${clock(on, roast.plan.time_zone)}`;
 }

@@ -1,23 +1,22 @@
 import { type ReactNode } from 'react';
-import type { FollowedDish, Reading, Roast } from '../../api/types';
+import type { FollowedDish, Roast } from '../../api/types';
 import { Answer } from '../../ui/Answer';
 import { Why } from '../../ui/Why';
-import { at, clock, duration, offsetMinutes } from '../../units/time';
+import { at, clock, duration } from '../../units/time';
 import { useUnits } from '../../units/units';
-import { COOKER, entryAt } from '../acts';
+import { entryAt } from '../acts';
 
 /** The figures to be read from across the yard. */
 export function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; index: number; now: number }) {
   const format = useUnits();
   const live = dish.live;
-  const offset = offsetMinutes(roast.plan.serve_at);
   const on = entryAt(roast.plan, index, 'on');
   if (live === null || dish.on_at === null) {
     return (
       <div className="flex flex-wrap items-end gap-x-10 gap-y-3">
         <div>
           <div className="label">On the heat at</div>
-          <div className="wide text-[3.5rem] leading-none">{on === null ? '–' : clock(on, offset)}</div>
+          <div className="wide text-[3.5rem] leading-none">{on === null ? '–' : clock(on, roast.plan.time_zone)}</div>
         </div>
         <Answer label="Takes" remark={`${duration(dish.cook_minutes.low)} to ${duration(dish.cook_minutes.high)}`}>
           {duration(dish.cook_minutes.likely)}
@@ -39,13 +38,20 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
           </Why>
         </div>
         <div className="label mt-1">
-          {latestWords(roast.readings, index, now)}, {format.degrees(live.core_now_c.low)} to {format.degrees(live.core_now_c.high)}
+          {latestWords(live.read, now, format)}
+          {live.read === null || (now - at(live.read.at)) / 60_000 >= JUST_MINUTES
+            ? `, ${format.degrees(live.core_now_c.low)} to ${format.degrees(live.core_now_c.high)}`
+            : ''}
         </div>
       </div>
       <Answer
         label={pulled ? 'Came off' : 'Off the heat'}
         tone={pulled ? 'ink' : 'ember'}
-        remark={pulled ? `at ${format.degrees(live.pull_c)}` : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`}
+        remark={
+          pulled
+            ? `at ${live.read === null ? 'about ' : ''}${format.degrees(live.pull_c)}`
+            : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`
+        }
       >
         <Why of="live.pull_at" workings={live.workings}>
           {clock(live.pull_at.likely)}
@@ -58,7 +64,11 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
           </Why>
         </Answer>
       )}
-      <Answer label={pulled ? 'Peaks at' : 'Will coast to'} tone="water" remark={clock(live.peak_at)}>
+      <Answer
+        label={pulled ? 'Hottest, as counted' : 'Counted on'}
+        tone="water"
+        remark={live.peak_c > live.pull_c + 0.4 ? `by ${clock(live.peak_at)}` : 'no climb off the heat'}
+      >
         <Why of="live.peak_c" workings={live.workings}>
           {format.degrees(live.peak_c)}
         </Why>
@@ -75,9 +85,11 @@ function drift(factor: number, counted: number): ReactNode {
   return `${Math.abs(off)} % ${off < 0 ? 'less' : 'more'} heat`;
 }
 
-function latestWords(readings: readonly Reading[], dish: number, now: number): string {
-  const last = readings.filter((reading) => reading.dish === dish && reading.place !== COOKER && reading.counts).at(-1);
-  if (last === undefined) return 'worked out, not read yet';
-  const minutes = (now - at(last.at)) / 60_000;
-  return minutes < 2 ? 'just read' : `read ${duration(minutes)} ago`;
+const JUST_MINUTES = 2;
+
+/** From where the core is known: what was read when, or that it was not. */
+function latestWords(read: NonNullable<FollowedDish['live']>['read'], now: number, format: ReturnType<typeof useUnits>): string {
+  if (read === null) return 'worked out, not read yet';
+  const minutes = (now - at(read.at)) / 60_000;
+  return minutes < JUST_MINUTES ? 'just read' : `${format.degrees(read.celsius, 1)} read ${duration(minutes)} ago`;
 }

@@ -1,15 +1,19 @@
 import { useState } from 'react';
 import type { Roast } from '../../api/types';
-import { clock } from '../../units/time';
+import { Sheet } from '../../ui/Sheet';
+import { When, momentOf, type Moment } from '../../ui/When';
+import { Prose } from '../../units/Prose';
+import { clock, localInput } from '../../units/time';
 import { useUnits } from '../../units/units';
-import { logged } from '../useLogging';
+import { logged, type Logged, type useLogging } from '../useLogging';
 
 const SHOWN = 2;
 
-/** The log, latest first, each line to be undone. */
-export function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readings' | 'events', id: string) => void }) {
+/** The log, latest first: each line to be undone, or put to the time when it was. */
+export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof useLogging> }) {
   const format = useUnits();
   const [all, setAll] = useState(false);
+  const [moving, setMoving] = useState<Logged | null>(null);
   const lines = logged(roast);
   if (lines.length === 0) return <p className="label border-t border-hair pt-2">Nothing logged yet.</p>;
   return (
@@ -17,9 +21,18 @@ export function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readi
       <ol>
         {lines.slice(0, all ? undefined : SHOWN).map((line) => (
           <li key={line.id} className="flex min-h-11 items-center gap-2 border-t border-hair">
-            <span className="w-11 shrink-0 font-bold">{clock(line.at)}</span>
+            <button
+              type="button"
+              className="-ml-1 min-h-11 w-12 shrink-0 text-left font-bold underline decoration-hair decoration-dotted underline-offset-4 hover:text-ember"
+              aria-label={`Another time for ${line.words} at ${clock(line.at)}`}
+              onClick={() => setMoving(line)}
+            >
+              {clock(line.at)}
+            </button>
             <span className="min-w-0 flex-1">
-              <span className="block truncate">{line.words}</span>
+              <span className="block truncate">
+                <Prose>{line.words}</Prose>
+              </span>
               {!line.counts && <span className="label block text-ember">{line.verdict}</span>}
             </span>
             {line.celsius !== null && (
@@ -29,7 +42,7 @@ export function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readi
               type="button"
               className="-mr-3 min-h-11 min-w-11 text-soft hover:text-ember"
               aria-label={`Undo ${line.words} at ${clock(line.at)}`}
-              onClick={() => onUndo(line.what, line.id)}
+              onClick={() => log.undo.mutate({ what: line.what, id: line.id })}
             >
               ✕
             </button>
@@ -41,6 +54,36 @@ export function History({ roast, onUndo }: { roast: Roast; onUndo: (what: 'readi
           {all ? 'The latest alone' : `All ${lines.length}`}
         </button>
       )}
+      <Sheet title="When was it?" open={moving !== null} onClose={() => setMoving(null)}>
+        {moving !== null && <Moving key={moving.id} line={moving} roast={roast} log={log} onDone={() => setMoving(null)} />}
+      </Sheet>
+    </div>
+  );
+}
+
+function Moving({ line, roast, log, onDone }: { line: Logged; roast: Roast; log: ReturnType<typeof useLogging>; onDone: () => void }) {
+  const zone = roast.plan.time_zone;
+  const [when, setWhen] = useState<Moment>({ at: localInput(line.at, zone) });
+  const moment = momentOf(when, zone);
+  return (
+    <div className="grid gap-3">
+      <p>
+        <Prose>{line.words}</Prose>, logged for <strong>{clock(line.at)}</strong>.
+      </p>
+      <When label="When it was" value={when} onChange={setWhen} zone={zone} />
+      {log.move.error !== null && (
+        <p role="alert" className="font-semibold text-ember">
+          {log.move.error.message}
+        </p>
+      )}
+      <button
+        type="button"
+        className="push push-main"
+        disabled={moment === null || log.move.isPending}
+        onClick={() => moment !== null && log.move.mutate({ what: line.what, id: line.id, at: moment }, { onSuccess: onDone })}
+      >
+        Put it there
+      </button>
     </div>
   );
 }

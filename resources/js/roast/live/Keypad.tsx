@@ -1,49 +1,65 @@
 import { useEffect, useState } from 'react';
 import { Segments } from '../../ui/Segments';
 import { Sheet } from '../../ui/Sheet';
+import { NOW, When, type Moment } from '../../ui/When';
 import { useUnits } from '../../units/units';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
 const LONGEST = 5;
 
 type Place = { id: string; name: string };
+type Taken = { celsius: number; place: string; when: Moment; sure: boolean };
 type Props = {
   open: boolean;
   onClose: () => void;
   dish: string;
+  /** the usual one first: each reading begins there */
   places: readonly Place[];
-  place: string;
-  onPlace: (id: string) => void;
-  onSave: (celsius: number) => void;
+  zone: string;
+  /** what is odd about a value at a place, as a question; null for nothing */
+  odd: (celsius: number, place: string) => string | null;
+  onSave: (taken: Taken) => void;
   error: string;
   busy: boolean;
 };
 
-/** A keypad that fits a thumb: temperature and place, one tap to log it. */
-export function Keypad({ open, onClose, dish, places, place, onPlace, onSave, error, busy }: Props) {
+/** A keypad that fits a thumb: temperature, place and moment, one tap to log it. What looks odd is asked about at once. */
+export function Keypad({ open, onClose, dish, ...pad }: Props) {
   return (
     <Sheet title={`Reading, ${dish}`} open={open} onClose={onClose}>
-      {open && <Pad places={places} place={place} onPlace={onPlace} onSave={onSave} error={error} busy={busy} />}
+      {open && <Pad {...pad} />}
     </Sheet>
   );
 }
 
-function Pad({ places, place, onPlace, onSave, error, busy }: Omit<Props, 'open' | 'onClose' | 'dish'>) {
+function Pad({ places, zone, odd, onSave, error, busy }: Omit<Props, 'open' | 'onClose' | 'dish'>) {
   const format = useUnits();
   const [typed, setTyped] = useState('');
+  const [place, setPlace] = useState(places[0]?.id ?? '');
+  const [when, setWhen] = useState<Moment>(NOW);
+  const [timed, setTimed] = useState(false);
+  const [question, setQuestion] = useState<string | null>(null);
   const value = Number(typed);
   const sound = typed !== '' && Number.isFinite(value);
-  const press = (key: string) =>
+  const press = (key: string) => {
+    setQuestion(null);
     setTyped((old) => (key === '⌫' ? old.slice(0, -1) : key === '.' && old.includes('.') ? old : old.length >= LONGEST ? old : old + key));
-  const save = () => {
-    if (sound && !busy) onSave(format.fromDegrees(value));
+  };
+  const save = (sure: boolean) => {
+    if (!sound || busy) return;
+    const celsius = format.fromDegrees(value);
+    const doubt = sure ? null : odd(celsius, place);
+    if (doubt === null) onSave({ celsius, place, when, sure });
+    else setQuestion(doubt);
   };
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (target.closest('input') !== null) return;
       if (/^[0-9]$/.test(event.key)) press(event.key);
       else if (event.key === '.' || event.key === ',') press('.');
       else if (event.key === 'Backspace') press('⌫');
-      else if (event.key === 'Enter' && (event.target as HTMLElement).closest('button') === null) save();
+      else if (event.key === 'Enter' && target.closest('button') === null) save(false);
       else return;
       event.preventDefault();
     };
@@ -58,7 +74,15 @@ function Pad({ places, place, onPlace, onSave, error, busy }: Omit<Props, 'open'
         </output>
         <span className="wide text-2xl">{format.degreeSign}</span>
       </div>
-      <Segments label="Place" value={place} options={places} onChange={onPlace} />
+      <Segments
+        label="Place"
+        value={place}
+        options={places}
+        onChange={(id) => {
+          setPlace(id);
+          setQuestion(null);
+        }}
+      />
       <div className="grid grid-cols-3 gap-2">
         {KEYS.map((key) => (
           <button
@@ -72,14 +96,30 @@ function Pad({ places, place, onPlace, onSave, error, busy }: Omit<Props, 'open'
           </button>
         ))}
       </div>
+      {timed ? (
+        <When label="When it was read" value={when} onChange={setWhen} zone={zone} />
+      ) : (
+        <button type="button" className="text-push justify-self-start" onClick={() => setTimed(true)}>
+          Read a while ago?
+        </button>
+      )}
       {error !== '' && (
         <p role="alert" className="font-semibold text-ember">
           {error}
         </p>
       )}
-      <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={save}>
-        Log it
-      </button>
+      {question === null ? (
+        <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={() => save(false)}>
+          Log it
+        </button>
+      ) : (
+        <div role="alert" className="grid gap-2 border-l-[3px] border-ember pl-3">
+          <p className="font-semibold">{question}</p>
+          <button type="button" className="push min-h-14" disabled={busy} onClick={() => save(true)}>
+            It is right, log it
+          </button>
+        </div>
+      )}
     </div>
   );
 }

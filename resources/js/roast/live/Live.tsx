@@ -5,19 +5,22 @@ import type { EventKind, Roast } from '../../api/types';
 import { HeatSection } from '../../charts/HeatSection';
 import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
+import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Prose } from '../../units/Prose';
-import { at, clock, countdown, duration, offsetMinutes } from '../../units/time';
+import { at, clock, countdown, duration } from '../../units/time';
 import { choreFor, eventFor, mainDish, toDo } from '../acts';
 import { DishSwitch } from '../DishSwitch';
 import { Keypad } from './Keypad';
 import { logged, useLogging } from '../useLogging';
 import { DishNote } from './DishNote';
 import { Figures } from './Figures';
+import { CoreAdvice } from './CoreAdvice';
 import { Curve } from './Curve';
 import { Act, Key } from './Acts';
 import { History } from './History';
 import { NoteSheet } from './NoteSheet';
 import { TendingStrip } from './TendingStrip';
+import { useOddReading } from './useOddReading';
 
 const LATER = 6;
 const BIRD_PLACES = ['breast', 'thigh', 'cooker'];
@@ -27,7 +30,7 @@ const JOINT_PLACES = ['core', 'thick_end', 'bone', 'cooker'];
 export function Live({ roast }: { roast: Roast }) {
   const [chosen, setChosen] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'reading' | 'note' | null>(null);
-  const [place, setPlace] = useState<string | null>(null);
+  const [when, setWhen] = useState<Moment>(NOW);
   const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
@@ -36,20 +39,23 @@ export function Live({ roast }: { roast: Roast }) {
   const todo = toDo(roast.plan);
   const next = todo[0];
   const history = logged(roast);
-  const offset = offsetMinutes(roast.plan.serve_at);
   const birds = dish?.kind === 'poultry' && !/breast|legs/.test(dish.cut);
   const places = (birds ? BIRD_PLACES : JOINT_PLACES).map((id) => ({
     id,
     name: reference.data?.places.find((one) => one.id === id)?.name ?? id,
   }));
-  const usualPlace = places[0]?.id ?? 'core';
+  const moment = momentOf(when, roast.plan.time_zone);
+  const logAct = (act: Parameters<typeof log.act.mutate>[0]) => {
+    if (moment !== null) log.act.mutate({ ...act, when: isNow(when) ? undefined : moment }, { onSuccess: () => setWhen(NOW) });
+  };
+  const odd = useOddReading(dish);
 
   const did = (kind: EventKind) => {
     const chore = choreFor(kind, index, roast.plan, roast.file.dishes, now);
-    log.act.mutate({ kind, dish: index, entry: chore?.id, minutes: kind === 'lid' ? 2 : undefined });
+    logAct({ kind, dish: index, entry: chore?.id, minutes: kind === 'lid' ? 2 : undefined });
   };
   const doNext = () => {
-    if (next !== undefined) log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+    if (next !== undefined) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   const undoLast = () => {
     const last = history[0];
@@ -90,20 +96,24 @@ export function Live({ roast }: { roast: Roast }) {
                 <span className="label">{at(next.at) < now ? 'late by' : 'in'}</span>
               </div>
               <div className="flex items-baseline justify-between gap-3">
-                <h2 className="text-[1.625rem] leading-8">{next.title}</h2>
+                <h2 className="text-[1.625rem] leading-8">
+                  <Prose>{next.title}</Prose>
+                </h2>
                 <span className="wide text-[1.625rem] text-ember">{countdown(at(next.at) - now)}</span>
               </div>
               <p className="mt-1 text-soft">
                 <Prose>{next.detail}</Prose>
               </p>
               <button type="button" className="push push-ember mt-3 min-h-14 w-full text-lg" disabled={log.act.isPending} onClick={doNext}>
-                Done
+                {isNow(when) ? 'Done' : `Done, ${whenWords(when)}`}
               </button>
               <ol className="mt-4">
                 {todo.slice(1, 1 + LATER).map((entry) => (
                   <li key={entry.id} className="flex min-h-9 items-center gap-3 border-t border-hair">
                     <span className="w-12 font-bold">{clock(entry.at)}</span>
-                    <span className="min-w-0 flex-1 truncate">{entry.title}</span>
+                    <span className="min-w-0 flex-1 truncate">
+                      <Prose>{entry.title}</Prose>
+                    </span>
                     {entry.earliest !== null && entry.latest !== null && (
                       <span className="label">{`±${Math.round((at(entry.latest) - at(entry.earliest)) / 120_000)} min`}</span>
                     )}
@@ -121,6 +131,7 @@ export function Live({ roast }: { roast: Roast }) {
 
         <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
+          <CoreAdvice dish={dish} />
         </section>
         {tended.length > 0 && (
           <div className="grid content-start gap-4 [grid-area:fire]">
@@ -139,6 +150,7 @@ export function Live({ roast }: { roast: Roast }) {
               Take a reading <Key>R</Key>
             </button>
           </div>
+          <When label="What is logged was done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
           <div className="grid grid-cols-2 gap-2">
             <Act name="Basted" letter="B" onClick={() => did('basted')} />
             <Act name="Turned" letter="T" onClick={() => did('turned')} />
@@ -165,7 +177,7 @@ export function Live({ roast }: { roast: Roast }) {
               </button>
             </p>
           )}
-          <History roast={roast} onUndo={(what, id) => log.undo.mutate({ what, id })} />
+          <History roast={roast} log={log} />
           {dish.live !== null && dish.on_at !== null && dish.pictures !== undefined && (
             <div className="sm:col-span-2 xl:col-span-1">
               <HeatSection
@@ -173,7 +185,7 @@ export function Live({ roast }: { roast: Roast }) {
                 cut={dish.cut}
                 kind={dish.kind}
                 minutes={(now - at(dish.on_at)) / 60_000}
-                momentAt={(minutes) => clock(at(dish.on_at ?? '') + minutes * 60_000, offset)}
+                momentAt={(minutes) => clock(at(dish.on_at ?? '') + minutes * 60_000, roast.plan.time_zone)}
               />
             </div>
           )}
@@ -184,20 +196,32 @@ export function Live({ roast }: { roast: Roast }) {
         onClose={() => setSheet(null)}
         dish={dish.name}
         places={places}
-        place={place ?? usualPlace}
-        onPlace={setPlace}
+        zone={roast.plan.time_zone}
+        odd={odd}
         busy={log.read.isPending}
         error={log.read.error instanceof Refused ? Object.values(log.read.error.errors).flat().join(' ') : ''}
-        onSave={(celsius) => log.read.mutate({ dish: index, place: place ?? usualPlace, celsius }, { onSuccess: () => setSheet(null) })}
+        onSave={({ celsius, place, when: read, sure }) => {
+          const taken = momentOf(read, roast.plan.time_zone);
+          if (taken !== null)
+            log.read.mutate(
+              { dish: index, place, celsius, sure, when: isNow(read) ? undefined : taken },
+              { onSuccess: () => setSheet(null) },
+            );
+        }}
       />
       <NoteSheet
         open={sheet === 'note'}
         onClose={() => setSheet(null)}
-        onSave={(note) => log.act.mutate({ kind: 'note', dish: index, note }, { onSuccess: () => setSheet(null) })}
+        onSave={(note) => {
+          logAct({ kind: 'note', dish: index, note });
+          setSheet(null);
+        }}
       />
     </>
   );
 }
+
+const whenWords = (when: Moment): string => ('ago' in when ? `${when.ago} min ago` : `at ${when.at.slice(11)}`);
 
 function slack(roast: Roast): string {
   const minutes = (at(roast.plan.serve_at) - at(roast.plan.ready_at)) / 60_000;

@@ -183,12 +183,13 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
             <p className="label mb-1">When to pull</p>
             <Segments
               label="When to pull"
-              value={dish.coast === false ? 'number' : 'coast'}
+              value={dish.coast === undefined ? 'usual' : dish.coast ? 'coast' : 'number'}
               options={[
+                { id: 'usual', name: 'As the food allows' },
                 { id: 'coast', name: 'Early, and coast' },
                 { id: 'number', name: 'At the number' },
               ]}
-              onChange={(school) => onChange({ ...dish, coast: school === 'coast' })}
+              onChange={(school) => onChange({ ...dish, coast: school === 'usual' ? undefined : school === 'coast' })}
             />
           </div>
           <div className="flex flex-wrap gap-2">

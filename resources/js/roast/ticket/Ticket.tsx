@@ -3,7 +3,7 @@ import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
-import { fromLocalInput, localInput, offsetMinutes } from '../../units/time';
+import { fromLocalInput, localInput, ownZone } from '../../units/time';
 import { newDish, type Draft, type DraftDish } from '../draft';
 import { DishFields } from './DishFields';
 import { within, type Errors } from './errors';
@@ -24,11 +24,11 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
               {...control}
               type="datetime-local"
               className="field"
-              value={draft.serve_at === '' ? '' : localInput(draft.serve_at)}
+              value={draft.serve_at === '' ? '' : localInput(draft.serve_at, draft.time_zone)}
               onChange={(event) =>
                 onChange({
                   ...draft,
-                  serve_at: fromLocalInput(event.target.value, draft.format === undefined ? undefined : offsetMinutes(draft.serve_at)),
+                  serve_at: fromLocalInput(event.target.value, draft.time_zone ?? offsetOf(draft.serve_at) ?? ownZone()),
                 })
               }
             />
@@ -132,3 +132,6 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
     </form>
   );
 }
+
+/** The offset that an older roast has in place of a zone. */
+const offsetOf = (iso: string): string | undefined => /[+-]\d\d:\d\d$/.exec(iso)?.[0];

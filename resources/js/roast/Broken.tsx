@@ -1,0 +1,101 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { call, Refused } from '../api/client';
+import { keys } from '../api/queries';
+import type { BrokenRoast, Roast } from '../api/types';
+import { Prose } from '../units/Prose';
+import { clock, day } from '../units/time';
+import { useUnits } from '../units/units';
+import { titleOf } from './acts';
+import { toDraft, toFile } from './draft';
+import { Food } from './Food';
+import { Planner } from './Planner';
+import { Ticket } from './ticket/Ticket';
+import type { Errors } from './ticket/errors';
+
+/** A roast that can no longer be worked out: nothing of it is lost, and it can be mended, taken out or deleted. */
+export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
+  const format = useUnits();
+  const [draft, setDraft] = useState(toDraft(roast.file));
+  const [errors, setErrors] = useState<Errors>({});
+  const [trouble, setTrouble] = useState('');
+  const cache = useQueryClient();
+  const navigate = useNavigate();
+  const keep = async () => {
+    try {
+      cache.setQueryData(keys.roast(roast.id), await call<Roast>('PUT', `/api/roasts/${roast.id}`, toFile(draft)));
+      void cache.invalidateQueries({ queryKey: keys.roasts });
+    } catch (error) {
+      if (error instanceof Refused) setErrors(error.errors);
+      else setTrouble((error as Error).message);
+    }
+  };
+  const remove = async () => {
+    if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
+    await call('DELETE', `/api/roasts/${roast.id}`);
+    void cache.invalidateQueries({ queryKey: keys.roasts });
+    void navigate('/');
+  };
+  return (
+    <>
+      <header className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-[1.375rem] md:text-[1.625rem]">{titleOf(roast)}</h1>
+        <p className="text-soft">
+          Table {day(roast.serve_at, now)} at {clock(roast.serve_at)}
+        </p>
+      </header>
+      <div role="alert" className="my-3 border-l-[3px] border-ember pl-3">
+        <p className="font-semibold">This roast cannot be worked out as it stands.</p>
+        <p>
+          <Prose>{roast.trouble}</Prose> All that was put in and logged is kept. Change what is wrong, or take it with you.
+        </p>
+        <p className="flex flex-wrap gap-x-6">
+          <a className="text-push inline-flex items-center" href={`/api/roasts/${roast.id}/file`} download>
+            Save the roast as a file
+          </a>
+          <a className="text-push inline-flex items-center" href={`/api/roasts/${roast.id}/readings.csv`} download>
+            Its readings (CSV)
+          </a>
+          <button type="button" className="text-push" onClick={() => void remove()}>
+            Delete the roast
+          </button>
+        </p>
+      </div>
+      <Planner
+        draft={draft}
+        plan={null}
+        changed
+        saveErrors={errors}
+        ticket={(reference, refused) => <Ticket draft={draft} onChange={setDraft} errors={refused} reference={reference} locked={false} />}
+        answer={(plan) => <Food plan={plan} />}
+        actions={(plan, sound) => (
+          <>
+            {trouble !== '' && (
+              <p role="alert" className="font-semibold text-ember">
+                {trouble}
+              </p>
+            )}
+            <button type="button" className="push push-main" disabled={plan === null || !sound} onClick={() => void keep()}>
+              Keep it mended
+            </button>
+          </>
+        )}
+      />
+      {roast.logged.length > 0 && (
+        <section className="opens mt-8" aria-label="What was logged">
+          <h2 className="text-lg">What was logged</h2>
+          <ol>
+            {roast.logged.map((line, i) => (
+              <li key={i} className="flex min-h-9 items-center gap-3 border-t border-hair">
+                <span className="w-12 font-bold">{clock(line.at)}</span>
+                <span className="flex-1">{line.words}</span>
+                {line.celsius !== null && <span className="font-bold text-water">{format.degrees(line.celsius, 1)}</span>}
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </>
+  );
+}
