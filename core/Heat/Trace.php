@@ -54,13 +54,13 @@ final class Trace
         return null;
     }
 
-    /** From $fromS on the core is taken to get no hotter than $mostC, and its inside with it. */
-    public function cappedFrom(float $fromS, float $mostC): self
+    /** Between two moments the core is taken to get no hotter than $mostC, and its inside with it. */
+    public function cappedBetween(float $fromS, float $toS, float $mostC): self
     {
         $capped = clone $this;
         $cores = $this->coreC;
         foreach ($this->seconds as $i => $seconds) {
-            if ($seconds > $fromS && $this->coreC[$i] > $mostC) {
+            if ($seconds > $fromS && $seconds <= $toS && $this->coreC[$i] > $mostC) {
                 $cores[$i] = $mostC;
                 if (isset($this->profilesC[$i])) {
                     $capped->profilesC[$i] = self::bent($this->profilesC[$i], $mostC - $this->coreC[$i]);
@@ -71,6 +71,24 @@ final class Trace
         $capped->coreC = array_values($cores);
 
         return $capped;
+    }
+
+    /** From one moment to another the core is lower by so much, and its inside with it. */
+    public function loweredBetween(float $fromS, float $toS, float $byK): self
+    {
+        $lower = clone $this;
+        $cores = $this->coreC;
+        foreach ($this->seconds as $i => $seconds) {
+            if ($seconds > $fromS && $seconds <= $toS) {
+                $cores[$i] = $this->coreC[$i] - $byK;
+                if (isset($this->profilesC[$i])) {
+                    $lower->profilesC[$i] = self::bent($this->profilesC[$i], -$byK);
+                }
+            }
+        }
+        $lower->coreC = array_values($cores);
+
+        return $lower;
     }
 
     /**

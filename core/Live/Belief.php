@@ -30,7 +30,7 @@ final readonly class Belief
     private const APART_K = 3.0;
 
     /** A pace told by readings is known to such a factor, one in ten to either side. Common practice. */
-    private const PACE_DOUBT = 1.3;
+    private const PACE_DOUBT = 1.4;
 
     /** The earliest that a model is taken to have begun to warm, s. */
     private const BEGUN_S = 60.0;

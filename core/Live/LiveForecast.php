@@ -88,6 +88,7 @@ final readonly class LiveForecast
         $modelOffS = $likely->body->elapsedS();
         $likely->rest(max(60.0 * $dish->leastRestMinutes(), $course->nowS - $modelOffS) + Coast::FOLLOWED_REST_S);
 
+        $model = Coast::held($dish, $model, $likely->stageStartsS, $modelOffS);
         $belief = Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK);
         $starts = self::stageStarts($dish, $likely->stageStartsS, $belief, $course);
         $cookMinutes = self::cookMinutes($dish, $course, $belief, $ensemble, $modelOffS, $pullC, $starts, $leastMinutes);

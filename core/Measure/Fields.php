@@ -125,6 +125,7 @@ final class Fields
     public function text(string $key, string $what, int $longest, ?string $default = null): string
     {
         $value = $key === '' ? $this->data : (is_array($this->data) ? ($this->data[$key] ?? null) : null);
+        $value = is_string($value) ? trim($value) : $value;
         if ($value === null || $value === '') {
             if ($default === null) {
                 $this->refuse($key, "Give the $what.");
@@ -137,7 +138,6 @@ final class Fields
 
             return '';
         }
-        $value = trim($value);
         if (! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $longest) {
             $this->refuse($key, "The $what may have up to $longest characters.");
 

@@ -68,6 +68,32 @@ final class Coast
         return [$peak, $at];
     }
 
+    /**
+     * A cook's trace with the climbs of its rests as they are taken for: the last one, and those between two heats. What
+     * was capped between two heats is not there in a last step by the clock either; one that ends with the core ends there.
+     *
+     * @param  list<float>  $stageStartsS
+     * @param  float|null  $betweenK  most that it climbs between two heats; null for what is taken for likely. To judge what is safe, nothing.
+     */
+    public static function held(Dish $dish, Trace $trace, array $stageStartsS, float $offS, ?float $betweenK = null): Trace
+    {
+        $climbK = $betweenK ?? $dish->carryover()->climbK;
+        foreach ($dish->stages as $i => $stage) {
+            $to = $stageStartsS[$i + 1] ?? null;
+            if (! $stage->cooker->isRest() || $to === null) {
+                continue;
+            }
+            $from = $stageStartsS[$i];
+            $excess = $trace->coreAt($to) - min($trace->coreAt($to), $trace->coreAt($from) + $climbK);
+            $trace = $trace->cappedBetween($from, $to, $trace->coreAt($from) + $climbK);
+            if ($excess > 0.0 && $dish->lastStage()->end === StageEnd::Minutes) {
+                $trace = $trace->loweredBetween($to, INF, $excess);
+            }
+        }
+
+        return $trace->cappedBetween($offS, INF, $dish->carryover()->ceilingC($trace->coreAt($offS)));
+    }
+
     /** Climb by the carving, K; where a rest at the safe minimum belongs to it, the climb that is there when that rest begins and stays. */
     private static function happenedK(Dish $dish, Trace $trace, float $offS, float $offC): float
     {

@@ -79,15 +79,15 @@ final readonly class Forecast
             $cook->toPull($pullC);
         }
         $likely = $cook->body->elapsedS();
-        $pulledC = $patience === null ? $cook->body->coreC() : $pullC;
         $trace = self::rested($cook, $trace, $dish);
+        $pulledC = $patience === null ? $trace->coreAt($likely) : $pullC;
         [$peakC, $peakS] = Coast::peak($trace, $likely);
 
         $slow = $slowly(Resolution::coarse());
         $slowTrace = $slow->body->record(false);
         $slow->toPull($pullC);
         $slowOff = $slow->body->elapsedS();
-        $slowTrace = self::rested($slow, $slowTrace, $dish);
+        $slowTrace = self::rested($slow, $slowTrace, $dish, 0.0);
         $rest = 60.0 * $dish->leastRestMinutes();
         $safe = SafeMinimum::of($dish->safetyClass());
         $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
@@ -118,13 +118,13 @@ final readonly class Forecast
     }
 
     /** Through the least rest and on, shown no hotter than its climb is taken for. */
-    private static function rested(Cook $cook, Trace $trace, Dish $dish): Trace
+    private static function rested(Cook $cook, Trace $trace, Dish $dish, ?float $betweenK = null): Trace
     {
-        [$off, $offC] = [$cook->body->elapsedS(), $cook->body->coreC()];
+        $off = $cook->body->elapsedS();
         $cook->rest(60.0 * $dish->leastRestMinutes());
         $cook->rest(Coast::FOLLOWED_REST_S);
 
-        return $trace->cappedFrom($off, $dish->carryover()->ceilingC($offC));
+        return Coast::held($dish, $trace, $cook->stageStartsS, $off, $betweenK);
     }
 
     /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */

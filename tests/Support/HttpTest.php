@@ -16,8 +16,6 @@ abstract class HttpTest extends TestCase
 {
     use DatabaseTransactions;
 
-    private static int $cooks = 0;
-
     public function createApplication(): \Illuminate\Foundation\Application
     {
         $app = require __DIR__.'/../../bootstrap/app.php';
@@ -34,7 +32,7 @@ abstract class HttpTest extends TestCase
 
     public function cook(): User
     {
-        return User::create(['name' => 'Cook', 'email' => 'cook'.(++self::$cooks).'@weir.example', 'password' => 'ember and straw']);
+        return User::create(['name' => 'Cook', 'email' => 'cook'.bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw']);
     }
 
     /** Signs a new cook in and stores a roast; its serving hour is four hours from now. */

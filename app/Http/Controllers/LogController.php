@@ -17,6 +17,7 @@ use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -34,12 +35,12 @@ final class LogController
 
     private const ATTEMPTS = 5;
 
-    public function storeReading(ReadingRequest $request, Roast $roast): JsonResponse
+    public function storeReading(ReadingRequest $request, Roast $roast): JsonResponse|Response
     {
         return $this->store($roast, $roast->readings(), $request, Roast::MOST_READINGS);
     }
 
-    public function storeEvent(EventRequest $request, Roast $roast): JsonResponse
+    public function storeEvent(EventRequest $request, Roast $roast): JsonResponse|Response
     {
         return $this->store($roast, $roast->events(), $request, Roast::MOST_EVENTS);
     }
@@ -74,7 +75,7 @@ final class LogController
     }
 
     /** @param  HasMany<Reading, Roast>|HasMany<Event, Roast>  $log */
-    private function store(Roast $roast, HasMany $log, LogRequest $request, int $most): JsonResponse
+    private function store(Roast $roast, HasMany $log, LogRequest $request, int $most): JsonResponse|Response
     {
         $row = $request->row();
         $id = $request->string('id')->toString();
@@ -97,7 +98,8 @@ final class LogController
             (clone $log)->create(['client_id' => $id] + $row);
         });
 
-        return RoastAnswer::of($roast);
+        // Who sends many at once asks for no answer to each (RFC 7240).
+        return $request->header('Prefer') === 'return=minimal' ? new Response(status: 204) : RoastAnswer::of($roast);
     }
 
     /** @param  HasMany<Reading, Roast>|HasMany<Event, Roast>  $log */

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Food\Larder;
+use Diatherm\Heat\Resolution;
+use Diatherm\Live\CookerSense;
+use Diatherm\Live\Debrief;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Live\Reading;
+use Diatherm\Live\Sieve;
+use Diatherm\Live\Verdict;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Thinned;
+use Diatherm\Plan\Cook;
+use Diatherm\Plan\Course;
+use Diatherm\Plan\Dish;
+use Diatherm\Plan\Forecast;
+use Diatherm\Plan\RoastFile;
+use Tests\Support\Matrix;
+use Tests\Support\Samples;
+
+// The thermometer is right until shown wrong. The newest credible reading is what the core is; the model says what comes next.
+
+function dishOf(string $cut, string $cooker, array $more = []): Dish
+{
+    return RoastFile::read(Matrix::file(Larder::cut($cut), [['cooker' => $cooker, 'pull' => true]], $more))->dishes[0];
+}
+
+/** @param  list<array{float, float}>  $readings  minutes and °C */
+function follow(Dish $dish, float $nowMinutes, array $readings, ?float $pulledMinutes = null, ?float $carvedMinutes = null): LiveForecast
+{
+    $plan = Forecast::of($dish, 14.0);
+    $course = new Course([], [], [], $pulledMinutes === null ? null : 60.0 * $pulledMinutes, 60.0 * $nowMinutes, $carvedMinutes === null ? null : 60.0 * $carvedMinutes);
+
+    return LiveForecast::of($dish, 14.0, $course, array_map(fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]), $readings, array_keys($readings)), $plan->pullC, $dish->isBuried() ? $plan->cookMinutes->likely : 0.0);
+}
+
+it('shows what was just read, whatever the model expected, over every cut', function (float $share) {
+    foreach (['fish-whole' => 'kettle', 'chicken' => 'gas', 'beef-rib' => 'oven', 'pork-shoulder' => 'pellet', 'lamb-rack' => 'ceramic', 'fish-fillet' => 'griddle', 'lamb-whole' => 'open-spit', 'potatoes' => 'kettle'] as $cut => $cooker) {
+        $dish = dishOf($cut, $cooker);
+        $plan = Forecast::of($dish, 14.0);
+        $at = 0.5 * $plan->cookMinutes->likely;
+        // Between the start and the number, far from where the model has it.
+        $read = $dish->startC + $share * ($plan->pullC - $dish->startC);
+        $live = follow($dish, $at + 0.02, [[$at, $read]]);
+        expect($live->verdicts['r0'])->toBe(Verdict::Counts, $cut)
+            ->and($live->coreNowC->likely)->toEqualWithDelta($read, 1.0, $cut)
+            ->and($live->coreNowC->low)->toBeLessThanOrEqual($read)->and($live->coreNowC->high)->toBeGreaterThanOrEqual($read);
+    }
+})->with([0.12, 0.35, 0.6, 0.85]);
+
+it('takes it off when it reads its number, and not before', function () {
+    $fish = dishOf('fish-whole', 'kettle');
+    $live = follow($fish, 15.2, [[15, 60]]);
+    expect($live->coreNowC->likely)->toEqualWithDelta(60.0, 0.5)->and($live->advice?->act)->toBe('take_off')->and($live->cookMinutes->likely)->toEqualWithDelta(15.2, 0.1);
+    expect(follow($fish, 15.2, [[15, 45]])->advice?->act)->not->toBe('take_off');
+    // Worked out and not read: the thermometer is asked first.
+    $chicken = dishOf('chicken', 'kettle');
+    expect(follow($chicken, 2.0 * Forecast::of($chicken, 14.0)->cookMinutes->likely, [])->advice?->act)->toBe('read');
+});
+
+it('follows the pace of the readings when the model cannot explain them', function (float $pace) {
+    // A truth that runs at another pace than any that the model allows for.
+    $dish = dishOf('beef-rib', 'oven');
+    $cook = Cook::of($dish, 14.0, Resolution::fine(), Course::asPlanned());
+    $trace = $cook->body->record(false);
+    $cook->toPull(60.0);
+    $pull = Forecast::of($dish, 14.0)->pullC;
+    $end = $trace->reaches($pull) / 60.0 * $pace;
+    $readings = array_map(fn (float $share): array => [$share * $end, $trace->coreAt(60.0 * $share * $end / $pace)], [0.4, 0.55, 0.7]);
+    $live = follow($dish, 0.71 * $end, $readings);
+    expect($live->cookMinutes->likely)->toBeGreaterThan($end - 0.15 * $end)->toBeLessThan($end + 0.15 * $end)
+        ->and($live->cookMinutes->low)->toBeLessThanOrEqual(1.06 * $end)->and($live->cookMinutes->high)->toBeGreaterThanOrEqual(0.94 * $end);
+})->with([0.4, 0.6, 1.7, 2.5]);
+
+it('says plainly that it disagrees, and widens the band', function () {
+    $breast = dishOf('turkey-breast', 'camp-oven', ['rig' => ['kind' => 'buried_pot', 'ground' => 'wet']]);
+    $live = follow($breast, 151, [[150, 63]]);
+    expect($live->coreNowC->likely)->toBeLessThan(64.5)->and($live->advice?->act)->toBe('disagree')->and($live->advice?->why)->toContain('63 °C')
+        ->and($live->cookMinutes->likely)->toBeGreaterThan(155.0)
+        ->and($live->cookMinutes->width())->toBeGreaterThan(30.0);
+});
+
+it('never tells a cook that meat is safer than it was read', function (float $read) {
+    $chicken = dishOf('chicken', 'kettle');
+    $live = follow($chicken, 96, [[95, $read]], 88);
+    expect($live->peakC)->toBeLessThanOrEqual($read + 0.1)
+        ->and($live->atCarving->safe)->toBe($read >= 73.75)
+        ->and($live->advice?->act)->toBe($read >= 73.75 ? null : 'back_on')
+        ->and(array_column($live->cautions, 'id'))->toBe($read >= 73.75 ? [] : ['below_safe_minimum']);
+    if ($read < 73.75) {
+        expect($live->advice?->minutes)->toBeGreaterThan(4.0)->toBeLessThan(90.0)->and($live->advice?->words)->toContain('min');
+    }
+    // Source: USDA FSIS, Appendix A: chicken at 63 °C takes 13 min for 7 log; none is gathered under 60 °C.
+    expect($live->atCarving->log10)->toBeLessThan($read < 60 ? 0.01 : 12.1);
+})->with([55.0, 63.0, 70.0, 73.0, 74.0, 80.0]);
+
+it('counts a colder reading after the pull against a hotter one before it', function () {
+    $live = follow(dishOf('chicken', 'kettle'), 100, [[86, 75], [96, 66], [99, 66.5]], 88);
+    expect($live->coreNowC->likely)->toEqualWithDelta(66.5, 1.0)->and($live->peakC)->toBeLessThanOrEqual(76.0);
+});
+
+it('states a reading a minute before the pull as what it was at the pull, and nothing computed as read', function () {
+    $dish = dishOf('beef-rib', 'oven');
+    $find = function (array $readings, float $pulled) use ($dish): array {
+        $live = follow($dish, $pulled + 30, $readings, $pulled);
+        $core = array_map(fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]), $readings, array_keys($readings));
+
+        return array_column(array_map(fn ($finding): array => (array) $finding, Debrief::of($dish, 95.0, 47.0, $live, new Course([], [], [], 60.0 * $pulled, 60.0 * $pulled + 1800.0), $core, null)), null, 'id');
+    };
+    $read = $find([[79, 60]], 80);
+    expect($read['pull']['fact'])->toContain('60 °C')->and($read['pull']['basis'])->toBe('read')->and($read['pull']['lesson'])->toContain('past');
+    $computed = $find([], 80);
+    expect($computed['pull']['fact'])->toContain('about')->and($computed['pull']['basis'])->toBe('computed')->and($computed['pull']['lesson'])->toContain('Nothing was read')
+        ->and($computed['safe']['fact'])->toBe('not reached');
+});
+
+it('calls a cook as planned by its own length', function (float $planned, float $took, bool $as) {
+    $dish = Samples::dish();
+    $live = follow($dish, $took + 5, [], $took);
+    $time = array_column(array_map(fn ($finding): array => (array) $finding, Debrief::of($dish, $planned, 60.0, $live, new Course([], [], [], 60.0 * $took, 60.0 * $took + 300.0), [], null)), null, 'id')['time'];
+    expect($time['lesson'] === 'As planned.')->toBe($as);
+})->with([[10.0, 17.0, false], [10.0, 10.5, true], [100.0, 107.0, true], [100.0, 110.0, false], [600.0, 640.0, true], [600.0, 660.0, false]]);
+
+/** @param  list<array{float, float}>  $readings  @return list<Verdict> */
+function verdicts(array $readings, string $cut = 'chicken'): array
+{
+    return array_values(Sieve::judge(array_map(fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]), $readings, array_keys($readings)), dishOf($cut, 'kettle'), Course::asPlanned()));
+}
+
+it('lets no stray high value shut out the true ones after it', function () {
+    [$c, $out] = [Verdict::Counts, Verdict::Outvoted];
+    expect(verdicts([[30, 30], [40, 62], [45, 40], [50, 43]]))->toBe([$c, $out, $c, $c])
+        ->and(verdicts([[30, 62], [31, 33], [36, 35]])[1])->toBe($c)
+        ->and(verdicts([[30, 30], [40, 38], [50, 46], [55, 20]]))->toBe([$c, $c, $c, Verdict::FallsTooFast])
+        ->and(verdicts([[30, 30], [40, 38], [50, 46], [51, 70], [58, 51]])[4])->toBe($c)
+        ->and(verdicts([[30, 140]])[0])->toBe(Verdict::AboveBoiling);
+});
+
+it('finds the truth among strays, whatever they are, over three hundred evenings', function () {
+    mt_srand(4711);
+    $dish = dishOf('chicken', 'kettle');
+    $cook = Cook::of($dish, 14.0, Resolution::coarse(), Course::asPlanned());
+    $trace = $cook->body->record(false);
+    $cook->toPull(80.0);
+    $worst = 0.0;
+    for ($evening = 0; $evening < 300; $evening++) {
+        $readings = [];
+        $true = [];
+        for ($minute = 20 + mt_rand(0, 5), $n = 0; $minute < 85; $minute += 4 + mt_rand(0, 5), $n++) {
+            // One in six is a stray, never the two newest.
+            $stray = $minute < 72 && mt_rand(0, 5) === 0;
+            $readings[] = Reading::of("r$n", 60.0 * $minute, 'core', $stray ? (float) mt_rand(2, 98) : $trace->coreAt(60.0 * $minute) + mt_rand(-10, 10) / 10);
+            $true["r$n"] = ! $stray;
+        }
+        $judged = Sieve::judge($readings, $dish, Course::asPlanned());
+        $last = end($readings);
+        expect($judged[$last->id])->toBe(Verdict::Counts, "evening $evening");
+        $worst = max($worst, count(array_filter($readings, fn (Reading $one): bool => $true[$one->id] && $judged[$one->id] !== Verdict::Counts)) / count($readings));
+    }
+    expect($worst)->toBeLessThan(0.5);
+});
+
+it('knows what a cooker may show with a dish on it', function () {
+    $sense = fn (string $cooker, float $celsius): bool => CookerSense::of(RoastFile::read(Matrix::file(Larder::cut('chicken'), [['cooker' => $cooker, 'cooker_c' => Diatherm\Cooker\CookerShed::kind($cooker)->defaultC, 'pull' => true]]))->dishes[0], $cooker, 14.0)?->isOdd($celsius) ?? false;
+    expect($sense('kettle', 57.0))->toBeTrue()->and($sense('kettle', 110.0))->toBeFalse()->and($sense('kettle', 260.0))->toBeFalse()->and($sense('kettle', 620.0))->toBeTrue()
+        ->and($sense('open-spit', 57.0))->toBeFalse()->and($sense('oven', 40.0))->toBeTrue();
+});
+
+it('thins a long series without losing its course or its last point', function () {
+    $points = array_map(fn (int $i): array => [30.0 * $i, 150.0 + 10.0 * sin($i / 100.0)], range(0, 1999));
+    $thin = Thinned::points($points, 96);
+    expect(count($thin))->toBeLessThanOrEqual(96)->and(end($thin))->toBe(end($points))->and(Thinned::points($thin, 96))->toBe($thin);
+    foreach ($thin as [$at, $value]) {
+        expect($value)->toEqualWithDelta(150.0 + 10.0 * sin($at / 3000.0), 0.3);
+    }
+});
+
+it('does not grow beyond the readings that tell something', function () {
+    $dish = Samples::dish();
+    $many = array_map(fn (int $i): Reading => Reading::of("r$i", 30.0 * $i, 'core', 6.0 + 0.012 * $i), range(1, 3000));
+    $work = function (int $count) use ($dish, $many): float {
+        $before = hrtime(true);
+        Sieve::judge(array_slice($many, 0, $count), $dish, new Course(nowS: 90_000.0));
+
+        return (hrtime(true) - $before) / 1e6;
+    };
+    $work(300);
+    // Ten times the readings take some ten times as long: a square would take a hundred. The bound is wide: it tells growth, not speed.
+    expect($work(3000) / max(0.5, $work(300)))->toBeLessThan(45.0);
+});
+
+it('holds through the whole matrix: what is read is shown, whatever the dish, its steps and the moment', function () {
+    mt_srand(20311004);
+    foreach (Matrix::sample(41) as $name => $file) {
+        try {
+            $dish = RoastFile::read($file)->dishes[0];
+            $plan = Forecast::of($dish, 14.0);
+        } catch (InvalidInput) {
+            continue;
+        }
+        $at = $plan->cookMinutes->likely * mt_rand(30, 90) / 100;
+        $true = $plan->trace->coreAt(60.0 * $at);
+        $read = min(95.0, max($dish->startC, $true + mt_rand(-8, 8)));
+        $live = LiveForecast::of($dish, 14.0, new Course(nowS: 60.0 * $at + 5.0), [Reading::of('r', 60.0 * $at, 'core', $read)], $plan->pullC);
+        if ($live->verdicts['r'] === Verdict::Counts) {
+            expect($live->coreNowC->likely)->toEqualWithDelta($read, 1.0, $name);
+        }
+        expect(is_finite($live->cookMinutes->high))->toBeTrue()->and($live->cookMinutes->low)->toBeGreaterThanOrEqual($at - 0.1, $name);
+    }
+});
