@@ -42,7 +42,8 @@ final class RunSheetText
             $lines[] = 'Too late for that hour. The earliest that can be promised: '.$plan->runSheet->earliestServeAt->format('H:i, l j F').'.';
         }
 
-        return implode("\n", $lines);
+        // Two decimals mark what was typed in another unit; on paper it is shown whole.
+        return (string) preg_replace_callback('/(\d+\.\d\d) °C/', fn (array $exact): string => round((float) $exact[1]).' °C', implode("\n", $lines));
     }
 
     private static function line(Entry $entry): string

@@ -30,11 +30,17 @@ final class Advising
     /** No one stands at a fire holding a joint for longer than this. */
     private const LONGEST_HOLD_MINUTES = 90.0;
 
-    /** @param  float  $pullC  at which it comes off */
-    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $pullC, float $coreNowC, AtCarving $atCarving): ?Advice
+    /**
+     * @param  float  $pullC  at which it comes off
+     * @param  Reading|null  $questioned  the newest reading, where it waits for another to agree with it
+     */
+    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $pullC, float $coreNowC, AtCarving $atCarving, ?Reading $questioned): ?Advice
     {
         if ($course->carvedS !== null) {
             return null;
+        }
+        if ($questioned !== null && $course->nowS - $questioned->seconds <= self::FRESH_S) {
+            return new Advice('disagree', 'Read it again, in the same place', sprintf('%.0f °C does not follow from what was read before. Two readings that agree count; until then the earlier ones do.', $questioned->celsius));
         }
         if ($course->pulledS !== null) {
             return self::resting($dish, $airC, $course, $belief, $guess, $coreNowC, $atCarving);
@@ -79,7 +85,11 @@ final class Advising
         }
         $minutes = self::backOnMinutes($dish, $airC, $guess, $coreNowC, $safe->coreC);
         $hold = $safe->lethality === null || $atCarving->log10 === null ? INF : (1.0 - min(1.0, $atCarving->log10 / $safe->lethality->log10)) * $safe->lethality->seconds($coreNowC) / 60.0;
-        $held = $hold > self::LONGEST_HOLD_MINUTES || $safe->lethality === null ? '' : sprintf(' Or keep it at %.0f °C, read, for %.0f min more: by time at temperature that is as much; for the old, the young and the ill, back on.', floor($coreNowC), ceil($hold + 1.0));
+        $held = match (true) {
+            $hold > self::LONGEST_HOLD_MINUTES || $safe->lethality === null => '',
+            $hold <= 0.0 => sprintf(' By time at temperature (the table for %s), as it was read, it has had as much already. For the old, the young and the ill, back on.', $safe->lethality->name),
+            default => sprintf(' Or keep it at %.0f °C, read, for %.0f min from now: by time at temperature (the table for %s) that is as much. For the old, the young and the ill, back on.', floor($coreNowC), ceil($hold + 1.0), $safe->lethality->name),
+        };
         $what = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S ? 'It reads' : 'Worked out, not read: it has';
 
         return new Advice('back_on', $minutes === null ? 'Back on the heat' : sprintf('Back on the heat: about %.0f min', $minutes), sprintf(

@@ -18,6 +18,9 @@ final readonly class Belief
     /** What a model of the cook, its probe and its placing explains, K. Common practice. */
     public const EXPLAINED_K = 4.0;
 
+    /** Nor does it explain readings whose pace differs by more than such a factor from its own. Common practice. */
+    private const EXPLAINED_PACE = 1.5;
+
     /** A small difference has faded to a third after so long, s. */
     private const FADES_S = 1200.0;
 
@@ -27,7 +30,7 @@ final readonly class Belief
     /** Two readings so far apart tell a pace of their own. */
     private const APART_S = 480.0;
 
-    private const APART_K = 3.0;
+    private const APART_K = 8.0;
 
     /** A pace told by readings is known to such a factor, one in ten to either side. Common practice. */
     private const PACE_DOUBT = 1.4;
@@ -38,6 +41,8 @@ final readonly class Belief
     /**
      * @param  Trace  $model  the likely cook, on the heat to $modelOffS and in the rest after it
      * @param  list<array{float, float}>  $offs  seconds and K, reading less model, in order
+     * @param  list<array{float, float}>  $warp  seconds and the model's, through each reading on the heat, where the model cannot explain them; empty where it can
+     * @param  list<array{float, float}>  $resting  seconds and °C, from the pull through what was read after it
      * @param  bool  $steered  whether the readings steer
      * @param  float  $modelS  the model's time at which it is where the newest reading is
      * @param  array{float, float, float}  $pace  seconds for each of the model's: quick, likely and slow
@@ -48,6 +53,8 @@ final readonly class Belief
         private ?float $pulledS,
         private float $climbK,
         private array $offs,
+        private array $warp,
+        private array $resting,
         public ?Reading $newest,
         public float $offK,
         public bool $steered,
@@ -66,11 +73,58 @@ final readonly class Belief
         $offs = array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius - $model->coreAt($reading->seconds)], $readings);
         $newest = $readings[count($readings) - 1] ?? null;
         $offK = $offs === [] ? 0.0 : $offs[count($offs) - 1][1];
-        $resting = $pulledS !== null && $newest !== null && $newest->seconds >= $pulledS;
-        $steered = abs($offK) > self::EXPLAINED_K && ! $resting;
-        [$modelS, $pace] = $newest === null || ! $steered ? [0.0, [1.0, 1.0, 1.0]] : self::pace($model, $modelOffS, $readings, $newest);
+        $after = $pulledS === null ? [] : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds >= $pulledS));
+        $on = array_slice($readings, 0, count($readings) - count($after));
+        [$modelS, $pace, $local] = $newest === null ? [0.0, [1.0, 1.0, 1.0], null] : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1]);
+        $odd = abs($offK) > self::EXPLAINED_K || ($local !== null && abs(log($local)) > log(self::EXPLAINED_PACE));
+        $warp = $odd ? self::warp($model, $modelOffS, $on, $after[0] ?? null, $pulledS) : [];
+        $resting = [];
+        foreach ($after as $reading) {
+            $resting[] = [$reading->seconds, $reading->celsius];
+        }
 
-        return new self($model, $modelOffS, $pulledS, $climbK, $offs, $newest, $offK, $steered, $modelS, $pace);
+        return new self($model, $modelOffS, $pulledS, $climbK, $offs, $warp, $resting, $newest, $offK, $odd && $after === [] && $newest !== null, $modelS, $pace);
+    }
+
+    /**
+     * @param  list<Reading>  $on  on the heat
+     * @return list<array{float, float}> rising in both
+     */
+    private static function warp(Trace $model, float $modelOffS, array $on, ?Reading $after, ?float $pulledS): array
+    {
+        $points = array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], $on);
+        if ($after !== null && $pulledS !== null) {
+            // What it read off the heat it had, at the most, when it came off.
+            $points[] = [$pulledS, $after->celsius];
+        }
+        $warp = [[0.0, 0.0]];
+        foreach ($points as [$seconds, $celsius]) {
+            [$lastS, $lastModelS] = $warp[count($warp) - 1];
+            if ($seconds > $lastS) {
+                $warp[] = [$seconds, max($lastModelS, min($modelOffS, $model->reaches($celsius) ?? $modelOffS))];
+            }
+        }
+
+        return $warp;
+    }
+
+    /** @param  list<array{float, float}>  $points  rising */
+    private static function between(array $points, float $at): float
+    {
+        $low = 0;
+        $high = count($points) - 1;
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            if ($points[$middle][0] <= $at) {
+                $low = $middle;
+            } else {
+                $high = $middle - 1;
+            }
+        }
+        [$x, $y] = $points[$low];
+        $next = $points[$low + 1] ?? null;
+
+        return $next === null || $at <= $x ? $y : $y + ($next[1] - $y) * ($at - $x) / max(1e-9, $next[0] - $x);
     }
 
     /** Whether model and readings are further apart than the model can explain, on the heat or off it. */
@@ -125,9 +179,11 @@ final readonly class Belief
         return $this->steered && $this->newest !== null ? $this->newest->seconds + max(0.0, $modelS - $this->modelS) * $this->pace[$end] : $modelS;
     }
 
-    /** @return array{float, float} the quick and the slow end of a moment of the model, where the readings steer */
-    public function ends(float $modelS): array
+    /** @return array{float, float} the quick and the slow end of when it gets to $celsius, where the readings steer */
+    public function ends(float $celsius): array
     {
+        $modelS = $this->model->reaches($celsius) ?? $this->modelOffS;
+
         return [$this->when($modelS, 0), $this->when($modelS, 2)];
     }
 
@@ -139,36 +195,61 @@ final readonly class Belief
     public function trace(float $offS): Trace
     {
         $trace = new Trace;
-        $shift = $offS - $this->modelOffS;
         $offC = $this->onTheHeatAt($offS);
-        foreach ($this->model->seconds as $i => $modelS) {
-            $resting = $modelS > $this->modelOffS;
-            $at = $resting ? $modelS + $shift : ($this->steered && $modelS > $this->modelS && $this->newest !== null ? $this->when($modelS) : $modelS);
+        foreach ($this->moments($offS) as [$at, $modelS, $resting]) {
             $last = count($trace->seconds) - 1;
-            if ((! $resting && $at > $offS) || ($last >= 0 && $at <= $trace->seconds[$last])) {
+            if ($last >= 0 && $at <= $trace->seconds[$last]) {
                 continue;
             }
             $core = match (true) {
                 ! $resting => $this->onTheHeatAt($at),
                 $this->pulledS !== null => $this->restingAt($at),
-                default => min($offC + $this->climbK, $offC + $this->model->coreC[$i] - $this->model->coreAt($this->modelOffS)),
+                default => min($offC + $this->climbK, $offC + $this->model->coreAt($modelS) - $this->model->coreAt($this->modelOffS)),
             };
+            $record = $this->model->recordAt($modelS);
             $trace->seconds[] = $at;
             $trace->coreC[] = $core;
-            $trace->surfaceC[] = $this->model->surfaceC[$i];
-            $trace->airC[] = $this->model->airC[$i];
-            if (isset($this->model->profilesC[$i])) {
-                $trace->profilesC[] = Trace::bent($this->model->profilesC[$i], $core - $this->model->coreC[$i]);
+            $trace->surfaceC[] = $this->model->surfaceAt($modelS);
+            $trace->airC[] = $this->model->airAt($modelS);
+            if (isset($this->model->profilesC[$record])) {
+                $trace->profilesC[] = Trace::bent($this->model->profilesC[$record], $core - $this->model->coreC[$record]);
             }
         }
 
         return $trace;
     }
 
+    /** @return list<array{float, float, bool}> moments of the believed course, those of the model that they look like, and whether it rests */
+    private function moments(float $offS): array
+    {
+        $newestS = $this->newest->seconds ?? 0.0;
+        $moments = [];
+        $rest = [];
+        foreach ($this->model->seconds as $modelS) {
+            if ($modelS > $this->modelOffS) {
+                $rest[] = [$modelS + $offS - $this->modelOffS, $modelS, true];
+
+                continue;
+            }
+            // What has been is at its own time, what is to come at the pace of the readings.
+            if (! $this->steered || $modelS <= $newestS) {
+                $moments[] = [$modelS, $this->warp === [] ? $modelS : self::between($this->warp, $modelS), false];
+            }
+            if ($this->steered && $modelS > $this->modelS) {
+                $rest[] = [$this->when($modelS), $modelS, false];
+            }
+        }
+        $moments[] = [$offS, $this->modelOffS, false];
+        $all = array_filter([...$moments, ...$rest], fn (array $one): bool => $one[2] || $one[0] <= $offS);
+        usort($all, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $all;
+    }
+
     private function onTheHeatAt(float $seconds): float
     {
         if ($this->newest === null || $seconds <= $this->newest->seconds) {
-            return $this->model->coreAt($seconds) + $this->offAt($seconds);
+            return $this->warp === [] ? $this->model->coreAt($seconds) + $this->offAt($seconds) : $this->warpedAt($seconds);
         }
         if ($this->steered) {
             return $this->model->coreAt(min($this->modelOffS, $this->modelS + ($seconds - $this->newest->seconds) / $this->pace[1]))
@@ -179,12 +260,21 @@ final readonly class Belief
         return $this->model->coreAt($seconds) + $this->offK * exp(-($seconds - $this->newest->seconds) / self::FADES_S);
     }
 
+    /** The model's shape at the pace that takes it through each reading. */
+    private function warpedAt(float $seconds): float
+    {
+        $core = $this->model->coreAt(self::between($this->warp, $seconds));
+
+        // Beyond what the model reaches, as it was read; and never above the next reading.
+        return $this->newest !== null && $seconds >= $this->newest->seconds - 1.0 && $this->resting === [] ? $this->newest->celsius : $core;
+    }
+
     private function restingAt(float $seconds): float
     {
         assert($this->pulledS !== null);
         if ($this->newest !== null && $this->newest->seconds >= $this->pulledS) {
             if ($seconds <= $this->newest->seconds) {
-                return $this->model->coreAt($seconds) + $this->offAt($seconds);
+                return self::between([[$this->pulledS, $this->onTheHeatAt($this->pulledS)], ...$this->resting], $seconds);
             }
             $ceiling = max($this->newest->celsius, $this->climbK <= 0.0 ? -INF : $this->onTheHeatAt($this->pulledS) + $this->climbK);
 
@@ -219,7 +309,7 @@ final readonly class Belief
 
     /**
      * @param  list<Reading>  $readings
-     * @return array{float, array{float, float, float}} the model's time at the newest reading, and the pace
+     * @return array{float, array{float, float, float}, float|null} the model's time at the newest reading, the pace, and that of the latest readings alone where they are far enough apart
      */
     private static function pace(Trace $model, float $modelOffS, array $readings, Reading $newest): array
     {
@@ -227,15 +317,17 @@ final readonly class Belief
         $bounded = fn (float $pace): float => min(self::MOST_PACE, max(1.0 / self::MOST_PACE, $pace));
         $at = $modelAt($newest->celsius);
         $paces = [$bounded($newest->seconds / $at)];
+        $local = null;
         foreach (array_reverse($readings) as $before) {
             $modelBefore = $modelAt($before->celsius);
             if ($newest->seconds - $before->seconds >= self::APART_S && $newest->celsius - $before->celsius >= self::APART_K && $at - $modelBefore >= self::BEGUN_S) {
-                $paces[] = $bounded(($newest->seconds - $before->seconds) / ($at - $modelBefore));
+                $paces[] = $local = $bounded(($newest->seconds - $before->seconds) / ($at - $modelBefore));
                 break;
             }
         }
-        $likely = array_product($paces) ** (1.0 / count($paces));
+        // What the latest readings say of the pace outranks the mean since it went on.
+        $likely = $local ?? $paces[0];
 
-        return [$at, [min($paces) / self::PACE_DOUBT, $likely, max($paces) * self::PACE_DOUBT]];
+        return [$at, [min($paces) / self::PACE_DOUBT, $likely, max($paces) * self::PACE_DOUBT], $local];
     }
 }

@@ -106,7 +106,7 @@ final readonly class LiveForecast
             array_map(fn (float $seconds): float => $seconds / 60.0, $starts),
             $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : $offC,
             $now,
-            max($peakC, $offC),
+            max($peakC, $offC, $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : -INF),
             $peakS / 60.0,
             $verdicts,
             self::band($belief, $ensemble, $trace, $course->pulledS === null ? 60.0 * $cookMinutes->high : $course->pulledS + Coast::FOLLOWED_REST_S),
@@ -115,8 +115,19 @@ final readonly class LiveForecast
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving),
+            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts)),
         );
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @param  array<string, Verdict>  $verdicts
+     */
+    private static function questioned(array $readings, array $verdicts): ?Reading
+    {
+        $newest = $readings[count($readings) - 1] ?? null;
+
+        return $newest !== null && in_array($verdicts[$newest->id], [Verdict::RisesTooFast, Verdict::FallsTooFast], true) ? $newest : null;
     }
 
     /**
@@ -170,7 +181,7 @@ final readonly class LiveForecast
         $least = $belief->newest !== null && $belief->newest->celsius >= $untilC ? $now : max($now, $leastMinutes);
         $likely = max($least, ($belief->reaches($untilC) ?? $belief->when($modelOffS)) / 60.0);
         if ($belief->steered) {
-            [$quick, $slow] = $belief->ends(60.0 * $likely <= $course->nowS ? 0.0 : $modelOffS);
+            [$quick, $slow] = $belief->ends($untilC);
 
             return Spread::of(min($likely, max($least, $quick / 60.0)), $likely, max($likely, $slow / 60.0));
         }
@@ -206,8 +217,11 @@ final readonly class LiveForecast
         [$seconds, $coreC] = $trace->upTo($carveS);
         $read = $belief->newest !== null && $belief->newest->seconds >= $offS - self::READ_NEAR_S;
         $lower = $read ? 0.0 : $now->likely - $now->low;
+        // Of a climb that was not read, no more than may be counted on.
+        $resting = $belief->newest !== null && $belief->newest->seconds >= $offS ? $belief->newest->celsius : -INF;
+        $most = max($resting, $trace->coreAt($offS) + $dish->carryover()->creditK);
 
-        return AtCarving::of(SafeMinimum::of($dish->safetyClass()), $seconds, array_map(fn (float $celsius): float => $celsius - $lower, $coreC));
+        return AtCarving::of(SafeMinimum::of($dish->safetyClass()), $seconds, array_map(fn (float $at, float $celsius): float => ($at > $offS ? min($most, $celsius) : $celsius) - $lower, $seconds, $coreC), $course->nowS);
     }
 
     private static function coreAt(float $seconds, Ensemble $ensemble): Spread

@@ -14,6 +14,9 @@ final class Coast
     /** A rest is followed this long past the least rest, to see the peak and the cooling. */
     public const FOLLOWED_REST_S = 5400.0;
 
+    /** No core is hotter. */
+    private const BOILING_C = 100.0;
+
     private const ROUNDS = 3;
 
     private const NEAR_ENOUGH_K = 0.1;
@@ -73,11 +76,13 @@ final class Coast
      * was capped between two heats is not there in a last step by the clock either; one that ends with the core ends there.
      *
      * @param  list<float>  $stageStartsS
-     * @param  float|null  $betweenK  most that it climbs between two heats; null for what is taken for likely. To judge what is safe, nothing.
+     * @param  bool  $judged  to judge what is safe: nothing climbs between two heats, and at last no more than is counted on
      */
-    public static function held(Dish $dish, Trace $trace, array $stageStartsS, float $offS, ?float $betweenK = null): Trace
+    public static function held(Dish $dish, Trace $trace, array $stageStartsS, float $offS, bool $judged = false): Trace
     {
-        $climbK = $betweenK ?? $dish->carryover()->climbK;
+        $carryover = $dish->carryover();
+        $climbK = $judged ? 0.0 : $carryover->climbK;
+        $trace = $trace->cappedBetween(-INF, INF, self::BOILING_C);
         foreach ($dish->stages as $i => $stage) {
             $to = $stageStartsS[$i + 1] ?? null;
             if (! $stage->cooker->isRest() || $to === null) {
@@ -91,7 +96,7 @@ final class Coast
             }
         }
 
-        return $trace->cappedBetween($offS, INF, $dish->carryover()->ceilingC($trace->coreAt($offS)));
+        return $trace->cappedBetween($offS, INF, $trace->coreAt($offS) + ($judged ? $carryover->creditK : $carryover->climbK));
     }
 
     /** Climb by the carving, K; where a rest at the safe minimum belongs to it, the climb that is there when that rest begins and stays. */

@@ -17,6 +17,9 @@ use Diatherm\Safety\SafeMinimum;
 /** A joint or a side in a roast. */
 final readonly class Dish
 {
+    /** No sear is longer. Common practice. */
+    private const SEAR_MINUTES = 10.0;
+
     /**
      * @param  int  $pieces  alike, each of $massKg
      * @param  float|null  $thicknessM  measured; null to go by mass
@@ -95,7 +98,17 @@ final readonly class Dish
     /** What may be counted of its climb off the heat. */
     public function carryover(): Carryover
     {
-        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->lastStage()->cookerC);
+        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->fireC());
+    }
+
+    /** Heat of the fire that its climb comes from: the last one, but for a short sear after a longer cook, which warms the skin alone. */
+    private function fireC(): float
+    {
+        $heats = array_values(array_filter($this->stages, fn (Stage $stage): bool => ! $stage->cooker->isRest()));
+        $last = $this->lastStage();
+        $sear = $last->end === StageEnd::Minutes && (float) $last->value <= self::SEAR_MINUTES ? ($heats[count($heats) - 2] ?? null) : null;
+
+        return ($sear ?? $last)->cookerC;
     }
 
     /** The rest that it gets: as asked for, but not less than belongs to its safe minimum. */

@@ -87,7 +87,7 @@ final readonly class Forecast
         $slowTrace = $slow->body->record(false);
         $slow->toPull($pullC);
         $slowOff = $slow->body->elapsedS();
-        $slowTrace = self::rested($slow, $slowTrace, $dish, 0.0);
+        $slowTrace = self::rested($slow, $slowTrace, $dish, judged: true);
         $rest = 60.0 * $dish->leastRestMinutes();
         $safe = SafeMinimum::of($dish->safetyClass());
         $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
@@ -109,7 +109,7 @@ final readonly class Forecast
             $firstLook,
             WeightRule::for($dish),
             $lethality,
-            self::hasLid($dish) ? $lift : null,
+            self::hasLid($dish) && $patience === null ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
             Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0),
@@ -118,13 +118,13 @@ final readonly class Forecast
     }
 
     /** Through the least rest and on, shown no hotter than its climb is taken for. */
-    private static function rested(Cook $cook, Trace $trace, Dish $dish, ?float $betweenK = null): Trace
+    private static function rested(Cook $cook, Trace $trace, Dish $dish, bool $judged = false): Trace
     {
         $off = $cook->body->elapsedS();
         $cook->rest(60.0 * $dish->leastRestMinutes());
         $cook->rest(Coast::FOLLOWED_REST_S);
 
-        return Coast::held($dish, $trace, $cook->stageStartsS, $off, $betweenK);
+        return Coast::held($dish, $trace, $cook->stageStartsS, $off, $judged);
     }
 
     /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */

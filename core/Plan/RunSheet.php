@@ -66,10 +66,11 @@ final readonly class RunSheet
             $timing = $timings[$i];
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
-            $hot = isset($lit[$cooker]) && $lit[$cooker] >= $on;
+            $hot = isset($lit[$cooker]);
             array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $roast, $forecast, $timing, $on, $made, $hot, $byKind));
-            $offHeat = $made->pulledAt ?? self::after($on, $timing->pull->high);
-            $lit[$cooker] = max($lit[$cooker] ?? $offHeat, $offHeat);
+            if (! $forecast->dish->isBuried()) {
+                $lit[$cooker] = true;
+            }
 
             // Ready at the likely pace; the earliest hour to promise keeps the slow end.
             $pulled = $made->pulledAt ?? self::after($on, $timing->pull->likely);
@@ -183,7 +184,7 @@ final readonly class RunSheet
         $rested = self::after($pullAt, $dish->leastRestMinutes());
         $carveAt = $made->carvedAt ?? max($rested, $made->pulledAt === null ? $at($timing->carve) : $rested);
         array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt));
-        $entries[] = new Entry($id('carve'), $number, Act::Carve, $carveAt, 'Carve '.$dish->name, $dish->cut->carve);
+        $entries[] = new Entry($id('carve'), $number, Act::Carve, $carveAt, ($dish->cut->isPerishable() ? 'Carve ' : 'Dish up ').$dish->name, $dish->cut->carve);
 
         return $entries;
     }
@@ -228,7 +229,7 @@ final readonly class RunSheet
         }
         $allowed = Clocks::allowedMinutes($roast->airC);
         $hot = $forecast->hotMinutes;
-        $words = sprintf('%.0f min or more, on a clean board, loosely covered', $dish->leastRestMinutes());
+        $words = $dish->leastRestMinutes() < 1.0 ? 'Covered, until it is served' : sprintf('%.0f min or more, on a clean board, loosely covered', $dish->leastRestMinutes());
         if (! $dish->cut->isPerishable() || $minutes <= $hot || $hot <= 0.0) {
             $until = self::after($pullAt, $allowed)->format('H:i');
             $clock = $dish->cut->isPerishable() && $hot <= 0.0 && $minutes > self::LONG_REST_MINUTES ? sprintf('. Under %.0f °C from the first: eaten or cold by %s', Clocks::HOLD_C, $until) : '';
@@ -291,6 +292,8 @@ final readonly class RunSheet
         return $entry->late && match ($entry->act) {
             Act::Chore => $made->pulledAt !== null || $overtaken,
             Act::Fire => $overtaken,
+            // It said not to look sooner: its hour past, there is nothing left to do about it.
+            Act::FirstLook => true,
             default => false,
         };
     }

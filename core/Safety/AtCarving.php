@@ -31,8 +31,9 @@ final readonly class AtCarving
     /**
      * @param  list<float>  $seconds  rising, not empty
      * @param  list<float>  $coreC  as many; the last is the core at the carving
+     * @param  float  $countedToS  time at temperature is counted so far and no further: what has happened, not what may
      */
-    public static function of(SafeMinimum $minimum, array $seconds, array $coreC): self
+    public static function of(SafeMinimum $minimum, array $seconds, array $coreC, float $countedToS = INF): self
     {
         $held = 0.0;
         $least = $minimum->coreC === null ? -INF : $minimum->coreC - self::ROUNDING_K;
@@ -49,7 +50,19 @@ final readonly class AtCarving
             $coreC[count($coreC) - 1] ?? 0.0,
             $coreC === [] ? 0.0 : max($coreC),
             $minimum->coreC === null || ($reached && $held >= 60.0 * $minimum->holdMinutes - 1.0),
-            $minimum->lethality?->gathered($seconds, $coreC),
+            $minimum->lethality?->gathered(...self::upTo($seconds, $coreC, $countedToS)),
         );
+    }
+
+    /**
+     * @param  list<float>  $seconds
+     * @param  list<float>  $coreC
+     * @return array{list<float>, list<float>}
+     */
+    private static function upTo(array $seconds, array $coreC, float $untilS): array
+    {
+        $count = count(array_filter($seconds, fn (float $at): bool => $at <= $untilS));
+
+        return [array_slice($seconds, 0, $count), array_slice($coreC, 0, $count)];
     }
 }

@@ -11,16 +11,15 @@ use Diatherm\Measure\Source;
  * How much of the climb off the heat a plan may count on, and how much of it is shown. It holds whatever a heat model
  * says: climbs beyond these are not seen in practice.
  *
- * Common practice: 1 to 4 K after a fire of 125 °C or less, 3 to 8 K after a hotter one. Poultry, stuffed and minced
- * dishes are harmful a few kelvin short, and nobody sees into a buried pot: nothing is counted there unless the cook asks.
+ * Common practice: 1 to 4 K after a fire of 125 °C or less, 3 to 6 K from a roaster or a closed grill, 5 to 8 K from a fierce
+ * fire. The most that is shown is the top of these; what is counted on is their middle, since who counts on the top is as
+ * often short as not. Poultry, stuffed and minced dishes do harm a few kelvin short, and nobody sees into a buried pot:
+ * nothing is counted there unless the cook asks.
  */
 final readonly class Carryover
 {
-    public const MOST_K = 8.0;
-
-    public const MOST_FROM_COOL_FIRE_K = 4.0;
-
-    public const COOL_FIRE_C = 125.0;
+    /** Fires up to so hot, what is counted on and what is shown: °C, K, K. */
+    private const AFTER = [[125.0, 2.5, 4.0], [200.0, 4.5, 6.0], [INF, 6.5, 8.0]];
 
     /** Classes of data/safe-minimums.json of which nothing is counted unless asked for. */
     private const DOUBTFUL = ['poultry', 'stuffing', 'ground'];
@@ -46,25 +45,31 @@ final readonly class Carryover
     public static function of(string $class, bool $unseen, ?bool $asked, float $fireC): self
     {
         $doubtful = $unseen || in_array($class, self::DOUBTFUL, true);
-        $most = $fireC <= self::COOL_FIRE_C ? self::MOST_FROM_COOL_FIRE_K : self::MOST_K;
+        [$credit, $climb] = self::after($fireC);
 
         return match (true) {
             $unseen, $doubtful && $asked !== true => new self(0.0, 0.0, false),
-            $asked === false => new self(0.0, $most, false),
-            default => new self($most, $most, $doubtful),
+            $asked === false => new self(0.0, $climb, false),
+            default => new self($credit, $climb, $doubtful),
         };
+    }
+
+    /** @return array{float, float} */
+    private static function after(float $fireC): array
+    {
+        foreach (self::AFTER as [$upToC, $credit, $climb]) {
+            if ($fireC <= $upToC) {
+                return [$credit, $climb];
+            }
+        }
+
+        return [0.0, 0.0];
     }
 
     /** Of a climb that has happened by the carving, at the slow end, what is counted, K. */
     public function credited(float $happenedK): float
     {
         return max(0.0, min($this->creditK, $happenedK));
-    }
-
-    /** The hottest that a core which came off at $offC is taken to get. */
-    public function ceilingC(float $offC): float
-    {
-        return $offC + $this->climbK;
     }
 
     public static function source(): Source

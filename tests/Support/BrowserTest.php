@@ -178,7 +178,9 @@ abstract class BrowserTest extends TestCase
         $this->until(function () use ($name, $act): bool {
             $element = $this->browser->executeScript(
                 'const names = (one) => [one.getAttribute("aria-label"), one.textContent.trim(), one.innerText.split("\\n")[0].trim()];'.
-                'return [...document.querySelectorAll("button, a, [role=radio], [role=option], label")].find((one) => one.getClientRects().length && !one.disabled && names(one).includes(arguments[0])) ?? null;', [$name]);
+                // What lies under an open sheet cannot be pressed.
+                'const root = [...document.querySelectorAll("[role=dialog]")].pop() ?? document;'.
+                'return [...root.querySelectorAll("button, a, [role=radio], [role=option], label")].find((one) => one.getClientRects().length && !one.disabled && names(one).includes(arguments[0])) ?? null;', [$name]);
             if (! is_array($element)) {
                 return false;
             }

@@ -165,7 +165,7 @@ final class Judge
         }
         foreach ($plan->fires as $fire) {
             $lights = array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id === "fire.{$fire->equipment->kind->id}.light");
-            if ($fire->lender !== null && $lights !== []) {
+            if ($fire->lender !== null && ($fire->topUpKg > 0.5 * $fire->run->startKg || ($fire->topUpKg <= 0.0 && $lights !== []))) {
                 $faults[] = 'lights new coals where there are some';
             }
             if ($fire->fuel !== null && ! $fire->fuel->isWood()) {

@@ -105,7 +105,6 @@ final class RoastResource extends JsonResource
                 'read' => $live->belief->newest === null ? null : ['id' => $live->belief->newest->id, 'celsius' => $live->belief->newest->celsius, 'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds)))],
                 'disagrees' => $live->belief->disagrees(),
                 'safe_at_carving' => $live->atCarving->safe,
-                'log10_at_carving' => $live->atCarving->log10 === null ? null : round($live->atCarving->log10, 2),
                 'advice' => $live->advice === null ? null : ['act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why, 'minutes' => $live->advice->minutes],
                 'peak_c' => round($live->peakC, 1),
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),

@@ -35,6 +35,7 @@ final readonly class FirePlan
      * @param  list<array{float, Spread}>  $course  minutes and °C
      * @param  float  $preheatMinutes  before minute 0
      * @param  string|null  $lender  cooker whose coals it takes over; null when a fire of its own is lit
+     * @param  float  $topUpKg  coals that are added to those taken over
      */
     public function __construct(
         public int $dish,
@@ -57,6 +58,7 @@ final readonly class FirePlan
         public bool $own,
         public FireWish $wish,
         public ?string $lender,
+        public float $topUpKg,
     ) {
     }
 
@@ -69,7 +71,7 @@ final readonly class FirePlan
     /** Coals laid and added in all. */
     public function bedKg(): float
     {
-        return $this->lender !== null ? 0.0 : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
+        return $this->lender !== null ? $this->topUpKg : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
     }
 
     public function buyKg(): float

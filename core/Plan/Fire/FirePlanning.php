@@ -84,9 +84,9 @@ final class FirePlanning
         $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
         $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
 
-        $lender = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg);
+        [$lender, $topUpKg] = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg);
 
-        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish, $lender);
+        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish, $lender, $topUpKg);
     }
 
     /**
@@ -95,8 +95,9 @@ final class FirePlanning
      *
      * @param  list<FirePlan>  $before
      * @param  float  $firstMinutes  when the dish comes to it
+     * @return array{string|null, float} its short name, and coals to be added, kg
      */
-    private static function lender(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg): ?string
+    private static function lender(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg): array
     {
         $from = null;
         foreach ($dish->stages as $stage) {
@@ -111,12 +112,12 @@ final class FirePlanning
             foreach ($plan->run->left as [$minutes, $kg]) {
                 $left = $minutes <= $at ? $kg : $left;
             }
-            if ($plan->equipment->kind->id === $from && $plan->equipment->isVented() && $left >= self::LENT_SHARE * $needsKg) {
-                return $plan->equipment->kind->short;
+            if ($plan->equipment->kind->id === $from && $plan->equipment->isVented() && $plan->fuel !== null && $left > 0.0) {
+                return [$plan->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left)];
             }
         }
 
-        return null;
+        return [null, 0.0];
     }
 
     /**

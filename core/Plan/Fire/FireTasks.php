@@ -72,7 +72,11 @@ final class FireTasks
         $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp($fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes));
         $entries = [];
         if ($fire->lender !== null) {
-            return [new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES), 'Pan out, lid off, slots open', "The coals in the {$fire->lender} do for the sear: rake them together. No new fire", until: $at(0.0))];
+            $fuel = $fire->topUpKg > 0.0 ? $fire->fuel : null;
+            $more = $fuel?->inWords($fire->topUpKg);
+            $entries = $fuel === null ? [] : [new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes), "Light $more more", self::chimneys($fire->topUpKg).", for the sear over what is left in the {$fire->lender}", until: $at(0.0))];
+
+            return [...$entries, new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES), 'Pan out, lid off, slots open', "Rake the coals in the {$fire->lender} together".($more === null ? ': they do for the sear' : ", the $more on them"), until: $at(0.0))];
         }
         if (! $fire->first) {
             // The dish comes to it from another cooker: it has to be ready by then.

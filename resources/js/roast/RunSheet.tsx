@@ -51,8 +51,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
           {trouble.message}
         </p>
       )}
-      <div className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <span className="label">A tick is for</span>
+      <div className="no-print mb-2">
         <When label="A tick is for" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
       </div>
       <ol>

@@ -68,7 +68,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             </div>
           )}
           <Answer
-            label="Hottest, as counted"
+            label={(dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? 'Climbs to' : 'Stays at'}
             tone="water"
             remark={
               (dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? clock(peak, zone) : 'no climb off the heat'
@@ -103,7 +103,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
         <div className="mt-4 flex flex-wrap gap-2">
           {(dish.status === 'on' || dish.status === 'resting') && (
             <div className="w-full">
-              <When label="When it was" value={when} onChange={setWhen} zone={zone} />
+              <When label="Done" value={when} onChange={setWhen} zone={zone} />
             </div>
           )}
           {dish.status === 'on' && (

@@ -79,7 +79,6 @@ const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullabl
   read: null,
   disagrees: false,
   safe_at_carving: true,
-  log10_at_carving: 7.2,
   advice: null,
   peak_c: 74,
   peak_at: '2031-10-04T18:35:00Z',

@@ -1,7 +1,7 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import type { ReactNode } from 'react';
 
-type Option<T extends string> = { id: T; name: ReactNode; note?: ReactNode };
+type Option<T extends string> = { id: T; name: ReactNode; note?: ReactNode; spoken?: string };
 
 /** One of a few, all to be seen, each as wide as a thumb. */
 export function Segments<T extends string>({
@@ -10,12 +10,15 @@ export function Segments<T extends string>({
   options,
   onChange,
   inline = false,
+  tight = false,
 }: {
   label: string;
   value: T;
   options: readonly Option<T>[];
   onChange: (id: T) => void;
   inline?: boolean;
+  /** narrow ones, for a narrow column */
+  tight?: boolean;
 }) {
   return (
     <RadioGroup value={value} onChange={onChange} aria-label={label} className="flex flex-wrap gap-1.5">
@@ -23,7 +26,8 @@ export function Segments<T extends string>({
         <Radio
           key={option.id}
           value={option.id}
-          className={`flex min-h-11 cursor-pointer justify-center rounded-lg ${inline ? 'items-baseline gap-2 py-2.5' : 'flex-col py-1'} border-[1.5px] border-hair bg-raised px-3 font-semibold data-[checked]:border-ink data-[checked]:bg-ink data-[checked]:text-paper`}
+          aria-label={option.spoken}
+          className={`flex min-h-11 ${tight ? 'min-w-11 items-center px-1.5' : 'px-3'} cursor-pointer justify-center rounded-lg ${inline ? 'items-baseline gap-2 py-2.5' : 'flex-col py-1'} border-[1.5px] border-hair bg-raised font-semibold data-[checked]:border-ink data-[checked]:bg-ink data-[checked]:text-paper`}
         >
           <span>{option.name}</span>
           {option.note !== undefined && (

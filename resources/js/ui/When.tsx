@@ -23,12 +23,16 @@ export const isNow = (when: Moment): boolean => 'ago' in when && when.ago === 0;
 export function When({ value, onChange, zone, label }: { value: Moment; onChange: (when: Moment) => void; zone: string; label: string }) {
   const id = useId();
   const options = [
-    ...AGO.map((minutes) => ({ id: String(minutes), name: minutes === 0 ? 'Now' : `${minutes} min ago` })),
+    ...AGO.map((minutes) =>
+      minutes === 0 ? { id: '0', name: 'Now' } : { id: String(minutes), name: String(minutes), spoken: `${minutes} min ago` },
+    ),
     { id: 'at', name: 'At …' },
   ];
   return (
     <div>
+      <p className="label mb-1">{label}, minutes ago</p>
       <Segments
+        tight
         label={label}
         value={'ago' in value ? String(value.ago) : 'at'}
         options={options}

@@ -96,6 +96,6 @@ export function inUnits(prose: string, format: Formatter): string {
     if (unit === 'K') return format.difference(value, digits);
     if (unit === 'g') return format.massUnit === 'lb' ? format.mass(value / 1000) : `${figure} g`;
     if (unit === 'l' || unit === 'ml') return format.volume(unit === 'l' ? value : value / 1000, `${figure} ${unit}`);
-    return unit === 'kg' ? format.mass(value) : format.length(value, 1);
+    return unit === 'kg' ? format.mass(value) : format.length(value, format.massUnit === 'lb' ? 1 : digits);
   }
 }

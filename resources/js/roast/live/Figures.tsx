@@ -65,7 +65,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
         </Answer>
       )}
       <Answer
-        label={pulled ? 'Hottest, as counted' : 'Counted on'}
+        label={live.peak_c > live.pull_c + 0.4 ? 'Climbs to' : 'Stays at'}
         tone="water"
         remark={live.peak_c > live.pull_c + 0.4 ? `by ${clock(live.peak_at)}` : 'no climb off the heat'}
       >

@@ -20,7 +20,7 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
     <div>
       <ol>
         {lines.slice(0, all ? undefined : SHOWN).map((line) => (
-          <li key={line.id} className="flex min-h-11 items-center gap-2 border-t border-hair">
+          <li key={line.id} className="flex min-h-11 flex-wrap items-center gap-x-2 border-t border-hair">
             <button
               type="button"
               className="-ml-1 min-h-11 w-12 shrink-0 text-left font-bold underline decoration-hair decoration-dotted underline-offset-4 hover:text-ember"
@@ -33,7 +33,6 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
               <span className="block truncate">
                 <Prose>{line.words}</Prose>
               </span>
-              {!line.counts && <span className="label block text-ember">{line.verdict}</span>}
             </span>
             {line.celsius !== null && (
               <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>{format.degrees(line.celsius, 1)}</span>
@@ -46,6 +45,7 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
             >
               ✕
             </button>
+            {!line.counts && <span className="label basis-full pb-1.5 text-ember">{line.verdict}</span>}
           </li>
         ))}
       </ol>
@@ -70,7 +70,7 @@ function Moving({ line, roast, log, onDone }: { line: Logged; roast: Roast; log:
       <p>
         <Prose>{line.words}</Prose>, logged for <strong>{clock(line.at)}</strong>.
       </p>
-      <When label="When it was" value={when} onChange={setWhen} zone={zone} />
+      <When label="Done" value={when} onChange={setWhen} zone={zone} />
       {log.move.error !== null && (
         <p role="alert" className="font-semibold text-ember">
           {log.move.error.message}

@@ -97,7 +97,7 @@ function Pad({ places, zone, odd, onSave, error, busy }: Omit<Props, 'open' | 'o
         ))}
       </div>
       {timed ? (
-        <When label="When it was read" value={when} onChange={setWhen} zone={zone} />
+        <When label="Read" value={when} onChange={setWhen} zone={zone} />
       ) : (
         <button type="button" className="text-push justify-self-start" onClick={() => setTimed(true)}>
           Read a while ago?

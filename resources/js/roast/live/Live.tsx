@@ -99,7 +99,7 @@ export function Live({ roast }: { roast: Roast }) {
                 <h2 className="text-[1.625rem] leading-8">
                   <Prose>{next.title}</Prose>
                 </h2>
-                <span className="wide text-[1.625rem] text-ember">{countdown(at(next.at) - now)}</span>
+                <span className="wide text-[1.625rem] whitespace-nowrap text-ember">{countdown(at(next.at) - now)}</span>
               </div>
               <p className="mt-1 text-soft">
                 <Prose>{next.detail}</Prose>
@@ -150,7 +150,7 @@ export function Live({ roast }: { roast: Roast }) {
               Take a reading <Key>R</Key>
             </button>
           </div>
-          <When label="What is logged was done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
+          <When label="Done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
           <div className="grid grid-cols-2 gap-2">
             <Act name="Basted" letter="B" onClick={() => did('basted')} />
             <Act name="Turned" letter="T" onClick={() => did('turned')} />
