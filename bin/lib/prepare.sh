@@ -6,6 +6,7 @@ ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
 cd "$ROOT"
 STARTED_GROUPS=()
 SOCKETS=()
+PID_FILES=()
 
 say() { printf '\033[2m%s\033[0m\n' "$*"; }
 fail() { printf 'diatherm: %s\n' "$*" >&2; exit 1; }
@@ -133,9 +134,11 @@ start_mariadb() {
     local tries=0
     until MYSQL_PWD="$password" mariadb --no-defaults --protocol=tcp -h127.0.0.1 -P"$port" -udiatherm diatherm -e 'select 1' >/dev/null 2>&1; do
         tries=$((tries + 1))
-        [ "$tries" -lt 960 ] || fail "the database does not answer; see $1.log."
+        [ "$tries" -lt 960 ] && kill -0 "${STARTED_GROUPS[-1]}" 2>/dev/null || fail "the database does not answer; see $1.log."
         sleep 0.25
     done
+    # A test may stop it and start it anew.
+    PID_FILES+=("$data/mariadbd.pid")
     rm -f "$run/accounts.sql"
 }
 
@@ -161,6 +164,8 @@ serve() {
 stop_all() {
     local group
     for group in "${STARTED_GROUPS[@]}"; do kill -TERM -- "-$group" 2>/dev/null || true; done
+    local file
+    for file in "${PID_FILES[@]}"; do [ -s "$file" ] && kill -TERM "$(cat "$file")" 2>/dev/null || true; done
     for group in "${STARTED_GROUPS[@]}"; do wait "$group" 2>/dev/null || true; done
     for group in "${SOCKETS[@]}"; do rm -rf "$group"; done
 }

@@ -41,7 +41,7 @@ it('lets a visitor plan, cook, finish and find a roast in the log', function (in
         $this->press($digit);
     }
     $this->press('Log it');
-    $this->sees('left out');
+    $this->sees('Not counted yet');
 
     $this->key('n');
     $this->type('What happened', 'Wind from the weir');
@@ -92,9 +92,9 @@ it('moves the finish of the demo supper with a reading, on every device', functi
 it('shows °F and pounds on the spot', function () {
     $this->enterDemo();
     $this->press('To the fire');
-    $this->until(fn (): bool => (int) $this->answer('Will coast to') < 70, 'It is in °C.');
+    $this->until(fn (): bool => (int) $this->answer('Climbs to') < 70, 'It is in °C.');
     $this->key('c');
-    $this->until(fn (): bool => (int) $this->answer('Will coast to') > 130, 'It is in °F.');
+    $this->until(fn (): bool => (int) $this->answer('Climbs to') > 130, 'It is in °F.');
     $this->key('k');
     $this->press('Food');
     $this->until(fn (): bool => $this->value('Mass') === '6.61', 'The mass is in pounds.');
@@ -118,7 +118,8 @@ it('keeps a reading while the kitchen cannot be reached, and sends it when it ca
     $this->press('Chicken, whole on: done');
     $this->press('Live');
     $this->sees('Off the heat');
-    $network = fn (bool $offline) => $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Network.emulateNetworkConditions', 'params' => ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]);
+    $this->command('Network.enable', ['maxTotalBufferSize' => 1_000_000]);
+    $network = fn (bool $offline) => $this->command('Network.emulateNetworkConditions', ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
     $network(true);
     $this->press('Take a reading');
     $this->press('6');

@@ -49,10 +49,7 @@ abstract class BrowserTest extends TestCase
 
     public function window(int $width, int $height): void
     {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
-            'cmd' => 'Emulation.setDeviceMetricsOverride',
-            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500],
-        ]);
+        $this->command('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]);
     }
 
     public function open(string $path): void
@@ -67,16 +64,36 @@ abstract class BrowserTest extends TestCase
         $this->sees('Autumn supper at the old weir');
     }
 
-    /** Opens a kitchen of one's own, empty. */
-    public function join(): void
+    public const PASSWORD = 'ember and straw';
+
+    /** Opens a kitchen of one's own, empty. @return string its address */
+    public function join(): string
     {
+        $address = 'ada'.bin2hex(random_bytes(5)).'@weir.example';
         $this->open('/');
         $this->press('I have no kitchen yet');
         $this->type('Name', 'Ada');
-        $this->type('E-mail address', 'ada'.bin2hex(random_bytes(5)).'@weir.example');
-        $this->type('Password', 'ember and straw');
+        $this->type('E-mail address', $address);
+        $this->type('Password', self::PASSWORD);
         $this->press('Open the kitchen');
         $this->sees('Nothing is on the fire.');
+
+        return $address;
+    }
+
+    /** A command of the browser's own protocol. @param  array<string, mixed>  $parameters */
+    public function command(string $name, array $parameters): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => $parameters]);
+    }
+
+    /** What the page gets when it asks the server itself. @return list<array{int, mixed}> status and answer, one for each time */
+    public function ask(string $method, string $path, mixed $body = null, int $times = 1): array
+    {
+        return $this->browser->executeAsyncScript(
+            'const [method, path, body, times, done] = arguments;'.
+            'fetch("/api/me").then((r) => r.json()).then((me) => Promise.all(Array.from({length: times}, () => fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json", "X-CSRF-TOKEN": me.csrf}, body: body === null ? undefined : JSON.stringify(body)})'.
+            '.then((r) => r.json().catch(() => null).then((answer) => [r.status, answer]))))).then(done);', [$method, $path, $body, $times]);
     }
 
     public function sees(string $words): void
