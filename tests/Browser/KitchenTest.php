@@ -103,6 +103,26 @@ it('shows °F and pounds on the spot', function () {
     $this->until(fn (): bool => $this->value('Mass') === '3', 'The mass is in kilograms.');
 });
 
+it('says everything in °F and pounds, on every view of every roast', function () {
+    $this->enterDemo();
+    $this->key('c');
+    $this->key('k');
+    $this->until(fn (): bool => str_contains($this->browser->executeScript('return document.body.innerText'), 'lb · in'), 'It is in pounds.');
+    $left = [];
+    foreach ($this->ask('GET', '/api/roasts')[0][1] as $roast) {
+        foreach (['food', 'rig', 'fire', 'sheet', 'live', 'table', 'debrief'] as $view) {
+            $this->open("/roasts/{$roast['id']}/$view");
+            $this->sees($roast['name']);
+            usleep(400_000);
+            $words = (string) $this->browser->executeScript('return document.querySelector("main, #app").innerText');
+            // What is left in metric units is a unit that everyone uses: kW/m², mm of a slot, N·m of a motor.
+            preg_match_all('~.{0,30}\d\s?(?:°C|kg|cm|K|g|l|ml)(?![\w/²·]).{0,20}~u', $words, $found);
+            array_push($left, ...array_map(fn (string $one): string => "{$roast['name']}, $view: $one", array_unique($found[0])));
+        }
+    }
+    expect($left)->toBe([]);
+});
+
 it('opens a number to its working and source', function () {
     $this->enterDemo();
     $this->press('Sunday on the lock island');

@@ -146,3 +146,10 @@ it('logs a missed act for when it was, and puts a line to another time', functio
     $this->press('Put it there');
     $this->until(fn (): bool => abs(time() - strtotime($times()['turned']) - 600) < 90, 'It is moved.');
 });
+
+it('answers an address that hides a NUL as it answers any other', function (string $address) {
+    $this->open('/');
+    $this->sees('Sign in');
+    expect($this->ask('GET', $address)[0][0])->toBeIn([200, 404]);
+    $this->browser->manage()->getLog('browser');
+})->with(['/icon.svg%00.php', '/%00', '/build/%00manifest.json', '/..%2f.env', '/index.php%00']);

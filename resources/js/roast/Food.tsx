@@ -48,12 +48,19 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
         <Answer label="On the heat" remark={`${dish.stages[0]?.cooker_name ?? ''} at ${format.degrees(dish.stages[0]?.cooker_c ?? 0)}`}>
           {clock(on, zone)}
         </Answer>
-        <Answer label="Takes" remark={cook.low === cook.high ? 'and nobody looks before' : `${duration(cook.low)} to ${duration(cook.high)}, eight in ten`}>
+        <Answer
+          label="Takes"
+          remark={cook.low === cook.high ? 'and nobody looks before' : `${duration(cook.low)} to ${duration(cook.high)}, eight in ten`}
+        >
           <Why of={live === null ? 'cook_minutes' : 'live.pull_at'} workings={workings}>
             {duration(cook.likely)}
           </Why>
         </Answer>
-        <Answer label="Pull at" tone="ember" remark={cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}>
+        <Answer
+          label="Pull at"
+          tone="ember"
+          remark={cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}
+        >
           <Why of={live === null ? 'pull_c' : 'live.pull_c'} workings={workings}>
             {format.degrees(pullC)}
           </Why>

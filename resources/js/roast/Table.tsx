@@ -141,7 +141,10 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
                   <Prose>{rule.when}</Prose>
                 </dt>
                 <dd>
-                  <Prose>{rule.then}</Prose> <span className="label">{rule.source}</span>
+                  <Prose>{rule.then}</Prose>{' '}
+                  <span className="label">
+                    <Prose>{rule.source}</Prose>
+                  </span>
                 </dd>
               </div>
             ))}

@@ -22,6 +22,8 @@ export function PotAnswers({
   pit: Pit | null;
 }) {
   const format = useUnits();
+  const litres = (l: number) => format.volume(l, `${l.toFixed(1)} l`);
+  const whole = (l: number) => format.volume(l, `${l} l`);
   return (
     <>
       <h2 className={clsx('text-[1.5rem] leading-8', !pot.holds && 'text-ember')}>
@@ -41,7 +43,7 @@ export function PotAnswers({
           <Answer
             label={`Liquid, for ${pot.hours} h`}
             tone="water"
-            remark={`${pot.liquid_l.toFixed(1)} l; ${pot.loss_l.toFixed(1)} l leave as steam`}
+            remark={`${litres(pot.liquid_l)}; ${litres(pot.loss_l)} leave as steam`}
           >
             <Why of="rig.liquid" workings={workings}>
               {format.length(pot.liquid_cm)}
@@ -52,7 +54,7 @@ export function PotAnswers({
               <Answer
                 label="Coals, in all"
                 tone="ember"
-                remark={`${pit.coals_l.under} l under, ${pit.coals_l.beside} l beside, ${pit.coals_l.above} l above`}
+                remark={`${whole(pit.coals_l.under)} under, ${whole(pit.coals_l.beside)} beside, ${whole(pit.coals_l.above)} above`}
               >
                 <Why
                   of="rig.coals"
