@@ -49,7 +49,7 @@ final class Debrief
         $findings[] = self::atItsPeak($dish, $fact, $counted);
         $safe = $fact->atCarving->minimum;
         if ($safe->coreC !== null) {
-            $findings[] = new Finding('safe', 'Safe minimum, by the carving', sprintf('%.0f °C', $safe->coreC), $fact->atCarving->safe ? 'reached' : 'not reached', self::basis($counted, 60.0 * $minutes) === 'read' ? 'read' : 'computed', $fact->atCarving->safe ? ($safe->holdMinutes > 0 ? sprintf('With %.0f min at it.', $safe->holdMinutes) : '') : sprintf('It got to %.0f °C.', floor($fact->atCarving->hottestC)));
+            $findings[] = new Finding('safe', 'Safe minimum, by the carving', sprintf('%.0f °C', $safe->coreC), $fact->atCarving->safe ? 'reached' : 'not reached', self::basis($counted, 60.0 * $minutes) === 'read' ? 'read' : 'computed', $fact->atCarving->safe ? ($safe->holdMinutes > 0 ? sprintf('With %.0f min at it.', $safe->holdMinutes) : '') : sprintf(self::basis($counted, 60.0 * $minutes) === 'read' ? 'It got to %.0f °C.' : 'By its low end it got to %.0f °C; it was not read near the pull.', floor($fact->atCarving->hottestC)));
         }
         if ($tableLateMinutes !== null) {
             $findings[] = new Finding('table', 'At the table', 'on the hour', abs($tableLateMinutes) < 3.0 ? 'on the hour' : self::duration(abs($tableLateMinutes)).($tableLateMinutes > 0 ? ' late' : ' early'), 'read', $tableLateMinutes > 10.0 ? 'Allow more slack, or start the fire sooner.' : 'Nobody waited.');

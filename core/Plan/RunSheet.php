@@ -332,7 +332,7 @@ final readonly class RunSheet
             $dish->rig instanceof PotRig => 'On a trivet or thick slices, the liquid in, the lid on: it must not touch',
             $dish->cut->kind === 'roots' => $turns ? 'Wash, cut to one size, into the basket and shut it; turn it once by hand' : 'Wash, cut to one size',
             $turns && ! $dish->cut->isSpitted() => 'Into the basket, side by side, and shut it; turn it once by hand',
-            $turns && $dish->cut->hasLimbs() => 'Tie legs and wings or shanks close, both forks on and tight, turn it once by hand',
+            $turns && $dish->cut->hasLimbs() => sprintf('Tie %s close, both forks on and tight, turn it once by hand', $dish->cut->kind === 'poultry' ? 'legs and wings' : 'the legs'),
             $turns => 'Along the middle of the spit, both forks on and tight, turn it once by hand',
             ! $cooker->lid => 'Pat dry; oil the meat, not the '.($cooker->id === 'griddle' ? 'plate' : 'grate'),
             $dish->cut->isSpitted() => 'Tie to one thickness, set the probe, drip pan in place',

@@ -52,7 +52,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
         </p>
       )}
       <div className="no-print mb-2">
-        <When label="A tick is for" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
+        <When label="Done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
       </div>
       <ol>
         {sheet.map((entry, i) => {

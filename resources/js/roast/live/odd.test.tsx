@@ -1,0 +1,131 @@
+import { render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { FollowedDish } from '../../api/types';
+import { aRoast, show } from '../../testing';
+import { UnitsContext } from '../../units/units';
+import { CoreAdvice } from './CoreAdvice';
+import { Figures } from './Figures';
+import { useOddReading } from './useOddReading';
+
+const call = vi.hoisted(() => vi.fn().mockResolvedValue({}));
+vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), call }));
+
+const NOW = Date.parse('2031-10-04T18:00:00Z');
+
+type Live = NonNullable<FollowedDish['live']>;
+
+const live = (more: Partial<Live> = {}): Live => ({
+  pull_at: { low: '2031-10-04T18:10:00Z', likely: '2031-10-04T18:20:00Z', high: '2031-10-04T18:30:00Z' },
+  cook_minutes: { low: 70, likely: 80, high: 90 },
+  pull_c: 74,
+  core_now_c: { low: 59, likely: 60, high: 61 },
+  read: { id: 'a', celsius: 59.4, at: '2031-10-04T17:52:00Z' },
+  disagrees: false,
+  safe_at_carving: true,
+  advice: null,
+  peak_c: 74,
+  peak_at: '2031-10-04T18:35:00Z',
+  counted: 3,
+  heat_factor: 1,
+  thickness_factor: 1,
+  warnings: [],
+  workings: [],
+  ...more,
+});
+
+const dish = (more: Partial<FollowedDish> = {}): FollowedDish => {
+  const [first] = aRoast({}, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: live(), ...more }).plan.dishes;
+  if (first === undefined) throw new Error('There is no dish.');
+  return first;
+};
+
+function Asked({ of, celsius, place }: { of: FollowedDish; celsius: number; place: string }) {
+  return <p>{useOddReading(of)(celsius, place) ?? 'nothing odd'}</p>;
+}
+
+const asked = (of: FollowedDish, celsius: number, place: string, unit: 'c' | 'f' = 'c') => {
+  const { container, unmount } = render(
+    <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg' }}>
+      <Asked of={of} celsius={celsius} place={place} />
+    </UnitsContext>,
+  );
+  const words = container.textContent;
+  unmount();
+  return words;
+};
+
+describe('what is odd about a reading', () => {
+  it.each([
+    [57, 'core', 'nothing odd'],
+    [57, 'cooker', '57° in the cooker? It should be well above 80°. Was it the core?'],
+    [150, 'cooker', 'nothing odd'],
+    [620, 'cooker', '620° in the cooker? That is more than it can be.'],
+    [140, 'core', '140° in the meat? That is hotter than boiling water.'],
+    [100, 'breast', 'nothing odd'],
+  ])('%d° at the place “%s”: %s', (celsius, place, words) => expect(asked(dish(), celsius, place)).toBe(words));
+
+  it('asks in the cook’s unit', () =>
+    expect(asked(dish(), 57, 'cooker', 'f')).toContain('135° in the cooker? It should be well above 176°'));
+
+  it('asks nothing of a cooker before the dish is on, nor where it is not known what it may show', () => {
+    expect(asked(dish({ status: 'waiting' }), 30, 'cooker')).toBe('nothing odd');
+    expect(asked(dish({ cooker_sense_c: null }), 30, 'cooker')).toBe('nothing odd');
+  });
+});
+
+describe('the figures by the fire', () => {
+  const figures = (more: Partial<Live>, also: Partial<FollowedDish> = {}) => {
+    const one = dish({ live: live(more), ...also });
+    show(<Figures roast={aRoast()} dish={one} index={0} now={NOW} />);
+  };
+
+  it('say what was read and when, beside what the core is now', () => {
+    figures({});
+    expect(screen.getByText('60°')).toBeInTheDocument();
+    expect(screen.getByText(/59\.4° read 8 min ago/)).toBeInTheDocument();
+  });
+
+  it('say so where nothing was read', () => {
+    figures({ read: null });
+    expect(screen.getByText(/worked out, not read yet/)).toBeInTheDocument();
+    expect(screen.getByText(/59° to 61°/)).toBeInTheDocument();
+  });
+
+  it('promise no climb where none is counted on', () => {
+    figures({});
+    expect(screen.getByText('Stays at')).toBeInTheDocument();
+    expect(screen.getByText('no climb off the heat')).toBeInTheDocument();
+  });
+
+  it('say how far it climbs and by when where it is', () => {
+    figures({ pull_c: 52, peak_c: 57 });
+    expect(screen.getByText('Climbs to')).toBeInTheDocument();
+    expect(screen.getByText('by 18:35')).toBeInTheDocument();
+  });
+
+  it('call a pull that was not read by “about”', () => {
+    figures({ read: null }, { status: 'resting', pulled_at: '2031-10-04T17:58:00Z' });
+    expect(screen.getByText('at about 74°')).toBeInTheDocument();
+  });
+});
+
+describe('the core’s advice', () => {
+  const advised = (act: NonNullable<Live['advice']>['act'], words: string, why: string) => {
+    show(<CoreAdvice dish={dish({ live: live({ advice: { act, words, why, minutes: null } }) })} />, {
+      temperatureUnit: 'f',
+      massUnit: 'lb',
+    });
+    return screen.getByRole('alert');
+  };
+
+  it.each(['take_off', 'back_on', 'next_stage', 'read', 'wait', 'disagree'] as const)('is heard and follows the units (%s)', (act) => {
+    expect(advised(act, 'Back on the heat: about 25 min', 'It reads 63 °C; poultry should have 74 °C by the carving.')).toHaveTextContent(
+      'Back on the heat: about 25 minIt reads 145 °F; poultry should have 165 °F by the carving.',
+    );
+  });
+
+  it('is silent when there is nothing to do', () => {
+    show(<CoreAdvice dish={dish()} />);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+});
