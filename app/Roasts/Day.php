@@ -47,7 +47,7 @@ final readonly class Day
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
-                isset($live[$i]) ? $live[$i]->cookMinutes : null,
+                isset($live[$i]) && $live[$i]->getsThere ? $live[$i]->cookMinutes : null,
                 isset($live[$i]) ? $live[$i]->pullC : null,
                 $diary->ticks(),
                 isset($live[$i]) ? $live[$i]->stageStartMinutes : null,

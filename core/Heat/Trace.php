@@ -54,6 +54,16 @@ final class Trace
         return null;
     }
 
+    /** The same up to a moment. */
+    public function until(float $seconds): self
+    {
+        $count = $this->recordAt($seconds) + 1;
+        $cut = clone $this;
+        [$cut->seconds, $cut->coreC, $cut->surfaceC, $cut->airC, $cut->profilesC] = array_map(fn (array $all): array => array_slice($all, 0, $count), [$this->seconds, $this->coreC, $this->surfaceC, $this->airC, $this->profilesC]);
+
+        return $cut;
+    }
+
     /** Between two moments the core is taken to get no hotter than $mostC, and its inside with it. */
     public function cappedBetween(float $fromS, float $toS, float $mostC): self
     {

@@ -33,8 +33,9 @@ final class Advising
     /**
      * @param  float  $pullC  at which it comes off
      * @param  Reading|null  $questioned  the newest reading, where it waits for another to agree with it
+     * @param  float|null  $stuckC  the core that it comes to and no further at the heat that it has; null where it gets there
      */
-    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $pullC, float $coreNowC, AtCarving $atCarving, ?Reading $questioned): ?Advice
+    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $pullC, float $coreNowC, AtCarving $atCarving, ?Reading $questioned, ?float $stuckC = null): ?Advice
     {
         if ($course->carvedS !== null) {
             return null;
@@ -61,6 +62,10 @@ final class Advising
                 $last => new Advice('take_off', 'Take it off', sprintf('It reads %.0f °C; its number is %.0f °C.', $belief->newest->celsius, $dueC)),
                 default => new Advice('next_stage', 'On to the next step', sprintf('It reads %.0f °C; this step ends at %.0f °C.', $belief->newest->celsius, $dueC)),
             };
+        }
+
+        if ($stuckC !== null) {
+            return new Advice('hotter', 'It will not get there at this heat', sprintf('As the cooker runs, the core comes to about %.0f °C and no further; its number is %.0f °C. More heat, or another cooker.', max($stuckC, $coreNowC), is_finite($dueC) ? $dueC : $pullC));
         }
 
         return $read && $belief->disagrees() ? self::disagreeing($belief, $belief->newest) : null;

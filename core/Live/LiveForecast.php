@@ -24,6 +24,9 @@ final readonly class LiveForecast
     /** Runs go this far past the target, so that a pull set anew by what was learnt is still met. */
     private const PAST_TARGET_K = 1.0;
 
+    /** Where it never gets there, so much of what is to come is shown, s. */
+    private const AHEAD_S = 3 * 3600.0;
+
     private const BAND_POINTS = 60;
 
     /** So many readings, evenly through the cook, tell all that more would. */
@@ -50,6 +53,7 @@ final readonly class LiveForecast
      * @param  AtCarving  $atCarving  once it was pulled: the core at the knife, by its low end where it was not read
      * @param  list<Caution>  $cautions  of what has happened: nothing before the pull, which the plan speaks of
      * @param  Advice|null  $advice  what the core asks for now
+     * @param  bool  $getsThere  whether the likely cook comes to its pull at the heat that it has; the hours mean nothing where it does not
      */
     private function __construct(
         public Spread $cookMinutes,
@@ -66,6 +70,7 @@ final readonly class LiveForecast
         public AtCarving $atCarving,
         public array $cautions,
         public ?Advice $advice,
+        public bool $getsThere,
     ) {
     }
 
@@ -84,7 +89,7 @@ final readonly class LiveForecast
         $pullC = $course->pulledS === null ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow->transfer, $slow->thickness, $slow->warmerK)) : $plannedPullC;
         $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess->transfer, $guess->thickness, $guess->warmerK);
         $model = $likely->body->record();
-        $likely->toPull($pullC);
+        $stuckAt = $likely->toPull($pullC);
         $modelOffS = $likely->body->elapsedS();
         $likely->rest(max(60.0 * $dish->leastRestMinutes(), $course->nowS - $modelOffS) + Coast::FOLLOWED_REST_S);
 
@@ -99,6 +104,12 @@ final readonly class LiveForecast
         $now = self::coreNow($course, $belief, $ensemble, $nowC);
         $offC = $trace->coreAt($offS);
         $atCarving = self::judged($dish, $course, $belief, $trace, $offS, $now);
+        $getsThere = $course->pulledS !== null || $stuckAt === null || ($belief->newest !== null && $belief->newest->celsius >= $pullC);
+        $untilS = match (true) {
+            $course->pulledS !== null => $course->pulledS + Coast::FOLLOWED_REST_S,
+            $getsThere => 60.0 * $cookMinutes->high,
+            default => $course->nowS + self::AHEAD_S,
+        };
         $caution = $course->pulledS === null ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'As it stands');
 
         return new self(
@@ -109,13 +120,14 @@ final readonly class LiveForecast
             max($peakC, $offC, $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : -INF),
             $peakS / 60.0,
             $verdicts,
-            self::band($belief, $ensemble, $trace, $course->pulledS === null ? 60.0 * $cookMinutes->high : $course->pulledS + Coast::FOLLOWED_REST_S),
+            self::band($belief, $ensemble, $trace, $untilS),
             $guess,
-            $trace,
+            $getsThere ? $trace : $trace->until($untilS),
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts)),
+            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts), $getsThere ? null : $model->coreAt($modelOffS)),
+            $getsThere,
         );
     }
 

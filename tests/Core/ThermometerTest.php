@@ -60,6 +60,22 @@ it('takes it off when it reads its number, and not before', function () {
     expect(follow($chicken, 2.0 * Forecast::of($chicken, 14.0)->cookMinutes->likely, [])->advice?->act)->toBe('read');
 });
 
+it('says that it will not get there at this heat, over every cut, and stops saying so when the heat is back', function (string $cut, string $cooker) {
+    $dish = dishOf($cut, $cooker);
+    $plan = Forecast::of($dish, 14.0);
+    $at = 0.4 * $plan->cookMinutes->likely;
+    $core = [Reading::of('a', 60.0 * $at, 'core', 0.5 * ($dish->startC + $plan->pullC))];
+    $cooled = fn (float ...$celsius): LiveForecast => LiveForecast::of($dish, 14.0, new Course(array_map(fn (float $c, int $i): array => [60.0 * (0.2 * $at + 0.1 * $at * $i), $c], $celsius, array_keys($celsius)), nowS: 60.0 * ($at + 1.0)), $core, $plan->pullC);
+    $low = $cooled($plan->pullC - 8.0);
+    expect($low->getsThere)->toBeFalse($cut)->and($low->advice?->act)->toBe('hotter', $cut)
+        ->and($low->advice?->why)->toContain(sprintf('its number is %.0f °C', $low->pullC))
+        // What is drawn is the evening, not the day and a half that it was followed.
+        ->and($low->trace->endS() / 60.0)->toBeGreaterThan($at + 60.0)->toBeLessThan($at + 200.0)
+        ->and($low->band[count($low->band) - 1][0])->toBeLessThan($at + 200.0);
+    $back = $cooled($plan->pullC - 8.0, 180.0, 180.0);
+    expect($back->getsThere)->toBeTrue($cut)->and($back->advice?->act)->not->toBe('hotter', $cut);
+})->with([['chicken', 'kettle'], ['beef-rib', 'oven'], ['lamb-leg', 'ceramic'], ['fish-whole', 'gas'], ['duck', 'kettle']]);
+
 it('follows the pace of the readings when the model cannot explain them', function (float $pace) {
     // A truth that runs at another pace than any that the model allows for.
     $dish = dishOf('beef-rib', 'oven');

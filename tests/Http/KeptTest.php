@@ -48,7 +48,12 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
     // What is logged meanwhile is kept.
     $this->read($roast, 24.0, 5)->assertOk()->assertJsonPath('status', 'broken');
     expect(Reading::count())->toBe(2);
-    $this->putJson("/api/roasts/$roast->id", Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]))->assertUnprocessable();
+    // On the fire it may be given a cut that is known, and no other dish; what was logged stays with it.
+    $mended = Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]);
+    $this->putJson("/api/roasts/$roast->id", ['dishes' => [...$mended['dishes'], ...$mended['dishes']]] + $mended)->assertUnprocessable()->assertJsonValidationErrors('dishes');
+    $this->putJson("/api/roasts/$roast->id", $mended)->assertOk()->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
+    $this->putJson("/api/roasts/$roast->id", Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done'], ['serve_at' => now()->addHours(4)->toAtomString()]))->assertUnprocessable()->assertJsonValidationErrors('dishes');
+    breakIt($roast);
     DB::table('dishes')->where('roast_id', $roast->id)->update(['cut' => 'pork-rack']);
     $this->getJson("/api/roasts/$roast->id")->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
     breakIt($roast);

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Roasts\Day;
 use App\Roasts\Shelf;
 use Carbon\CarbonImmutable;
+use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Roast as CoreRoast;
 use Illuminate\Http\JsonResponse;
@@ -55,11 +56,21 @@ final class RoastController
         $cook = $request->user();
         $begun = $roast->events()->where('kind', 'on')->exists();
         $wanted = $request->roast(begun: $begun);
-        if ($begun && $roast->dishes->pluck('cut')->all() !== array_map(fn ($dish): string => $dish->cut->id, $wanted->dishes)) {
+        if ($begun && ! self::sameDishes($roast, $wanted)) {
             throw InvalidInput::at('dishes', 'Dishes cannot be added, taken away or swapped while the roast is on the fire.');
         }
 
         return self::keep($wanted, $cook, $roast);
+    }
+
+    /** Whether each dish is still what it was. One whose cut the larder does not know may be given another: else it could never be mended. */
+    private static function sameDishes(Roast $roast, CoreRoast $wanted): bool
+    {
+        $stored = $roast->dishes->pluck('cut')->all();
+        $cuts = array_map(fn ($dish): string => $dish->cut->id, $wanted->dishes);
+        $known = array_filter($stored, fn (string $cut): bool => isset(Larder::cuts()[$cut]));
+
+        return count($stored) === count($cuts) && array_diff_assoc($known, $cuts) === [];
     }
 
     /**

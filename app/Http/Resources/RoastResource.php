@@ -104,6 +104,7 @@ final class RoastResource extends JsonResource
                 'core_now_c' => PlanResource::spread($live->coreNowC),
                 'read' => $live->belief->newest === null ? null : ['id' => $live->belief->newest->id, 'celsius' => $live->belief->newest->celsius, 'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds)))],
                 'disagrees' => $live->belief->disagrees(),
+                'gets_there' => $live->getsThere,
                 'safe_at_carving' => $live->atCarving->safe,
                 'advice' => $live->advice === null ? null : ['act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why, 'minutes' => $live->advice->minutes],
                 'peak_c' => round($live->peakC, 1),

@@ -14,7 +14,8 @@ type Props = {
   zone: string;
   /** minutes from on; null while it is only planned, Infinity when all is past */
   now: number | null;
-  pull: { minutes: number; celsius: number; done: boolean };
+  /** null where it never comes to its pull */
+  pull: { minutes: number; celsius: number; done: boolean } | null;
   target: number;
   safe: number | null;
   /** minutes at which a stage after the first begins, with the name of its cooker */
@@ -57,7 +58,8 @@ export function CoreCurve({
   const width = Math.max(280, room.width);
   const height = Math.max(minHeight, room.height);
   const { curve, band } = pictures;
-  const last = Math.max(pull.minutes + 45, now !== null && Number.isFinite(now) ? now + 20 : 0);
+  const off = pull?.minutes ?? Infinity;
+  const last = Math.max(off + 45, now !== null && Number.isFinite(now) ? now + 20 : 0);
   const end = Math.min(curve.minutes[curve.minutes.length - 1] ?? 1, last);
   const points = curve.minutes
     .map((minutes, i) => [minutes, curve.core_c[i] ?? 0] as const)
@@ -92,10 +94,9 @@ export function CoreCurve({
   const time = (minutes: number) => clock(startAt + minutes * 60_000, zone);
   const showTarget = safe === null || Math.abs(safe - target) >= 0.5;
   // Under the rest's curve there is room; where there is not, near the foot.
-  const pullRight = width - x(pull.minutes) > 112;
+  const pullRight = pull !== null && width - x(pull.minutes) > 112;
   const later = stages.filter((stage) => stage.minutes > from && stage.minutes < end);
   const foot = height - BOTTOM - 30 - (pullRight ? 0 : STAGE_LINE * later.length);
-  const pullLabelY = pullRight ? Math.min(foot, yOf(pull.celsius) + 40) : foot;
   const safeAbove = safe === null || safe >= target;
 
   return (
@@ -104,7 +105,7 @@ export function CoreCurve({
         width={width}
         height={height}
         role="img"
-        aria-label={`Core temperature: pull at ${format.temperature(pull.celsius)}, ${time(pull.minutes)}; target ${format.temperature(target)}`}
+        aria-label={`Core temperature: ${pull === null ? 'does not reach its pull' : `pull at ${format.temperature(pull.celsius)}, ${time(pull.minutes)}`}; target ${format.temperature(target)}`}
         className="block"
         fontSize="12"
       >
@@ -177,7 +178,7 @@ export function CoreCurve({
           />
         )}
         <path
-          d={path(next.filter(([minutes]) => minutes <= pull.minutes + 0.6)) ?? ''}
+          d={path(next.filter(([minutes]) => minutes <= off + 0.6)) ?? ''}
           fill="none"
           stroke="var(--ember)"
           strokeWidth="2.5"
@@ -185,7 +186,7 @@ export function CoreCurve({
           strokeLinecap="round"
         />
         <path
-          d={path(next.filter(([minutes]) => minutes >= pull.minutes - 0.6)) ?? ''}
+          d={path(next.filter(([minutes]) => minutes >= off - 0.6)) ?? ''}
           fill="none"
           stroke="var(--water)"
           strokeWidth="2.5"
@@ -193,25 +194,32 @@ export function CoreCurve({
           strokeLinecap="round"
         />
         <path d={path(was) ?? ''} fill="none" stroke="var(--ink)" strokeWidth="3" />
-        <line
-          x1={x(pull.minutes)}
-          x2={x(pull.minutes)}
-          y1={yOf(pull.celsius) - 14}
-          y2={height - BOTTOM}
-          stroke="var(--ember)"
-          strokeWidth="2"
-        />
-        <circle cx={x(pull.minutes)} cy={yOf(pull.celsius)} r="4.5" fill="var(--ember)" />
-        <g textAnchor={pullRight ? 'start' : 'end'} transform={`translate(${x(pull.minutes) + (pullRight ? 9 : -9)} ${pullLabelY})`}>
-          <text
-            fill="var(--ember)"
-            fontWeight="700"
-            fontSize="15"
-          >{`${pull.done ? 'pulled' : 'pull'} at ${format.degrees(pull.celsius)}`}</text>
-          <text y="17" fill="var(--soft)" fontWeight="600">
-            {time(pull.minutes)}
-          </text>
-        </g>
+        {pull !== null && (
+          <g>
+            <line
+              x1={x(pull.minutes)}
+              x2={x(pull.minutes)}
+              y1={yOf(pull.celsius) - 14}
+              y2={height - BOTTOM}
+              stroke="var(--ember)"
+              strokeWidth="2"
+            />
+            <circle cx={x(pull.minutes)} cy={yOf(pull.celsius)} r="4.5" fill="var(--ember)" />
+            <g
+              textAnchor={pullRight ? 'start' : 'end'}
+              transform={`translate(${x(pull.minutes) + (pullRight ? 9 : -9)} ${pullRight ? Math.min(foot, yOf(pull.celsius) + 40) : foot})`}
+            >
+              <text
+                fill="var(--ember)"
+                fontWeight="700"
+                fontSize="15"
+              >{`${pull.done ? 'pulled' : 'pull'} at ${format.degrees(pull.celsius)}`}</text>
+              <text y="17" fill="var(--soft)" fontWeight="600">
+                {time(pull.minutes)}
+              </text>
+            </g>
+          </g>
+        )}
         {lifts
           .filter((minutes) => minutes >= from)
           .map((minutes) => (

@@ -98,4 +98,24 @@ describe('core curve', () => {
     expect(screen.getByRole('img', { name: 'Core temperature: pull at 56 °C, 17:50; target 63 °C' })).toBeInTheDocument();
     expect(screen.getByText('pull at 56°')).toBeInTheDocument();
   });
+
+  it('draws no pull where there is none to come', () => {
+    render(
+      <CoreCurve
+        pictures={{
+          curve: { minutes: [0, 60, 120], core_c: [5, 30, 45], surface_c: [5, 50, 60], air_c: [70, 70, 70] },
+          band: [{ minutes: 60, low_c: 28, high_c: 32 }],
+          section: { positions: [], minutes: [], celsius: [] },
+        }}
+        startAt={Date.UTC(2031, 9, 4, 16)}
+        zone="+00:00"
+        now={60}
+        pull={null}
+        target={63}
+        safe={63}
+      />,
+    );
+    expect(screen.getByRole('img', { name: 'Core temperature: does not reach its pull; target 63 °C' })).toBeInTheDocument();
+    expect(screen.queryByText(/^pull/)).not.toBeInTheDocument();
+  });
 });

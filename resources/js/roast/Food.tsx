@@ -36,7 +36,8 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   const time = (minutes: number) => clock(on + minutes * 60_000, zone);
   // Once it is on, the readings know better than the plan.
   const live = 'live' in dish ? dish.live : null;
-  const cook = live?.cook_minutes ?? dish.cook_minutes;
+  const stuck = live?.gets_there === false;
+  const cook = live === null || stuck ? dish.cook_minutes : live.cook_minutes;
   const workings = [...dish.workings, ...(live?.workings ?? [])];
   const pullC = live?.pull_c ?? dish.pull_c;
   const [least, most] = [dish.feeds.least, dish.feeds.most];
@@ -59,7 +60,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
         <Answer
           label="Pull at"
           tone="ember"
-          remark={cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}
+          remark={stuck ? 'not at this heat' : cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}
         >
           <Why of={live === null ? 'pull_c' : 'live.pull_c'} workings={workings}>
             {format.degrees(pullC)}
@@ -84,7 +85,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             startAt={on}
             zone={zone}
             now={null}
-            pull={{ minutes: cook.likely, celsius: pullC, done: live !== null && cook.low === cook.high }}
+            pull={stuck ? null : { minutes: cook.likely, celsius: pullC, done: live !== null && cook.low === cook.high }}
             target={dish.target_c}
             safe={dish.safe_c}
             stages={dish.stages.slice(1).map((stage) => ({ minutes: stage.from_minutes, name: stage.cooker_name }))}

@@ -46,12 +46,14 @@ export function Planner({ draft, plan, changed, saveErrors, ticket, actions, ans
         {preview.error !== null && !(preview.error instanceof Refused) && (
           <Trouble error={preview.error} retry={() => void preview.refetch()} />
         )}
-        {!sound && known !== null && (
+        {!sound && (
           <p role="status" className="mb-3 border-l-[3px] border-ember pl-3 font-semibold text-ember">
-            {[...new Set(Object.values(refused).flat())].slice(0, MOST_SAID).join(' ')} Below, this still answers the figures before.
+            {[...new Set(Object.values(refused).flat())].slice(0, MOST_SAID).join(' ')}
+            {known !== null && ' Below, this still answers the figures before.'}
           </p>
         )}
-        {known === null ? <Loading what="the answer" /> : answer(known)}
+        {known !== null && answer(known)}
+        {known === null && sound && <Loading what="the answer" />}
       </div>
     </div>
   );

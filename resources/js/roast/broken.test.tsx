@@ -79,6 +79,28 @@ describe('a roast that can no longer be worked out', () => {
     expect(screen.getByDisplayValue('Duck, whole')).toBeInTheDocument();
   });
 
+  it('lets another cut be chosen for one that is not known, and does not wait for an answer that cannot come', async () => {
+    answering({
+      'POST /api/preview': new Refused('no', { 'dishes.0.cut': ['There is no cut called “mammoth”.'] }),
+      'PUT /api/roasts/b': aRoast(),
+    });
+    const unknown = {
+      ...broken,
+      file: { ...broken.file, dishes: [{ cut: 'mammoth', mass_kg: 9, stages: [{ cooker: 'kettle', pull: true }] }] },
+    };
+    show(<Broken roast={unknown} now={NOW} />);
+    await waitFor(() => expect(screen.getAllByText(/no cut called “mammoth”/).length).toBeGreaterThan(1));
+    expect(screen.queryByText(/the answer/)).not.toBeInTheDocument();
+    answering({ 'PUT /api/roasts/b': aRoast() });
+    await userEvent.click(screen.getByLabelText('What'));
+    await userEvent.click(await screen.findByRole('option', { name: /Duck, whole/ }));
+    expect(await screen.findByLabelText('Mass')).toBeInTheDocument();
+    const keep = screen.getByRole('button', { name: 'Keep it mended' });
+    await waitFor(() => expect(keep).toBeEnabled());
+    await userEvent.click(keep);
+    expect(call.mock.calls.find((one) => one[0] === 'PUT')?.[2]).toMatchObject({ dishes: [{ cut: 'duck' }] });
+  });
+
   it('is deleted only when the cook says so', async () => {
     answering({});
     const confirm = vi.spyOn(window, 'confirm').mockReturnValueOnce(false).mockReturnValueOnce(true);

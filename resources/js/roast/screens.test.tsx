@@ -78,6 +78,7 @@ const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullabl
   core_now_c: { low: 38, likely: 41, high: 44 },
   read: null,
   disagrees: false,
+  gets_there: true,
   safe_at_carving: true,
   advice: null,
   peak_c: 74,

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import type { FollowedDish } from '../../api/types';
 import { Prose } from '../../units/Prose';
 
-const URGENT = ['take_off', 'back_on', 'next_stage'];
+const URGENT = ['take_off', 'back_on', 'next_stage', 'hotter'];
 
 /** The one thing that the core asks for now, as large as it matters. */
 export function CoreAdvice({ dish }: { dish: FollowedDish }) {

@@ -16,11 +16,15 @@ export function Curve({ roast, dish, index, now }: { roast: Roast; dish: Followe
         startAt={on}
         zone={roast.plan.time_zone}
         now={live === null ? null : (now - on) / 60_000}
-        pull={{
-          minutes: live?.cook_minutes.likely ?? dish.cook_minutes.likely,
-          celsius: live?.pull_c ?? dish.pull_c,
-          done: dish.pulled_at !== null,
-        }}
+        pull={
+          live?.gets_there === false
+            ? null
+            : {
+                minutes: live?.cook_minutes.likely ?? dish.cook_minutes.likely,
+                celsius: live?.pull_c ?? dish.pull_c,
+                done: dish.pulled_at !== null,
+              }
+        }
         target={dish.target_c}
         safe={dish.safe_c}
         stages={dish.stages

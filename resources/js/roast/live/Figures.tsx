@@ -50,11 +50,13 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
         remark={
           pulled
             ? `at ${live.read === null ? 'about ' : ''}${format.degrees(live.pull_c)}`
-            : `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`
+            : live.gets_there
+              ? `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`
+              : 'not at this heat'
         }
       >
         <Why of="live.pull_at" workings={live.workings}>
-          {clock(live.pull_at.likely)}
+          {pulled || live.gets_there ? clock(live.pull_at.likely) : '–'}
         </Why>
       </Answer>
       {!pulled && (
@@ -64,15 +66,17 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
           </Why>
         </Answer>
       )}
-      <Answer
-        label={live.peak_c > live.pull_c + 0.4 ? 'Climbs to' : 'Stays at'}
-        tone="water"
-        remark={live.peak_c > live.pull_c + 0.4 ? `by ${clock(live.peak_at)}` : 'no climb off the heat'}
-      >
-        <Why of="live.peak_c" workings={live.workings}>
-          {format.degrees(live.peak_c)}
-        </Why>
-      </Answer>
+      {live.gets_there && (
+        <Answer
+          label={live.peak_c > live.pull_c + 0.4 ? 'Climbs to' : 'Stays at'}
+          tone="water"
+          remark={live.peak_c > live.pull_c + 0.4 ? `by ${clock(live.peak_at)}` : 'no climb off the heat'}
+        >
+          <Why of="live.peak_c" workings={live.workings}>
+            {format.degrees(live.peak_c)}
+          </Why>
+        </Answer>
+      )}
     </div>
   );
 }

@@ -21,6 +21,7 @@ const live = (more: Partial<Live> = {}): Live => ({
   core_now_c: { low: 59, likely: 60, high: 61 },
   read: { id: 'a', celsius: 59.4, at: '2031-10-04T17:52:00Z' },
   disagrees: false,
+  gets_there: true,
   safe_at_carving: true,
   advice: null,
   peak_c: 74,
@@ -103,6 +104,12 @@ describe('the figures by the fire', () => {
     expect(screen.getByText('by 18:35')).toBeInTheDocument();
   });
 
+  it('promise no hour at a heat that will never do it', () => {
+    figures({ gets_there: false });
+    expect(screen.getByText('not at this heat')).toBeInTheDocument();
+    expect(screen.queryByText(/18:20/)).not.toBeInTheDocument();
+  });
+
   it('call a pull that was not read by “about”', () => {
     figures({ read: null }, { status: 'resting', pulled_at: '2031-10-04T17:58:00Z' });
     expect(screen.getByText('at about 74°')).toBeInTheDocument();
@@ -118,11 +125,14 @@ describe('the core’s advice', () => {
     return screen.getByRole('alert');
   };
 
-  it.each(['take_off', 'back_on', 'next_stage', 'read', 'wait', 'disagree'] as const)('is heard and follows the units (%s)', (act) => {
-    expect(advised(act, 'Back on the heat: about 25 min', 'It reads 63 °C; poultry should have 74 °C by the carving.')).toHaveTextContent(
-      'Back on the heat: about 25 minIt reads 145 °F; poultry should have 165 °F by the carving.',
-    );
-  });
+  it.each(['take_off', 'back_on', 'next_stage', 'read', 'hotter', 'wait', 'disagree'] as const)(
+    'is heard and follows the units (%s)',
+    (act) => {
+      expect(advised(act, 'Back on the heat: about 25 min', 'It reads 63 °C; poultry should have 74 °C by the carving.')).toHaveTextContent(
+        'Back on the heat: about 25 minIt reads 145 °F; poultry should have 165 °F by the carving.',
+      );
+    },
+  );
 
   it('is silent when there is nothing to do', () => {
     show(<CoreAdvice dish={dish()} />);

@@ -12,7 +12,7 @@ export function CutChoice({
   onChange,
 }: {
   cuts: readonly Cut[];
-  value: Cut;
+  value: Cut | null;
   locked: boolean;
   errors: string[] | undefined;
   onChange: (cut: Cut) => void;
@@ -33,7 +33,7 @@ export function CutChoice({
           <ComboboxInput
             {...control}
             className="field disabled:opacity-60"
-            displayValue={(cut: Cut) => cut.name}
+            displayValue={(cut: Cut | null) => cut?.name ?? ''}
             onChange={(event) => setQuery(event.target.value)}
             onFocus={(event) => event.target.select()}
           />

@@ -25,7 +25,17 @@ type DishProps = {
 export function DishFields({ dish, people, onChange, onRemove, errors, reference, locked }: DishProps) {
   const format = useUnits();
   const cut = reference.cuts.find((candidate) => candidate.id === dish.cut);
-  if (cut === undefined) return null;
+  const choice = (
+    <CutChoice
+      cuts={reference.cuts}
+      value={cut ?? null}
+      locked={locked}
+      errors={errors.cut}
+      onChange={(next) => onChange(withCut(dish, next))}
+    />
+  );
+  // A cut that the list does not have, as from a damaged roast: another can be chosen, and nothing else asked.
+  if (cut === undefined) return <fieldset className="opens grid min-w-0 gap-3">{choice}</fieldset>;
   const forms = reference.forms.filter((form) => form.kinds.includes(cut.kind));
   const pieces = typeof dish.pieces === 'number' ? dish.pieces : 1;
   const [least, most] = massFor(cut, people, pieces);
@@ -35,7 +45,7 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
   return (
     <fieldset className="opens grid min-w-0 gap-3">
       <legend className="sr-only">{dish.name ?? cut.name}</legend>
-      <CutChoice cuts={reference.cuts} value={cut} locked={locked} errors={errors.cut} onChange={(next) => onChange(withCut(dish, next))} />
+      {choice}
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label={pieces > 1 ? 'Mass, each' : 'Mass'}
