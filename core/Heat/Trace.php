@@ -54,6 +54,18 @@ final class Trace
         return null;
     }
 
+    /** From a moment on, when the core first is below $celsius, s; INF when it has not been followed so far. */
+    public function falls(float $celsius, float $fromS): float
+    {
+        foreach ($this->seconds as $i => $seconds) {
+            if ($seconds >= $fromS && $this->coreC[$i] < $celsius) {
+                return $seconds;
+            }
+        }
+
+        return INF;
+    }
+
     /** The same up to a moment. */
     public function until(float $seconds): self
     {

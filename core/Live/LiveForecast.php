@@ -16,6 +16,7 @@ use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\StageEnd;
 use Diatherm\Safety\AtCarving;
+use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
 
 /** What the readings so far make of a cook that is under way. Minutes count from the moment the dish went on. */
@@ -46,6 +47,7 @@ final readonly class LiveForecast
      * @param  list<float>  $stageStartMinutes  when each stage began or is likely to begin
      * @param  float  $pullC  core at which to pull, or what it was believed to be when it was pulled
      * @param  float  $peakC  likely
+     * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
      * @param  array<string, Verdict>  $verdicts  by id of the reading
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
      * @param  Guess  $guess  in the middle of the weight
@@ -62,6 +64,7 @@ final readonly class LiveForecast
         public Spread $coreNowC,
         public float $peakC,
         public float $peakMinutes,
+        public float $under60Minutes,
         public array $verdicts,
         public array $band,
         public Guess $guess,
@@ -119,6 +122,7 @@ final readonly class LiveForecast
             $now,
             max($peakC, $offC, $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : -INF),
             $peakS / 60.0,
+            $trace->falls(Clocks::HOT_C, max($offS, $peakS)) / 60.0,
             $verdicts,
             self::band($belief, $ensemble, $trace, $untilS),
             $guess,

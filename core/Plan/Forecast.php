@@ -103,7 +103,7 @@ final readonly class Forecast
             $pulledC,
             $patience === null ? max($peakC, $pulledC) : $pulledC,
             $peakS / 60.0,
-            self::falls($trace, $peakS, Clocks::HOT_C) / 60.0,
+            $trace->falls(Clocks::HOT_C, $peakS) / 60.0,
             min(self::staysS($trace, $likely), self::staysS($slowTrace, $slowOff)) / 60.0,
             $atCarving,
             $firstLook,
@@ -140,7 +140,7 @@ final readonly class Forecast
     {
         $hottest = Coast::peak($trace, $offS);
 
-        return $hottest[0] < Clocks::HOLD_C ? 0.0 : self::falls($trace, $hottest[1], Clocks::HOLD_C) - $offS;
+        return $hottest[0] < Clocks::HOLD_C ? 0.0 : $trace->falls(Clocks::HOLD_C, $hottest[1]) - $offS;
     }
 
     private static function hasLid(Dish $dish): bool
@@ -204,18 +204,6 @@ final readonly class Forecast
         }
 
         return sqrt($sum);
-    }
-
-    /** When the core first is below $celsius, s; INF when it has not been followed so far. */
-    private static function falls(Trace $trace, float $fromS, float $celsius): float
-    {
-        foreach ($trace->seconds as $i => $seconds) {
-            if ($seconds >= $fromS && $trace->coreC[$i] < $celsius) {
-                return $seconds;
-            }
-        }
-
-        return INF;
     }
 
     /** Minutes on the board from refrigerator-cold until the joint's mean reaches the start temperature; INF when it does not. */

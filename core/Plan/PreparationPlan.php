@@ -102,7 +102,7 @@ final readonly class PreparationPlan
 
         return $window->bestHours <= self::SHORT_HOURS || $window->mostHours <= $window->leastHours
             ? ''
-            : sprintf('%.0f h at the least, no more gain after %.0f', ceil($window->leastHours), $window->mostHours);
+            : sprintf('%.0f h at the least, no more gain after %.0f h', ceil($window->leastHours), $window->mostHours);
     }
 
     /** How much of what: salt, water, marinade. Empty where nothing is measured. */

@@ -112,6 +112,19 @@ it('never tells a cook that meat is safer than it was read', function (float $re
     expect($live->atCarving->log10)->toBeLessThan($read < 60 ? 0.01 : 12.1);
 })->with([55.0, 63.0, 70.0, 73.0, 74.0, 80.0]);
 
+it('says when it falls under 60 °C by the pull that was, late or early, and by what is read in the rest', function (float $share) {
+    $dish = dishOf('pork-loin', 'kettle');
+    $plan = Forecast::of($dish, 14.0);
+    $off = $share * $plan->cookMinutes->likely;
+    $live = follow($dish, $off + 1.0, [[$off - 1.0, 66.0]], $off);
+    expect($live->under60Minutes)->toBeGreaterThan($off + 1.0);
+    // Before that it is at 60 °C or more, after it no longer.
+    expect($live->belief->coreAt(60.0 * $live->under60Minutes))->toBeLessThan(60.1)
+        ->and($live->belief->coreAt(60.0 * ($live->under60Minutes - 3.0)))->toBeGreaterThan(59.5);
+    $cold = follow($dish, $off + 12.0, [[$off - 1.0, 66.0], [$off + 10.0, 58.0], [$off + 11.0, 58.0]], $off);
+    expect($cold->under60Minutes)->toBeLessThan(min($live->under60Minutes, $off + 12.1));
+})->with([0.7, 1.0, 1.5]);
+
 it('counts a colder reading after the pull against a hotter one before it', function () {
     $live = follow(dishOf('chicken', 'kettle'), 100, [[86, 75], [96, 66], [99, 66.5]], 88);
     expect($live->coreNowC->likely)->toEqualWithDelta(66.5, 1.0)->and($live->peakC)->toBeLessThanOrEqual(76.0);

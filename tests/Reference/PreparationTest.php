@@ -136,5 +136,5 @@ it('seals a parcel, so that nothing dries and nothing shines on it', function ()
 });
 
 it('says when more marinating gains nothing', function () {
-    expect(preparing(prepared(['marinate_yoghurt']))[0]->detail)->toContain('6 h at the least, no more gain after 18');
+    expect(preparing(prepared(['marinate_yoghurt']))[0]->detail)->toContain('6 h at the least, no more gain after 18 h');
 });

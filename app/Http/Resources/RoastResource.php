@@ -109,6 +109,7 @@ final class RoastResource extends JsonResource
                 'advice' => $live->advice === null ? null : ['act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why, 'minutes' => $live->advice->minutes],
                 'peak_c' => round($live->peakC, 1),
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
+                'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes))) : null,
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
                 'heat_factor' => round($live->guess->transfer, 3),
                 'thickness_factor' => round($live->guess->thickness, 3),

@@ -49,6 +49,8 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   if (on === null || carve === null || pull === null) return null;
   const pullMinutes = (pull - on) / 60_000;
   const peak = dish.live === null ? on + dish.peak_minutes * 60_000 : at(dish.live.peak_at);
+  const planned = dish.under_60_minutes === null ? null : on + dish.under_60_minutes * 60_000;
+  const under = dish.live === null ? planned : dish.live.under_60_at === null ? null : at(dish.live.under_60_at);
   const rested = dish.pulled_at === null ? null : at(dish.pulled_at) + dish.rest_minutes * 60_000;
   return (
     <div className="grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
@@ -79,7 +81,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             </Why>
           </Answer>
           <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
-            {dish.under_60_minutes === null ? 'later' : clock(on + dish.under_60_minutes * 60_000, zone)}
+            {under === null ? 'later' : clock(under, zone)}
           </Answer>
         </div>
         <CoreAdvice dish={dish} />
@@ -128,8 +130,8 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           <h2 className="text-lg">Carve</h2>
           <p className="mt-1">{cut?.carve ?? ''}</p>
           <p className="mt-2 text-soft">
-            {duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. A fresh board and knife, not the ones the raw
-            meat lay on.
+            {dish.rest_minutes > 0 && `${duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. `}A fresh board
+            and knife, not the ones the raw food lay on.
           </p>
         </div>
         <div className="opens mt-6">

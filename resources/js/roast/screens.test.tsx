@@ -83,6 +83,7 @@ const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullabl
   advice: null,
   peak_c: 74,
   peak_at: '2031-10-04T18:35:00Z',
+  under_60_at: null,
   counted: 3,
   heat_factor: 0.91,
   thickness_factor: 1,
@@ -129,6 +130,18 @@ describe('a roast’s page', () => {
     expect(await screen.findByText('Print for the fireside')).toBeInTheDocument();
     await userEvent.keyboard('3');
     expect(await screen.findByText(/Nothing here is cooked over a fire/)).toBeInTheDocument();
+  });
+
+  it.each([
+    [live({ under_60_at: '2031-10-04T19:05:00Z' }), '19:05'],
+    [live(), 'later'],
+    [null, '19:20'],
+  ])('says at the table when it falls under 60°: as it was followed, else as planned', async (followed, words) => {
+    const status = followed === null ? {} : ({ status: 'on', on_at: '2031-10-04T17:00:00Z' } as const);
+    answering({ '/api/roasts/roast': aRoast({}, { pictures, ...status, live: followed, under_60_minutes: 140 }) });
+    open('/roasts/roast/table');
+    const label = await screen.findByText('Under 60°');
+    expect(label.parentElement).toHaveTextContent(words);
   });
 
   it('says that it is not there, and leads back', async () => {

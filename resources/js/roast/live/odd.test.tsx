@@ -26,6 +26,7 @@ const live = (more: Partial<Live> = {}): Live => ({
   advice: null,
   peak_c: 74,
   peak_at: '2031-10-04T18:35:00Z',
+  under_60_at: null,
   counted: 3,
   heat_factor: 1,
   thickness_factor: 1,
