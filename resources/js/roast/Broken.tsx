@@ -1,41 +1,23 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { call, Refused } from '../api/client';
-import { keys } from '../api/queries';
-import type { BrokenRoast, Roast } from '../api/types';
+import type { BrokenRoast } from '../api/types';
 import { Prose } from '../units/Prose';
 import { clock, day } from '../units/time';
 import { useUnits } from '../units/units';
 import { titleOf } from './acts';
-import { toDraft, toFile } from './draft';
+import { toDraft, type Draft } from './draft';
 import { Food } from './Food';
 import { Planner } from './Planner';
 import { Ticket } from './ticket/Ticket';
-import type { Errors } from './ticket/errors';
+import { useKept } from './useKept';
 
 /** A roast that can no longer be worked out: nothing of it is lost, and it can be mended, taken out or deleted. */
 export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
   const format = useUnits();
   const [draft, setDraft] = useState(toDraft(roast.file));
-  const [errors, setErrors] = useState<Errors>({});
-  const [trouble, setTrouble] = useState('');
-  const cache = useQueryClient();
-  const navigate = useNavigate();
-  const keep = async () => {
-    try {
-      cache.setQueryData(keys.roast(roast.id), await call<Roast>('PUT', `/api/roasts/${roast.id}`, toFile(draft)));
-      void cache.invalidateQueries({ queryKey: keys.roasts });
-    } catch (error) {
-      if (error instanceof Refused) setErrors(error.errors);
-      else setTrouble((error as Error).message);
-    }
-  };
-  const remove = async () => {
-    if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
-    await call('DELETE', `/api/roasts/${roast.id}`);
-    void cache.invalidateQueries({ queryKey: keys.roasts });
-    void navigate('/');
+  const kept = useKept(roast);
+  const change = (next: Draft) => {
+    setDraft(next);
+    kept.changed();
   };
   return (
     <>
@@ -57,7 +39,7 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
           <a className="text-push inline-flex items-center" href={`/api/roasts/${roast.id}/readings.csv`} download>
             Its readings (CSV)
           </a>
-          <button type="button" className="text-push" onClick={() => void remove()}>
+          <button type="button" className="text-push" onClick={() => void kept.remove()}>
             Delete the roast
           </button>
         </p>
@@ -66,17 +48,17 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
         draft={draft}
         plan={null}
         changed
-        saveErrors={errors}
-        ticket={(reference, refused) => <Ticket draft={draft} onChange={setDraft} errors={refused} reference={reference} locked={false} />}
+        saveErrors={kept.errors}
+        ticket={(reference, refused) => <Ticket draft={draft} onChange={change} errors={refused} reference={reference} locked={false} />}
         answer={(plan) => <Food plan={plan} />}
         actions={(plan, sound) => (
           <>
-            {trouble !== '' && (
+            {kept.trouble !== '' && (
               <p role="alert" className="font-semibold text-ember">
-                {trouble}
+                {kept.trouble}
               </p>
             )}
-            <button type="button" className="push push-main" disabled={plan === null || !sound} onClick={() => void keep()}>
+            <button type="button" className="push push-main" disabled={plan === null || !sound} onClick={() => void kept.keep(draft)}>
               Keep it mended
             </button>
           </>

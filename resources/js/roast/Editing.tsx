@@ -1,15 +1,11 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
-import { call, Refused } from '../api/client';
-import { keys } from '../api/queries';
 import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
-import { titleOf } from './acts';
-import { toDraft, toFile, type Draft } from './draft';
+import { toDraft, type Draft } from './draft';
 import { Planner } from './Planner';
 import type { Errors } from './ticket/errors';
 import { TooLate } from './TooLate';
+import { useKept } from './useKept';
 
 type Props = {
   roast: Roast;
@@ -21,33 +17,15 @@ type Props = {
 /** A view of a stored roast that changes its inputs: changes are tried out first and kept when the cook says so. */
 export function Editing({ roast, now, ticket, answer }: Props) {
   const [draft, setDraft] = useState<Draft | null>(null);
-  const [errors, setErrors] = useState<Errors>({});
-  const [trouble, setTrouble] = useState('');
-  const cache = useQueryClient();
-  const navigate = useNavigate();
+  const kept = useKept(roast);
   const current = draft ?? toDraft(roast.file);
 
   const save = async () => {
-    if (draft === null) return;
-    try {
-      cache.setQueryData(keys.roast(roast.id), await call<Roast>('PUT', `/api/roasts/${roast.id}`, toFile(draft)));
-      void cache.invalidateQueries({ queryKey: keys.roasts });
-      setDraft(null);
-      setTrouble('');
-    } catch (error) {
-      if (error instanceof Refused) setErrors(error.errors);
-      else setTrouble((error as Error).message);
-    }
-  };
-  const remove = async () => {
-    if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
-    await call('DELETE', `/api/roasts/${roast.id}`);
-    void cache.invalidateQueries({ queryKey: keys.roasts });
-    void navigate('/');
+    if (draft !== null && (await kept.keep(draft))) setDraft(null);
   };
   const change = (next: Draft) => {
     setDraft(next);
-    setErrors({});
+    kept.changed();
   };
   return (
     <div className="mt-3">
@@ -56,7 +34,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         draft={current}
         plan={roast.plan}
         changed={draft !== null && roast.status === 'planned'}
-        saveErrors={errors}
+        saveErrors={kept.errors}
         ticket={(reference, refused) => ticket(current, change, reference, refused)}
         answer={(plan) => answer(plan, current, change)}
         actions={(plan, sound) => (
@@ -65,12 +43,12 @@ export function Editing({ roast, now, ticket, answer }: Props) {
             {plan !== null && sound && roast.status === 'planned' && (
               <TooLate plan={plan} now={now} onMove={(serve_at) => change({ ...current, serve_at })} />
             )}
-            {draft !== null && Object.keys(errors).length > 0 && (
-              <p className="font-semibold text-ember">{Object.values(errors).flat().join(' ')}</p>
+            {draft !== null && Object.keys(kept.errors).length > 0 && (
+              <p className="font-semibold text-ember">{Object.values(kept.errors).flat().join(' ')}</p>
             )}
-            {trouble !== '' && (
+            {kept.trouble !== '' && (
               <p role="alert" className="font-semibold text-ember">
-                {trouble}
+                {kept.trouble}
               </p>
             )}
             {draft !== null && (
@@ -90,7 +68,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         <a className="text-push inline-flex items-center" href={`/api/roasts/${roast.id}/file`} download>
           Save the roast as a file
         </a>
-        <button type="button" className="text-push inline-flex items-center" onClick={() => void remove()}>
+        <button type="button" className="text-push inline-flex items-center" onClick={() => void kept.remove()}>
           Delete the roast
         </button>
       </div>

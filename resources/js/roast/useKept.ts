@@ -1,0 +1,42 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { call, Refused } from '../api/client';
+import { keys } from '../api/queries';
+import type { BrokenRoast, Roast } from '../api/types';
+import { titleOf } from './acts';
+import { toFile, type Draft } from './draft';
+import type { Errors } from './ticket/errors';
+
+/** Keeps another draft in a stored roast's place, or deletes it; what stood in the way is said, and nothing is lost by it. */
+export function useKept(roast: Roast | BrokenRoast) {
+  const [errors, setErrors] = useState<Errors>({});
+  const [trouble, setTrouble] = useState('');
+  const cache = useQueryClient();
+  const navigate = useNavigate();
+  const tried = async (what: () => Promise<void>): Promise<boolean> => {
+    setTrouble('');
+    try {
+      await what();
+      void cache.invalidateQueries({ queryKey: keys.roasts });
+      return true;
+    } catch (error) {
+      if (error instanceof Refused) setErrors(error.errors);
+      else setTrouble((error as Error).message);
+      return false;
+    }
+  };
+  return {
+    errors,
+    trouble,
+    changed: () => setErrors({}),
+    keep: (draft: Draft) =>
+      tried(async () => {
+        cache.setQueryData(keys.roast(roast.id), await call<Roast>('PUT', `/api/roasts/${roast.id}`, toFile(draft)));
+      }),
+    remove: async () => {
+      if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
+      if (await tried(async () => void (await call('DELETE', `/api/roasts/${roast.id}`)))) void navigate('/');
+    },
+  };
+}
