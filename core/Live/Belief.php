@@ -204,7 +204,7 @@ final readonly class Belief
             $core = match (true) {
                 ! $resting => $this->onTheHeatAt($at),
                 $this->pulledS !== null => $this->restingAt($at),
-                default => min($offC + $this->climbK, $offC + $this->model->coreAt($modelS) - $this->model->coreAt($this->modelOffS)),
+                default => min($offC + $this->climbK, $this->rested($offC, $this->modelOffS, $modelS)),
             };
             $record = $this->model->recordAt($modelS);
             $trace->seconds[] = $at;
@@ -278,11 +278,24 @@ final readonly class Belief
             }
             $ceiling = max($this->newest->celsius, $this->climbK <= 0.0 ? -INF : $this->onTheHeatAt($this->pulledS) + $this->climbK);
 
-            return min($ceiling, $this->newest->celsius + $this->model->coreAt($seconds) - $this->model->coreAt($this->newest->seconds));
+            return min($ceiling, $this->rested($this->newest->celsius, $this->newest->seconds, $seconds));
         }
         $offC = $this->onTheHeatAt($this->pulledS);
 
-        return min($offC + $this->climbK, $offC + $this->model->coreAt($seconds) - $this->model->coreAt($this->pulledS));
+        return min($offC + $this->climbK, $this->rested($offC, $this->pulledS, $seconds));
+    }
+
+    /** Off the heat, from one moment of the model to another: what the model climbs is added, what it falls is in proportion to how far it is above the air. */
+    private function rested(float $fromC, float $fromModelS, float $toModelS): float
+    {
+        $from = $this->model->coreAt($fromModelS);
+        $to = $this->model->coreAt($toModelS);
+        $air = $this->model->airAt($toModelS);
+        if ($to >= $from || $from <= $air) {
+            return $fromC + $to - $from;
+        }
+
+        return $fromC <= $air ? $fromC : $air + ($fromC - $air) * max(0.0, $to - $air) / ($from - $air);
     }
 
     /** Reading less model at a moment up to the newest reading: straight between readings, none when it went on. */

@@ -124,7 +124,7 @@ final readonly class LiveForecast
             $peakS / 60.0,
             $trace->falls(Clocks::HOT_C, max($offS, $peakS)) / 60.0,
             $verdicts,
-            self::band($belief, $ensemble, $trace, $untilS),
+            self::band($belief, $ensemble, $trace, $untilS, min($airC, $dish->startC)),
             $guess,
             $getsThere ? $trace : $trace->until($untilS),
             $belief,
@@ -245,19 +245,20 @@ final readonly class LiveForecast
         return Weighed::spread(array_map(fn (Trace $trace): float => $trace->coreAt($seconds), $ensemble->traces), $ensemble->weights);
     }
 
-    /** @return list<array{float, Spread}> the ensemble's width, laid about what is believed */
-    private static function band(Belief $belief, Ensemble $ensemble, Trace $trace, float $untilS): array
+    /**
+     * @param  float  $coldestC  of the air and the dish: no core falls below both
+     * @return list<array{float, Spread}> the ensemble's width, laid about what is believed; where readings and model disagree, by what was carried forward
+     */
+    private static function band(Belief $belief, Ensemble $ensemble, Trace $trace, float $untilS, float $coldestC): array
     {
         $band = [];
         for ($i = 0; $i <= self::BAND_POINTS; $i++) {
             $seconds = $untilS * $i / self::BAND_POINTS;
             $spread = self::coreAt($seconds, $ensemble);
             $likely = $trace->coreAt($seconds);
-            $since = $belief->newest === null ? INF : abs($likely - $belief->newest->celsius);
-            $wider = $belief->disagrees() ? self::CARRIED_DOUBT * $since : INF;
-            $below = min($spread->likely - $spread->low, $wider);
-            $above = min($spread->high - $spread->likely, $wider);
-            $band[] = [$seconds / 60.0, Spread::of($likely - max($below, is_finite($wider) ? $wider : 0.0), $likely, $likely + max($above, is_finite($wider) ? $wider : 0.0))];
+            $carried = $belief->newest !== null && $belief->disagrees() ? self::CARRIED_DOUBT * abs($likely - $belief->newest->celsius) : null;
+            $low = $likely - ($carried ?? $spread->likely - $spread->low);
+            $band[] = [$seconds / 60.0, Spread::of(min($likely, max($coldestC, $low)), $likely, $likely + ($carried ?? $spread->high - $spread->likely))];
         }
 
         return $band;

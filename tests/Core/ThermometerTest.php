@@ -112,6 +112,15 @@ it('never tells a cook that meat is safer than it was read', function (float $re
     expect($live->atCarving->log10)->toBeLessThan($read < 60 ? 0.01 : 12.1);
 })->with([55.0, 63.0, 70.0, 73.0, 74.0, 80.0]);
 
+it('draws no core colder than the air and the dish, but for what the start is known to, on the heat or in the rest, whatever was read', function (float $read, bool $pulled) {
+    foreach (['lamb-rack' => 'camp-oven', 'chicken' => 'kettle', 'fish-fillet' => 'griddle', 'pork-shoulder' => 'pellet', 'potatoes' => 'gas'] as $cut => $cooker) {
+        $dish = dishOf($cut, $cooker);
+        $off = Forecast::of($dish, 14.0)->cookMinutes->likely;
+        $live = follow($dish, 1.2 * $off, [[1.1 * $off, $read]], $pulled ? 1.15 * $off : null);
+        expect(min(array_map(fn (array $point): float => $point[1]->low, $live->band)))->toBeGreaterThan(min(14.0, $dish->startC) - 2.0, $cut);
+    }
+})->with([20.0, 55.0, 90.0])->with([true, false]);
+
 it('says when it falls under 60 °C by the pull that was, late or early, and by what is read in the rest', function (float $share) {
     $dish = dishOf('pork-loin', 'kettle');
     $plan = Forecast::of($dish, 14.0);

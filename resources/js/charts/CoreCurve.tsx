@@ -67,6 +67,8 @@ export function CoreCurve({
   const before = now ?? 0;
   const was = points.filter(([minutes]) => minutes <= before);
   const next = points.filter(([minutes]) => minutes >= before - 1);
+  // Both lines meet at the pull, however far apart the points beside it are.
+  const atPull = pull !== null && pull.minutes >= before ? [[pull.minutes, pull.celsius] as const] : [];
   const hottest = Math.max(
     target,
     safe ?? 0,
@@ -178,7 +180,7 @@ export function CoreCurve({
           />
         )}
         <path
-          d={path(next.filter(([minutes]) => minutes <= off + 0.6)) ?? ''}
+          d={path([...next.filter(([minutes]) => minutes < off), ...atPull]) ?? ''}
           fill="none"
           stroke="var(--ember)"
           strokeWidth="2.5"
@@ -186,7 +188,7 @@ export function CoreCurve({
           strokeLinecap="round"
         />
         <path
-          d={path(next.filter(([minutes]) => minutes >= off - 0.6)) ?? ''}
+          d={path([...atPull, ...next.filter(([minutes]) => minutes > off)]) ?? ''}
           fill="none"
           stroke="var(--water)"
           strokeWidth="2.5"
