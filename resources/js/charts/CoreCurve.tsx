@@ -68,7 +68,7 @@ export function CoreCurve({
   const was = points.filter(([minutes]) => minutes <= before);
   const next = points.filter(([minutes]) => minutes >= before - 1);
   // Both lines meet at the pull, however far apart the points beside it are.
-  const atPull = pull !== null && pull.minutes >= before ? [[pull.minutes, pull.celsius] as const] : [];
+  const atPull = pull !== null && pull.minutes >= before ? pointAt(next, pull.minutes) : [];
   const hottest = Math.max(
     target,
     safe ?? 0,
@@ -279,4 +279,12 @@ function timeTicks(startAt: number, zone: string, from: number, end: number, wid
   return roundTimes(startAt + from * 60_000, startAt + (end - step * 0.25) * 60_000, step, zone)
     .map((moment) => (moment - startAt) / 60_000)
     .filter((minutes) => minutes - from > step * 0.2);
+}
+
+/** The point of a curve at a moment between two of its own, straight between them; none outside it. */
+function pointAt(points: readonly (readonly [number, number])[], minutes: number): (readonly [number, number])[] {
+  const i = points.findIndex(([at]) => at >= minutes);
+  const [before, after] = [points[i - 1], points[i]];
+  if (before === undefined || after === undefined) return [];
+  return [[minutes, before[1] + ((after[1] - before[1]) * (minutes - before[0])) / (after[0] - before[0])]];
 }

@@ -99,6 +99,29 @@ describe('core curve', () => {
     expect(screen.getByText('pull at 56°')).toBeInTheDocument();
   });
 
+  it('joins its lines on the curve, not at a number that lies off it', () => {
+    const { container } = render(
+      <CoreCurve
+        pictures={{
+          curve: { minutes: [0, 60, 120], core_c: [5, 30, 60], surface_c: [5, 80, 90], air_c: [150, 150, 150] },
+          band: [],
+          section: { positions: [], minutes: [], celsius: [] },
+        }}
+        startAt={Date.UTC(2031, 9, 4, 16)}
+        zone="+00:00"
+        now={null}
+        pull={{ minutes: 90, celsius: 74, done: false }}
+        target={74}
+        safe={74}
+      />,
+    );
+    const [on, off] = ['ember', 'water'].map((tone) => container.querySelector(`path[stroke="var(--${tone})"]`)?.getAttribute('d') ?? '');
+    const ends = (d: string) => d.match(/-?[\d.]+/g)?.map(Number) ?? [];
+    expect(ends(on ?? '').slice(-2)).toEqual(ends(off ?? '').slice(0, 2));
+    // Half way between 30° and 60°, and so below the mark of 74°.
+    expect(ends(on ?? '').at(-1)).toBeGreaterThan(Number(container.querySelector('circle[fill="var(--ember)"]')?.getAttribute('cy')));
+  });
+
   it('draws no pull where there is none to come', () => {
     render(
       <CoreCurve

@@ -51,6 +51,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const peak = dish.live === null ? on + dish.peak_minutes * 60_000 : at(dish.live.peak_at);
   const planned = dish.under_60_minutes === null ? null : on + dish.under_60_minutes * 60_000;
   const under = dish.live === null ? planned : dish.live.under_60_at === null ? null : at(dish.live.under_60_at);
+  const stuck = dish.live?.gets_there === false;
   const rested = dish.pulled_at === null ? null : at(dish.pulled_at) + dish.rest_minutes * 60_000;
   return (
     <div className="grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
@@ -66,23 +67,29 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           ) : (
             <div>
               <div className="label">{dish.status === 'carved' ? 'Carved at' : 'Carve at'}</div>
-              <div className="wide text-[3.5rem] leading-none">{clock(dish.carved_at ?? carve, zone)}</div>
+              <div className="wide text-[3.5rem] leading-none">{stuck ? '–' : clock(dish.carved_at ?? carve, zone)}</div>
             </div>
           )}
-          <Answer
-            label={(dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? 'Climbs to' : 'Stays at'}
-            tone="water"
-            remark={
-              (dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? clock(peak, zone) : 'no climb off the heat'
-            }
-          >
-            <Why of={dish.live === null ? 'peak_c' : 'live.peak_c'} workings={[...dish.workings, ...(dish.live?.workings ?? [])]}>
-              {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
-            </Why>
-          </Answer>
-          <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
-            {under === null ? 'later' : clock(under, zone)}
-          </Answer>
+          {!stuck && (
+            <>
+              <Answer
+                label={(dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? 'Climbs to' : 'Stays at'}
+                tone="water"
+                remark={
+                  (dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4
+                    ? clock(peak, zone)
+                    : 'no climb off the heat'
+                }
+              >
+                <Why of={dish.live === null ? 'peak_c' : 'live.peak_c'} workings={[...dish.workings, ...(dish.live?.workings ?? [])]}>
+                  {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
+                </Why>
+              </Answer>
+              <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
+                {under === null ? 'later' : clock(under, zone)}
+              </Answer>
+            </>
+          )}
         </div>
         <CoreAdvice dish={dish} />
         <Warnings of={dish.live?.warnings ?? []} />
@@ -93,7 +100,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               startAt={on}
               zone={zone}
               now={dish.live === null ? null : (now - on) / 60_000}
-              pull={{ minutes: pullMinutes, celsius: dish.live?.pull_c ?? dish.pull_c, done: dish.pulled_at !== null }}
+              pull={stuck ? null : { minutes: pullMinutes, celsius: dish.live?.pull_c ?? dish.pull_c, done: dish.pulled_at !== null }}
               target={dish.target_c}
               safe={dish.safe_c}
               from={Math.max(0, pullMinutes - BEFORE_PULL_MINUTES)}

@@ -144,6 +144,14 @@ describe('a roast’s page', () => {
     expect(label.parentElement).toHaveTextContent(words);
   });
 
+  it('promises nothing at the table where the heat will never do it', async () => {
+    answering({ '/api/roasts/roast': cooking({}, { live: live({ gets_there: false }) }) });
+    open('/roasts/roast/table');
+    expect((await screen.findByText('Carve at')).parentElement).toHaveTextContent('–');
+    expect(screen.queryByText('Under 60°')).not.toBeInTheDocument();
+    expect(screen.getByRole('img', { name: /does not reach its pull/ })).toBeInTheDocument();
+  });
+
   it('says that it is not there, and leads back', async () => {
     answering({ '/api/roasts/gone': new Failed(404, 'That is not here (any more).') });
     open('/roasts/gone');
