@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import type { Cut, Entry, FollowedDish, Reference, Roast } from './api/types';
+import type { Cut, Entry, FollowedDish, LoggedEvent, Reference, Roast } from './api/types';
 import { UnitsContext, type Units } from './units/units';
 
 /** What a screen stands in: a router, a query cache of its own, the cook's units. */
@@ -214,3 +214,41 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
     ...more,
   };
 }
+
+/** What the readings make of a dish under way, off the heat at 18:20. */
+export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> => ({
+  pull_at: { low: '2031-10-04T18:10:00Z', likely: '2031-10-04T18:20:00Z', high: '2031-10-04T18:30:00Z' },
+  cook_minutes: { low: 70, likely: 80, high: 90 },
+  pull_c: 66,
+  core_now_c: { low: 38, likely: 41, high: 44 },
+  read: null,
+  disagrees: false,
+  gets_there: true,
+  safe_at_carving: true,
+  advice: null,
+  peak_c: 74,
+  peak_at: '2031-10-04T18:35:00Z',
+  under_60_at: null,
+  counted: 3,
+  heat_factor: 1,
+  thickness_factor: 1,
+  warnings: [],
+  workings: [],
+  ...more,
+});
+
+/** One logged event of the first dish. */
+export const anEvent = (kind: string, words: string, at: string, more: Partial<LoggedEvent> = {}): LoggedEvent => ({
+  id: 'e1',
+  dish: 0,
+  at,
+  kind,
+  words,
+  stage: null,
+  entry: null,
+  minutes: null,
+  note: null,
+  settings: null,
+  celsius: null,
+  ...more,
+});

@@ -1,3 +1,4 @@
+import type { ComponentProps } from 'react';
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../api/types';
@@ -79,42 +80,32 @@ describe('time skewer', () => {
 });
 
 describe('core curve', () => {
-  it('says in words what it draws', () => {
+  const drawn = (more: Partial<ComponentProps<typeof CoreCurve>>) =>
     render(
       <CoreCurve
         pictures={{
           curve: { minutes: [0, 60, 120], core_c: [5, 30, 60], surface_c: [5, 80, 90], air_c: [150, 150, 150] },
-          band: [],
+          band: [{ minutes: 60, low_c: 28, high_c: 32 }],
           section: { positions: [], minutes: [], celsius: [] },
         }}
         startAt={Date.UTC(2031, 9, 4, 16)}
         zone="+00:00"
         now={null}
-        pull={{ minutes: 110, celsius: 56, done: false }}
+        pull={null}
         target={63}
         safe={63}
+        {...more}
       />,
-    );
+    ).container;
+
+  it('says in words what it draws', () => {
+    drawn({ pull: { minutes: 110, celsius: 56, done: false } });
     expect(screen.getByRole('img', { name: 'Core temperature: pull at 56 °C, 17:50; target 63 °C' })).toBeInTheDocument();
     expect(screen.getByText('pull at 56°')).toBeInTheDocument();
   });
 
   it('joins its lines on the curve, not at a number that lies off it', () => {
-    const { container } = render(
-      <CoreCurve
-        pictures={{
-          curve: { minutes: [0, 60, 120], core_c: [5, 30, 60], surface_c: [5, 80, 90], air_c: [150, 150, 150] },
-          band: [],
-          section: { positions: [], minutes: [], celsius: [] },
-        }}
-        startAt={Date.UTC(2031, 9, 4, 16)}
-        zone="+00:00"
-        now={null}
-        pull={{ minutes: 90, celsius: 74, done: false }}
-        target={74}
-        safe={74}
-      />,
-    );
+    const container = drawn({ pull: { minutes: 90, celsius: 74, done: false }, target: 74, safe: 74 });
     const [on, off] = ['ember', 'water'].map((tone) => container.querySelector(`path[stroke="var(--${tone})"]`)?.getAttribute('d') ?? '');
     const ends = (d: string) => d.match(/-?[\d.]+/g)?.map(Number) ?? [];
     expect(ends(on ?? '').slice(-2)).toEqual(ends(off ?? '').slice(0, 2));
@@ -123,21 +114,7 @@ describe('core curve', () => {
   });
 
   it('draws no pull where there is none to come', () => {
-    render(
-      <CoreCurve
-        pictures={{
-          curve: { minutes: [0, 60, 120], core_c: [5, 30, 45], surface_c: [5, 50, 60], air_c: [70, 70, 70] },
-          band: [{ minutes: 60, low_c: 28, high_c: 32 }],
-          section: { positions: [], minutes: [], celsius: [] },
-        }}
-        startAt={Date.UTC(2031, 9, 4, 16)}
-        zone="+00:00"
-        now={60}
-        pull={null}
-        target={63}
-        safe={63}
-      />,
-    );
+    drawn({ now: 60 });
     expect(screen.getByRole('img', { name: 'Core temperature: does not reach its pull; target 63 °C' })).toBeInTheDocument();
     expect(screen.queryByText(/^pull/)).not.toBeInTheDocument();
   });

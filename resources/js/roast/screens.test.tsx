@@ -5,7 +5,7 @@ import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed, Refused, Unreachable } from '../api/client';
 import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
-import { aRoast, entry, reference, show } from '../testing';
+import { aLive, anEvent, aRoast, entry, reference, show } from '../testing';
 import { aCooker, aFire, aTending } from '../testing-fire';
 import { UnitsContext } from '../units/units';
 import { Debrief } from './Debrief';
@@ -71,26 +71,8 @@ const pictures = {
   },
 };
 
-const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> => ({
-  pull_at: { low: '2031-10-04T18:10:00Z', likely: '2031-10-04T18:20:00Z', high: '2031-10-04T18:30:00Z' },
-  cook_minutes: { low: 70, likely: 80, high: 90 },
-  pull_c: 66,
-  core_now_c: { low: 38, likely: 41, high: 44 },
-  read: null,
-  disagrees: false,
-  gets_there: true,
-  safe_at_carving: true,
-  advice: null,
-  peak_c: 74,
-  peak_at: '2031-10-04T18:35:00Z',
-  under_60_at: null,
-  counted: 3,
-  heat_factor: 0.91,
-  thickness_factor: 1,
-  warnings: [],
-  workings: [],
-  ...more,
-});
+const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> =>
+  aLive({ heat_factor: 0.91, ...more });
 
 const cooking = (more: Partial<Roast> = {}, dish: Partial<FollowedDish> = {}): Roast =>
   aRoast({ status: 'cooking', ...more }, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: live(), pictures, ...dish });
@@ -283,21 +265,7 @@ describe('live', () => {
 
   it('logs by keys, and undoes the last', async () => {
     const roast = cooking({
-      events: [
-        {
-          id: 'e1',
-          dish: 0,
-          at: '2031-10-04T17:20:00Z',
-          kind: 'basted',
-          words: 'Basted',
-          stage: null,
-          entry: null,
-          minutes: null,
-          note: null,
-          settings: null,
-          celsius: null,
-        },
-      ],
+      events: [anEvent('basted', 'Basted', '2031-10-04T17:20:00Z')],
     });
     show(<Live roast={roast} />);
     await userEvent.keyboard('l');
@@ -346,21 +314,7 @@ describe('live', () => {
   });
 
   it('puts a logged line to another time under its id', async () => {
-    const events = [
-      {
-        id: 'e1',
-        dish: 0,
-        at: '2031-10-04T17:30:00Z',
-        kind: 'basted',
-        words: 'Basted',
-        stage: null,
-        entry: null,
-        minutes: null,
-        note: null,
-        settings: null,
-        celsius: null,
-      },
-    ];
+    const events = [anEvent('basted', 'Basted', '2031-10-04T17:30:00Z')];
     show(<Live roast={cooking({ events })} />);
     await userEvent.click(screen.getByRole('button', { name: 'Another time for Basted at 17:30' }));
     const field = screen.getByLabelText('By the table’s clock');

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { NewEvent, RigReport } from '../api/types';
-import { aRoast, duck, entry, reference, show } from '../testing';
+import { anEvent, aRoast, duck, entry, reference, show } from '../testing';
 import { choreFor, mainDish, titleOf, toDo } from './acts';
 import { newDish, type Draft } from './draft';
 import { RigTicket } from './rig/RigTicket';
@@ -111,21 +111,7 @@ describe('run sheet', () => {
 
   it('undoes what was ticked', async () => {
     const roast = aRoast({
-      events: [
-        {
-          id: 'e1',
-          dish: 0,
-          at: '2031-10-04T16:31:00.000Z',
-          kind: 'tick',
-          words: 'Done',
-          stage: null,
-          entry: 'd0.light',
-          minutes: null,
-          note: null,
-          settings: null,
-          celsius: null,
-        },
-      ],
+      events: [anEvent('tick', 'Done', '2031-10-04T16:31:00.000Z', { entry: 'd0.light' })],
     });
     roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney', done: true });
     show(<RunSheet roast={roast} />);
@@ -278,21 +264,7 @@ describe('what is next', () => {
             verdict: 'Left out',
           },
         ],
-        events: [
-          {
-            id: 'e1',
-            dish: 0,
-            at: '2031-10-04T17:30:00.900Z',
-            kind: 'note',
-            words: 'Note',
-            stage: null,
-            entry: null,
-            minutes: null,
-            note: 'Wind',
-            settings: null,
-            celsius: null,
-          },
-        ],
+        events: [anEvent('note', 'Note', '2031-10-04T17:30:00.900Z', { note: 'Wind' })],
       }),
     );
     expect(lines.map((line) => line.words)).toEqual(['Wind', 'Middle']);

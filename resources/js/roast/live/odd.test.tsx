@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { FollowedDish } from '../../api/types';
-import { aRoast, show } from '../../testing';
+import { aLive, aRoast, show } from '../../testing';
 import { UnitsContext } from '../../units/units';
 import { CoreAdvice } from './CoreAdvice';
 import { Figures } from './Figures';
@@ -14,26 +14,13 @@ const NOW = Date.parse('2031-10-04T18:00:00Z');
 
 type Live = NonNullable<FollowedDish['live']>;
 
-const live = (more: Partial<Live> = {}): Live => ({
-  pull_at: { low: '2031-10-04T18:10:00Z', likely: '2031-10-04T18:20:00Z', high: '2031-10-04T18:30:00Z' },
-  cook_minutes: { low: 70, likely: 80, high: 90 },
-  pull_c: 74,
-  core_now_c: { low: 59, likely: 60, high: 61 },
-  read: { id: 'a', celsius: 59.4, at: '2031-10-04T17:52:00Z' },
-  disagrees: false,
-  gets_there: true,
-  safe_at_carving: true,
-  advice: null,
-  peak_c: 74,
-  peak_at: '2031-10-04T18:35:00Z',
-  under_60_at: null,
-  counted: 3,
-  heat_factor: 1,
-  thickness_factor: 1,
-  warnings: [],
-  workings: [],
-  ...more,
-});
+const live = (more: Partial<Live> = {}): Live =>
+  aLive({
+    pull_c: 74,
+    core_now_c: { low: 59, likely: 60, high: 61 },
+    read: { id: 'a', celsius: 59.4, at: '2031-10-04T17:52:00Z' },
+    ...more,
+  });
 
 const dish = (more: Partial<FollowedDish> = {}): FollowedDish => {
   const [first] = aRoast({}, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: live(), ...more }).plan.dishes;
