@@ -26,14 +26,16 @@ final class Cautions
     /**
      * @param  AtCarving  $slow  the slow end of the band
      * @param  float  $coolMinutes  on the heat until the core has 60 °C, at the slow end
+     * @param  float|null  $unreachedC  the pull, where the slow end does not get to it as long as it is followed; else null
      * @return list<Caution> of a plan
      */
-    public static function of(Dish $dish, float $airC, AtCarving $slow, float $temperMinutes, float $coolMinutes): array
+    public static function of(Dish $dish, float $airC, AtCarving $slow, float $temperMinutes, float $coolMinutes, ?float $unreachedC = null): array
     {
         return array_values(array_filter([
             self::belowSafeMinimum($dish, $slow, 'At the slow end'),
             self::coolCooker($dish),
             self::coolForLong($dish, $coolMinutes),
+            self::slowEndUnreached($unreachedC),
             self::tooLongOut($dish, $airC, $temperMinutes),
             self::creditAsked($dish),
             self::tooLongARest($dish, $airC, $slow),
@@ -83,6 +85,13 @@ final class Cautions
         return $coolMinutes <= self::LONGEST_COOL_MINUTES || ! ($dish->cut->kind === 'poultry' || $dish->isTurnedIn()) ? null : new Caution('cool_for_long', sprintf(
             'Its middle may be under %.0f °C for %.1f hours. Poultry, stuffed and rolled meat should be through in four: a hotter cooker, a smaller or a flatter piece.', Clocks::HOT_C, $coolMinutes / 60.0,
         ), Source::of(Mark::Common));
+    }
+
+    private static function slowEndUnreached(?float $unreachedC): ?Caution
+    {
+        return $unreachedC === null ? null : new Caution('slow_end_unreached', sprintf(
+            'A slow cook of it does not get to %.0f °C within the %d hours that are followed: the longest time shown may be too short. A hotter cooker, or smaller pieces.', $unreachedC, (int) (Cook::LONGEST_S / 3600),
+        ), Source::computed());
     }
 
     private static function creditAsked(Dish $dish): ?Caution

@@ -85,7 +85,7 @@ final readonly class Forecast
 
         $slow = $slowly(Resolution::coarse());
         $slowTrace = $slow->body->record(false);
-        $slow->toPull($pullC);
+        $slowGetsThere = $slow->toPull($pullC) === null;
         $slowOff = $slow->body->elapsedS();
         $slowTrace = self::rested($slow, $slowTrace, $dish, judged: true);
         $rest = 60.0 * $dish->leastRestMinutes();
@@ -112,7 +112,7 @@ final readonly class Forecast
             self::hasLid($dish) && $patience === null ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
-            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0),
+            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0, $slowGetsThere ? null : $pullC),
             $trace,
         );
     }

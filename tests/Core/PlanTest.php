@@ -139,3 +139,8 @@ it('sets the weight rule beside the forecast', function () {
         ->and($bird->rule?->minutes())->toEqualWithDelta(104.0, 0.5)
         ->and($bird->rule?->firstLookMinutes)->toEqualWithDelta(78.0, 0.5);
 });
+
+it('says when its slow end lies beyond what is followed, and only then', function (float $cookerC, bool $said) {
+    $forecast = Forecast::of(Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 5, 'start_c' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => $cookerC, 'pull' => true]]]), 14.0);
+    expect(in_array('slow_end_unreached', array_column($forecast->cautions, 'id'), true))->toBe($said);
+})->with([[104.0, true], [110.0, false], [140.0, false]]);
