@@ -23,6 +23,7 @@ use Diatherm\Plan\Dish;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\RoastFile;
+use Diatherm\Plan\Variation;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -203,7 +204,7 @@ final class DemoKitchen
         $stored = Shelf::put($roast, $this->cook);
         $planned = Forecast::of($dish, $roast->airC);
         $on = $serve->subMinutes((int) round($planned->cookMinutes->high + $dish->restMinutes + 10));
-        $truth = Cook::of($dish, $roast->airC, Resolution::fine(), Course::asPlanned(), $transfer, $thickness);
+        $truth = Cook::of($dish, $roast->airC, Resolution::fine(), Course::asPlanned(), Variation::of($transfer, $thickness));
         $truth->toPull($planned->pullC);
         $minutes = $truth->body->elapsedS() / 60.0;
         $set = $dish->stages[0]->cookerC;
@@ -226,7 +227,7 @@ final class DemoKitchen
     private function log(Roast $stored, int $number, CarbonImmutable $on, float $transfer, float $thickness, array $readAt, array $cooker, array $events, Dish $dish, float $airC): void
     {
         $course = new Course(array_map(fn (array $pair): array => [60.0 * $pair[0], (float) $pair[1]], $cooker), [], [], null, 60.0 * end($readAt));
-        $truth = Cook::of($dish, $airC, Resolution::fine(), $course, $transfer, $thickness);
+        $truth = Cook::of($dish, $airC, Resolution::fine(), $course, Variation::of($transfer, $thickness));
         $trace = $truth->body->record(false);
         $truth->toPull($dish->targetC);
         $this->event($stored, $number, $on, 'on');

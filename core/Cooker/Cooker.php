@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Cooker\Vessel\VesselKind;
 use Diatherm\Measure\OutOfRange;
 
 /** A kind of cooker: what it can be set to, what a joint meets inside, how it starts and recovers. Rows: data/cookers.json. */
@@ -28,6 +29,7 @@ final readonly class Cooker
         public float $lightMinutes,
         public float $recoveryMinutes,
         public bool $lid,
+        public ?VesselKind $vessel = null,
     ) {
     }
 
@@ -35,6 +37,12 @@ final readonly class Cooker
     public function isRest(): bool
     {
         return $this->light === 'none';
+    }
+
+    /** Coals in the open, whose heat is told by a hand. */
+    public function isOpenFire(): bool
+    {
+        return $this->inside->isOneSided() && in_array($this->light, ['wood', 'chimney'], true);
     }
 
     /** The nearest temperature that it can be set to, whole degrees. */
@@ -69,6 +77,6 @@ final readonly class Cooker
 
     private function but(Inside $inside, float $preheatMinutes, float $recoveryMinutes): self
     {
-        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $preheatMinutes, $this->light, $this->lightMinutes, $recoveryMinutes, $this->lid);
+        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $preheatMinutes, $this->light, $this->lightMinutes, $recoveryMinutes, $this->lid, $this->vessel);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Cooker\Vessel\VesselKind;
 use Diatherm\Heat\Surroundings;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
@@ -11,14 +12,8 @@ use Diatherm\Measure\Table;
 /** All kinds of cooker of data/cookers.json, by id. */
 final class CookerShed
 {
-    /** Open air round a joint that rests on a board, W/(m²·K). Common practice. */
-    private const REST_CONVECTION = 8.0;
-
-    /**
-     * Share of a loosely covered surface that gives off water: a roast loses 1 to 2 % of its mass in a rest of
-     * twenty minutes, 0.2 to 0.5 kg from a square metre. Common practice.
-     */
-    private const REST_WETTABLE = 0.5;
+    /** Still air round a joint that rests on a board, loosely covered, W/(m²·K). Source: Incropera & DeWitt, chapter 9, free convection. */
+    private const REST_CONVECTION = 6.0;
 
     /** @var array<string, Cooker>|null */
     private static ?array $kinds = null;
@@ -38,7 +33,7 @@ final class CookerShed
     /** A joint off the heat, on a board, loosely covered. */
     public static function board(float $roomC): Surroundings
     {
-        return Surroundings::of($roomC, $roomC, self::REST_CONVECTION, 0.85, min(10.0, $roomC), 0.0, self::REST_WETTABLE, true);
+        return Surroundings::of($roomC, $roomC, self::REST_CONVECTION, 0.85, min(10.0, $roomC));
     }
 
     /** @return array<string, Cooker> */
@@ -47,7 +42,8 @@ final class CookerShed
         $kinds = [];
         /** @var list<array{id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
          *   convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float, contact_w_m2k?: int,
-         *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool}> $rows
+         *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool,
+         *   vessel?: array{storage_j_k: float, wall_m2: float, floor_m2: float, leak_kg_s_pa: float, loss_w_k: float, most_w?: float, liquid_kg?: float}}> $rows
          */
         $rows = Table::named('cookers')['cookers'];
         foreach ($rows as $row) {
@@ -56,9 +52,15 @@ final class CookerShed
                 $row['default_c'], $row['least_c'], $row['most_c'],
                 new Inside($row['default_c'], $row['convection_w_m2k'], $row['emissivity'], $row['dew_point_c'], $row['flux_w_m2'] ?? 0, $row['exposure'] ?? 1, $row['air_share'] ?? 1, $row['contact_w_m2k'] ?? 0),
                 $row['preheat_min'], $row['light'], $row['light_min'], $row['recovery_min'], $row['lid'],
+                isset($row['vessel']) ? self::vessel(...$row['vessel']) : null,
             );
         }
 
         return $kinds;
+    }
+
+    private static function vessel(float $storage_j_k, float $wall_m2, float $floor_m2, float $leak_kg_s_pa, float $loss_w_k, ?float $most_w = null, float $liquid_kg = 0.0): VesselKind
+    {
+        return new VesselKind($storage_j_k, $wall_m2, $floor_m2, $leak_kg_s_pa, $loss_w_k, $most_w, $liquid_kg);
     }
 }

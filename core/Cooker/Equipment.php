@@ -183,7 +183,7 @@ final readonly class Equipment
         $size = $count / 3.0;
 
         return new GasGrill(
-            array_fill(0, $count, 1000.0 * $this->facts['burner_kw']), 1000.0 * ($this->facts['rear_kw'] ?? 0.0), min($count, (int) $this->facts['meat_over']) - 1,
+            array_fill(0, $count, 1000.0 * $this->facts['burner_kw']), 1000.0 * ($this->facts['rear_kw'] ?? 0.0), ($this->row['direct'] ?? false) === true ? null : min($count, (int) $this->facts['meat_over']) - 1,
             $this->number('loss_w_k', 12.0) * $size, $this->number('draught_w_k15', 2.5) * $size, $this->number('film_share', 0.6), 1000.0 * $this->number('storage_kj_k', 24.0) * $size,
         );
     }

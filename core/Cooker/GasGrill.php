@@ -17,14 +17,14 @@ final readonly class GasGrill implements Mechanism
     /**
      * @param  list<float>  $burnersW  full power of each, left to right
      * @param  float  $rearW  0 for none
-     * @param  int  $meatOver  number of the burner under the meat, from 0
+     * @param  int|null  $meatOver  number of the burner under the meat, from 0; null where it lies over all of them, direct
      * @param  float  $lossWK  walls, still air
      * @param  float  $draughtWK15  what the open back lets out, W/K^1.5: it goes as the rise times its root
      */
     public function __construct(
         public array $burnersW,
         public float $rearW,
-        public int $meatOver,
+        public ?int $meatOver,
         private float $lossWK,
         private float $draughtWK15,
         private float $filmShare,
@@ -53,9 +53,9 @@ final readonly class GasGrill implements Mechanism
     public function settingsFor(float $targetC, Weather $weather): Settings
     {
         $settings = $this->allOff();
-        $under = 'burner_'.($this->meatOver + 1);
-        $beside = array_values(array_diff(array_map(fn (int $i): string => 'burner_'.($i + 1), array_keys($this->burnersW)), [$under]));
-        foreach ([...($this->rearW > 0.0 ? [['rear']] : []), $beside, [$under]] as $together) {
+        $under = $this->meatOver === null ? [] : ['burner_'.($this->meatOver + 1)];
+        $beside = array_values(array_diff(array_map(fn (int $i): string => 'burner_'.($i + 1), array_keys($this->burnersW)), $under));
+        foreach (array_filter([$this->rearW > 0.0 ? ['rear'] : [], $beside, $under]) as $together) {
             $turned = static function (float $share) use ($settings, $together): Settings {
                 foreach ($together as $knob) {
                     $settings = $settings->with($knob, $share);
@@ -89,7 +89,7 @@ final readonly class GasGrill implements Mechanism
             $sum += $watts * $settings->get('burner_'.($i + 1));
         }
 
-        return $sum;
+        return $sum * (1.0 - self::THIN_AIR_PER_M * max(0.0, $weather->altitudeM - self::THIN_FROM_M));
     }
 
     public function lossW(Settings $settings, float $insideC, Weather $weather): float
@@ -118,6 +118,11 @@ final readonly class GasGrill implements Mechanism
 
         return implode(', ', $words);
     }
+
+    /** Burners give 4 % less for each 300 m, above 600 m. Source: NFPA 54, National Fuel Gas Code, on high altitude (from memory). */
+    private const THIN_AIR_PER_M = 0.04 / 300.0;
+
+    private const THIN_FROM_M = 600.0;
 
     /** Wind through the open back, for each m/s. Common practice. */
     private const WIND_THROUGH = 0.06;

@@ -6,6 +6,7 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Surroundings;
+use Diatherm\Heat\Vapour;
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 
@@ -51,6 +52,24 @@ final readonly class Inside
         return $this->but(min(1.0, $this->exposure * $factor), $this->altitudeM);
     }
 
+    /** The same over an open fire for a body whose parts hide each other from it: so much of its surface faces outwards. */
+    public function facing(float $share): self
+    {
+        return $this->exposure < 1.0 ? $this->exposing($share) : $this;
+    }
+
+    /** The same where wind leaves only a share of the hot gas that rises with the heat. */
+    public function airedBy(float $share): self
+    {
+        return new self($this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, $this->exposure, $this->airShare * $share, $this->contactWm2K, $this->altitudeM);
+    }
+
+    /** Whether its heat comes from one side, with open air at the others. */
+    public function isOneSided(): bool
+    {
+        return $this->exposure < 1.0;
+    }
+
     /** Whether as much of a surface meets its heat as with that one. */
     public function exposesLike(self $other): bool
     {
@@ -86,6 +105,12 @@ final readonly class Inside
         }
 
         return $this->altitudeM > 0.0 ? $there->underPressure(Nature::airPa($this->altitudeM)) : $there;
+    }
+
+    /** Where water boils there, °C. */
+    public function boilingC(): float
+    {
+        return Vapour::boilingC(Nature::airPa($this->altitudeM));
     }
 
     private function but(float $exposure, float $altitudeM): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\FireFloor;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
@@ -17,6 +18,23 @@ use Diatherm\Measure\Bisection;
 final readonly class OpenFire implements Mechanism
 {
     private const MOST_KG = 60.0;
+
+    /**
+     * Middle of the hot gas over a long bed, K·m/(kW/m)^⅔: a line plume in still air.
+     * Source: Lee & Emmons 1961, as in the SFPE Handbook of Fire Protection Engineering (from memory).
+     */
+    private const PLUME = 7.1;
+
+    /** Film of that gas on a palm or a joint, W/(m²·K). Source: Incropera & DeWitt, chapter 7: about 1 m/s. */
+    private const PLUME_FILM_WM2K = 12.0;
+
+    /** The gas rises at about this speed, m/s; wind of as much carries it away from the meat. Source: as above. */
+    private const PLUME_MS = 1.2;
+
+    private const MILD_C = 20.0;
+
+    /** Skin that is warmed, °C. */
+    private const PALM_C = 34.0;
 
     /**
      * @param  float  $lengthM  of the bed
@@ -40,7 +58,7 @@ final readonly class OpenFire implements Mechanism
     public function steadyC(Settings $settings, Weather $weather): float
     {
         // Coals only add to what the surroundings give.
-        return HandTest::wallOfFluxC($this->fluxWm2($settings->get('coals_kg')) + HandTest::fluxOfWallWm2($weather->airC));
+        return HandTest::wallOfFluxC($this->fluxWm2($settings->get('coals_kg'), $weather->groundWindMs()) + HandTest::fluxOfWallWm2($weather->airC));
     }
 
     public function settingsFor(float $targetC, Weather $weather): Settings
@@ -60,7 +78,7 @@ final readonly class OpenFire implements Mechanism
 
     public function lossW(Settings $settings, float $insideC, Weather $weather): float
     {
-        return $settings->get('coals_kg') * \Diatherm\Fire\CoalBed::freshWKg($this->fuel);
+        return $settings->get('coals_kg') * CoalBed::freshWKg($this->fuel);
     }
 
     public function storageJK(): float
@@ -78,10 +96,30 @@ final readonly class OpenFire implements Mechanism
         return $this->fuel->inWords($settings->get('coals_kg')).' in the bed';
     }
 
-    /** Flux that fresh coals give at the meat, W/m². */
-    public function fluxWm2(float $kg): float
+    /**
+     * What fresh coals give a palm at the meat, W/m²: their radiation, and the gas that rises with it.
+     *
+     * @param  float  $windMs  at the coals
+     */
+    public function fluxWm2(float $kg, float $windMs = 0.0): float
     {
-        return $this->floor($kg)->downWm2(0.0, 0.0, $this->heightM);
+        $gas = max(0.0, $this->plumeK($kg, $windMs) - self::PALM_C + self::MILD_C);
+
+        return $this->floor($kg)->downWm2(0.0, 0.0, $this->heightM) + self::PLUME_FILM_WM2K * $gas;
+    }
+
+    /** How much warmer than the open air the gas at the meat is, K. */
+    public function plumeK(float $kg, float $windMs): float
+    {
+        $kW = (1.0 - $this->fuel->radiantShare) * $kg * CoalBed::freshWKg($this->fuel) / 1000.0;
+
+        return self::PLUME * ($kW / $this->lengthM) ** (2.0 / 3.0) / $this->heightM * self::staysInWind($windMs);
+    }
+
+    /** Share of the rising gas that wind leaves to the meat, 0 to 1. */
+    public static function staysInWind(float $windMs): float
+    {
+        return 1.0 / (1.0 + ($windMs / self::PLUME_MS) ** 2);
     }
 
     /** @return list<Pile> */

@@ -107,6 +107,6 @@ final readonly class VentedCooker implements Mechanism
     {
         $open = Stack::inSeriesM2(1e-5 * $this->intakeCm * $settings->get('intake_mm'), 1e-5 * $this->exhaustCm * $settings->get('exhaust_mm')) + 1e-4 * $this->leaksCm2;
 
-        return Stack::flowKgS($open, $this->heightM, $insideC, $weather->airC, $weather->altitudeM);
+        return Stack::flowKgS($open, $this->heightM, $insideC, $weather->airC, $weather->altitudeM, $weather->groundWindMs());
     }
 }

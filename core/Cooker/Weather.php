@@ -44,6 +44,15 @@ final readonly class Weather
         return (1.0 + ($this->rain ? self::RAIN : 0.0)) / ($filmShare / $film + 1.0 - $filmShare);
     }
 
+    /** Wind at the coals, m/s: it is slower near the ground. */
+    public function groundWindMs(): float
+    {
+        return self::AT_GROUND * $this->windMs;
+    }
+
+    /** Of the wind at head height. Common practice. */
+    private const AT_GROUND = 0.35;
+
     /** W/(m²·K) of a warm wall outdoors. Source: Incropera & DeWitt, chapter 1: 4εσT³ at 350 K. */
     private const RADIATION = 9.7;
 

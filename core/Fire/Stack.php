@@ -12,6 +12,9 @@ final class Stack
     /** Discharge coefficient of a sharp-edged opening. Source: ASHRAE Handbook—Fundamentals (0.65). */
     public const DISCHARGE = 0.65;
 
+    /** Air that wind drives through openings, over the wind and their area. Source: ASHRAE Handbook—Fundamentals, ventilation by wind: 0.25 to 0.35 for wind askew. */
+    private const WIND_THROUGH = 0.3;
+
     /** Gas constant of dry air, J/(kg·K). Source: US Standard Atmosphere 1976. */
     private const AIR_J_KG_K = 287.05;
 
@@ -30,15 +33,16 @@ final class Stack
     /**
      * @param  float  $openM2  effective opening
      * @param  float  $heightM  intake to exhaust
+     * @param  float  $windMs  at the openings, from no side in particular; it adds to the stack as the root of the sum of squares
      * @return float kg/s of air drawn in; none when it is no hotter inside
      */
-    public static function flowKgS(float $openM2, float $heightM, float $insideC, float $outsideC, float $altitudeM = 0.0): float
+    public static function flowKgS(float $openM2, float $heightM, float $insideC, float $outsideC, float $altitudeM = 0.0, float $windMs = 0.0): float
     {
         $rise = $insideC - $outsideC;
         if ($rise <= 0.0) {
             return 0.0;
         }
 
-        return self::airDensityKgM3($outsideC, $altitudeM) * self::DISCHARGE * $openM2 * sqrt(2.0 * Nature::GRAVITY * $heightM * $rise / ($insideC + Nature::ZERO_C_IN_K));
+        return self::airDensityKgM3($outsideC, $altitudeM) * $openM2 * sqrt(self::DISCHARGE ** 2 * 2.0 * Nature::GRAVITY * $heightM * $rise / ($insideC + Nature::ZERO_C_IN_K) + (self::WIND_THROUGH * $windMs) ** 2);
     }
 }

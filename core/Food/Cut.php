@@ -20,6 +20,9 @@ final readonly class Cut
      * @param  string  $safetyClass  row of data/safe-minimums.json
      * @param  non-empty-list<Doneness>  $tastes  coolest first
      * @param  bool  $rolled  boned and rolled: what was its outside lies in its middle
+     * @param  float  $fatLayerM  skin and fat that lie between the heat and the meat
+     * @param  float  $facing  share of the surface that looks outwards; the rest is hidden by other parts of the animal
+     * @param  float  $wetShare  share of the surface that gives off water: not skin, fat or bone
      * @param  array{float, float}  $perPersonG  raw mass for one eater, from modest to hungry
      */
     public function __construct(
@@ -42,6 +45,9 @@ final readonly class Cut
         public string $carve,
         public string $measure,
         public Source $source,
+        public float $fatLayerM = 0.0,
+        public float $facing = 1.0,
+        public float $wetShare = 1.0,
     ) {
     }
 

@@ -7,12 +7,16 @@ namespace Diatherm\Food;
 /** What was done to a cut's shape before it goes on. */
 final readonly class Form
 {
-    /** @param  list<string>  $kinds of food that can be treated so */
+    /**
+     * @param  list<string>  $kinds  of food that can be treated so
+     * @param  bool  $round  rolled up, as thick as it is wide
+     */
     public function __construct(
         public string $id,
         public string $name,
         public float $halfFactor,
         public array $kinds,
+        public bool $round = false,
     ) {
     }
 }

@@ -51,10 +51,12 @@ final class Larder
         /** @var list<array{id: string, name: string, kind: string, doneness: string, taste: string, safety: string,
          *   composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
          *   shape: array{half_cm: float, width: float, length: float, thickness_cm: float, growth: float, measure: string},
-         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, probe: string, carve: string,
+         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, facing?: float, probe: string, carve: string,
          *   source: array{mark: string, citation: string}}> $rows
          */
         $rows = Table::named('cuts')['cuts'];
+        /** @var array{poultry: float, roots: float, other: float} $wet */
+        $wet = Table::named('cuts')['wet_share'];
         foreach ($rows as $row) {
             $shape = $row['shape'];
             $mass = $row['mass'];
@@ -83,6 +85,9 @@ final class Larder
                 $row['carve'],
                 $shape['measure'],
                 Source::of(Mark::from($row['source']['mark']), $row['source']['citation']),
+                ($row['fat_layer_mm'] ?? 0.0) / 1000.0,
+                $row['facing'] ?? 1.0,
+                $wet[$row['kind']] ?? $wet['other'],
             );
         }
 
@@ -93,10 +98,10 @@ final class Larder
     private static function readForms(): array
     {
         $forms = [];
-        /** @var list<array{id: string, name: string, half_factor: float, kinds: list<string>}> $rows */
+        /** @var list<array{id: string, name: string, half_factor: float, kinds: list<string>, round?: bool}> $rows */
         $rows = Table::named('forms')['forms'];
         foreach ($rows as $row) {
-            $forms[$row['id']] = new Form($row['id'], $row['name'], $row['half_factor'], $row['kinds']);
+            $forms[$row['id']] = new Form($row['id'], $row['name'], $row['half_factor'], $row['kinds'], $row['round'] ?? false);
         }
 
         return $forms;

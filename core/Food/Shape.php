@@ -19,6 +19,12 @@ final readonly class Shape
 
     public const THICKEST_M = 0.30;
 
+    /** Film and radiation of a usual cooker over the conductivity of meat: 22 W/(m²·K) over 0.48 W/(m·K), 1/m. */
+    private const USUAL_BIOT_PER_M = 46.0;
+
+    /** Exponent of Thomsen's formula for the surface of an ellipsoid. */
+    private const THOMSEN = 1.6075;
+
     private function __construct(
         public float $halfThicknessM,
         public float $exponent,
@@ -35,16 +41,25 @@ final readonly class Shape
     }
 
     /**
-     * The exponent of an ellipsoid from its proportions to the shortest axis.
+     * The exponent of an ellipsoid from its proportions to the shortest axis. A thick joint feels its shape near the core,
+     * a thin one the whole of its surface: between the two ends by its Biot number.
      *
-     * Source: Cleland & Earle 1982 in the limit of a well-conducting surface: each further axis adds 1/β².
+     * Source: Lin, Cleland, Serrallach & Cleland 1996, as in the ASHRAE Handbook—Refrigeration, "Cooling and Freezing Times
+     * of Foods": E = (Bi^4/3 + 1.85)/(Bi^4/3/E∞ + 1.85/E0) (from memory), with E∞ = 1 + Σ1/β² (Cleland & Earle 1982) and
+     * E0 = R·A/V, the surface of an ellipsoid by Thomsen's formula.
      *
      * @param  float  $width  second axis over the shortest, ≥ 1
      * @param  float  $length  longest axis over the shortest, ≥ 1
      */
-    public static function exponentOf(float $width, float $length): float
+    public static function exponentOf(float $width, float $length, float $halfThicknessM): float
     {
-        return 1.0 / max(1.0, $width) ** 2 + 1.0 / max(1.0, $length) ** 2;
+        [$width, $length] = [max(1.0, $width), max(1.0, $length)];
+        $core = 1.0 + 1.0 / $width ** 2 + 1.0 / $length ** 2;
+        $p = self::THOMSEN;
+        $whole = 3.0 * (($width ** $p + $length ** $p + ($width * $length) ** $p) / 3.0) ** (1.0 / $p) / ($width * $length);
+        $biot = (self::USUAL_BIOT_PER_M * $halfThicknessM) ** (4.0 / 3.0);
+
+        return min(2.0, ($biot + 1.85) / ($biot / $core + 1.85 / $whole) - 1.0);
     }
 
     public function scaled(float $factor): self

@@ -87,6 +87,18 @@ final readonly class ShapeRule
         return $this->byMass($massKg, $halfFactor);
     }
 
+    /** Rolled up: a tape reads twice its half-thickness whichever way; its length takes what is left of the mass. */
+    public function rolled(float $massKg, ?float $thicknessM, ?float $girthM, float $halfFactor): Shape
+    {
+        $half = match (true) {
+            $thicknessM !== null => 0.5 * $thicknessM,
+            $girthM !== null => $girthM / (2.0 * M_PI),
+            default => $this->halfM * ($massKg / $this->massKg) ** $this->growth * $halfFactor,
+        };
+
+        return $this->proportioned($massKg, $half, 1.0);
+    }
+
     private function proportioned(float $massKg, float $halfM, ?float $width): Shape
     {
         // Volume per mass is the cut's own: what thickness loses, width and length gain.
@@ -98,6 +110,8 @@ final readonly class ShapeRule
         $width = min(self::FLATTEST, max(1.0, $width));
         $length = max(1.0, $room / $width);
 
-        return Shape::of(min(Shape::THICKEST_M, max(Shape::THINNEST_M, $halfM)), Shape::exponentOf($width, $length));
+        $halfM = min(Shape::THICKEST_M, max(Shape::THINNEST_M, $halfM));
+
+        return Shape::of($halfM, Shape::exponentOf($width, $length, $halfM));
     }
 }

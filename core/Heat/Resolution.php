@@ -14,24 +14,25 @@ final readonly class Resolution
         public int $cells,
         public float $longestStepS,
         public float $longestStepFo,
+        public float $grading,
     ) {
     }
 
     /** For one forecast that is shown. */
     public static function fine(): self
     {
-        return new self(24, 20.0, 8e-4);
+        return new self(24, 20.0, 8e-4, 0.9);
     }
 
     /** For ensembles of hundreds of runs. */
     public static function coarse(): self
     {
-        return new self(9, 150.0, 6e-3);
+        return new self(9, 150.0, 6e-3, 0.75);
     }
 
     /** For convergence studies. */
     public static function of(int $cells, float $longestStepS): self
     {
-        return new self(max(3, $cells), max(0.1, $longestStepS), INF);
+        return new self(max(3, $cells), max(0.1, $longestStepS), INF, 0.9);
     }
 }

@@ -10,20 +10,48 @@ use Diatherm\Measure\OutOfRange;
 
 /**
  * A joint being heated: one-dimensional conduction in a generalised shape, with a surface that convects, radiates,
- * touches a plate, takes up flux, evaporates (or catches dew) and dries. It runs forward through any surroundings and can be cloned
- * at any moment to try another future.
+ * touches a plate, takes up flux and evaporates (or catches dew). Its water moves to the surface by diffusion and leaves
+ * there as the surface's dampness allows; where it boils inside it leaves as steam, and what has dried conducts less. It
+ * runs forward through any surroundings and can be cloned at any moment to try another future.
  *
- * Method: finite volumes, cells finer towards the surface; implicit Euler in time with the surface balance solved
- * together with the body: the tridiagonal system is eliminated from the centre outwards, which leaves one scalar
- * equation for the surface temperature, solved by Newton's method.
+ * Method: finite volumes, cells finer towards the surface; implicit Euler in time with the surface balances solved
+ * together with the body: both tridiagonal systems are eliminated from the centre outwards, which leaves one scalar
+ * equation for the surface temperature, solved by Newton's method, with the surface's water as a quadratic inside it.
+ * A cell that boils is held at the boiling point, and what it takes up beyond that becomes steam (enthalpy method).
  */
 final class Roasting
 {
     /**
-     * Water that leaves a square metre before the crust halves further drying, kg/m².
-     * Calibrated against the practice cases (docs/numbers.md).
+     * Water held in meat diffuses, m²/s. Between 10⁻¹⁰ and 10⁻⁸ in the literature of drying meat; this and the next five are
+     * calibrated together against the practice cases (docs/numbers.md).
      */
-    private const DRYING_KG_M2 = 0.3;
+    private const HELD_M2S = 2.5e-9;
+
+    /** Juice that the meat no longer holds moves so much more readily: it is pressed along the fibres, m²/s. */
+    private const PRESSED_M2S = 6.5e-8;
+
+    /**
+     * Muscle lets go of its water as its proteins shrink, evenly between these, °C; of a share of it in all.
+     * Source: the water-holding curve of heated meat, as in van der Sman 2007 (from memory): from 40 to 80 °C.
+     */
+    private const LETS_GO_C = [45.0, 80.0];
+
+    private const LETS_GO_SHARE = 0.55;
+
+    /** Dampness w of a surface, over what it was at first, gives it a water activity of (1 + κ)w/(κ + w). */
+    private const KAPPA = 0.09;
+
+    /** Conductivity of what has dried, over that of the moist food. */
+    private const DRY_CONDUCTS = 0.45;
+
+    /** As far from the core as a hand places a probe, over the half-thickness. Common practice. */
+    public const PROBE_OFF = 0.25;
+
+    /** Boiling pulls a cell back to the boiling point so much more strongly than its heat capacity in a step would let it rise. */
+    private const BOILING_PULL = 20.0;
+
+    /** Share of the first water below which boiling gives out. */
+    private const SCARCE = 0.05;
 
     /** No step is asked to be shorter than this, s. */
     private const SHORTEST_LIMIT_S = 4.0;
@@ -33,17 +61,21 @@ final class Roasting
 
     private const STEP_GROWTH = 1.35;
 
-    /** Each cell's width over that of its inner neighbour. */
-    private const GRADING = 0.9;
-
     /** @var array<int, float> centre outwards */
     private array $cellsC;
+
+    /** @var array<int, float> water over what there was at first, 0 to 1 */
+    private array $water;
 
     private float $surfaceC;
 
     private float $elapsedS = 0.0;
 
     private float $driedKgM2 = 0.0;
+
+    private float $takenJM2 = 0.0;
+
+    private float $gaveKgM2 = 0.0;
 
     private float $stepS;
 
@@ -64,6 +96,9 @@ final class Roasting
 
     private float $surfaceArea;
 
+    /** @var array{int<1, max>, float} the cell beyond a probe that is off the core, and how far the way to it that one is */
+    private array $near;
+
     private ?Trace $trace = null;
 
     private bool $profiles = true;
@@ -76,11 +111,13 @@ final class Roasting
     ) {
         OutOfRange::check('start temperature', $startC, -5.0, 120.0, '°C');
         $this->cellsC = array_fill(0, $resolution->cells, $startC);
+        $this->water = array_fill(0, $resolution->cells, 1.0);
         $this->surfaceC = $startC;
         [$k, $capacity] = [$substance->conductivityFit, $substance->heatCapacityFit];
         $this->longestStepS = min($resolution->longestStepS, max(self::SHORTEST_LIMIT_S, $resolution->longestStepFo * $shape->halfThicknessM ** 2 * $capacity[0] / $k[0]));
         $this->stepS = self::FIRST_STEP * $this->longestStepS;
         $this->layOutCells();
+        $this->near = self::cellAt(self::PROBE_OFF, $resolution);
     }
 
     /** @throws OutOfRange for a start outside −5 to 120 °C */
@@ -126,13 +163,29 @@ final class Roasting
         $volumes = $this->volumes;
         $links = $this->links;
         $area = $this->surfaceArea;
+        $surfaceLink = $this->surfaceLink;
         $sigma = Nature::STEFAN_BOLTZMANN;
+        $latent = Vapour::LATENT_J_KG;
         $ended = 0.0;
         $t = $this->cellsC;
+        $w = $this->water;
         $before = $t;
-        $alpha = $beta = array_fill(0, $cells, 0.0);
+        $alpha = $beta = $omega = $psi = array_fill(0, $cells, 0.0);
+        $sink = array_fill(0, $cells, 0.0);
         [$magnusPa, $magnusFactor, $magnusOffset] = [Vapour::MAGNUS_PA, Vapour::MAGNUS_FACTOR, Vapour::MAGNUS_OFFSET_C];
         [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->longestStepS, Nature::ZERO_C_IN_K];
+        $density = $this->substance->waterKgM3;
+        $moist = $density > 0.0;
+        $boilingC = $moist ? $from->boilingC : INF;
+        $slow = self::HELD_M2S;
+        $gives = self::LETS_GO_SHARE * $this->substance->yields;
+        $quick = self::PRESSED_M2S;
+        [$fromC, $toC] = self::LETS_GO_C;
+        $perK = 1.0 / ($toC - $fromC);
+        $kappa = self::KAPPA;
+        $kd = self::DRY_CONDUCTS;
+        $cw = $this->substance->waterHeatShare;
+        $skin = $from->skin;
         $ts = $this->surfaceC;
         if ($this->cellsC[0] >= $untilCoreC) {
             return true;
@@ -152,46 +205,121 @@ final class Roasting
             $given = $convection * $air + $contact * ($from->plateC + $share * ($to->plateC - $from->plateC))
                 + $es * $radiantK4 + $from->absorbedWm2 + $share * ($to->absorbedWm2 - $from->absorbedWm2);
             $vapour = $from->vapourPa + $share * ($to->vapourPa - $from->vapourPa);
-            $evaporation = $from->evaporationWm2Pa + $share * ($to->evaporationWm2Pa - $from->evaporationWm2Pa);
-            $wet = $from->rewets ? 1.0 : 1.0 / (1.0 + max(0.0, $this->driedKgM2) / self::DRYING_KG_M2);
+            $film = $from->evaporationWm2Pa + $share * ($to->evaporationWm2Pa - $from->evaporationWm2Pa);
 
-            // Inner cells, centre outwards: T_i = α_i + β_i · T_(i+1).
+            // Water, centre outwards: w_i = ω_i + ψ_i · w_(i+1).
+            if ($moist) {
+                $g = $gLets = $pull = 0.0;
+                $hot = ($t[0] - $fromC) * $perK;
+                $held = 1.0 - ($hot > 0.0 ? ($hot < 1.0 ? $hot : 1.0) * $gives : 0.0);
+                [$lets, $keeps] = $w[0] > $held ? [$slow + $quick, $quick * $held] : [$slow, 0.0];
+                $keptBefore = 0.0;
+                for ($i = 0; $i < $last; $i++) {
+                    $hot = ($t[$i + 1] - $fromC) * $perK;
+                    $held = 1.0 - ($hot > 0.0 ? ($hot < 1.0 ? $hot : 1.0) * $gives : 0.0);
+                    if ($w[$i + 1] > $held) {
+                        $letsNext = $slow + $quick;
+                        $keepsNext = $quick * $held;
+                    } else {
+                        $letsNext = $slow;
+                        $keepsNext = 0.0;
+                    }
+                    $room = $volumes[$i] / $dt;
+                    $link = $links[$i];
+                    $pivot = $room + ($link + $g) * $lets - $gLets;
+                    $omega[$i] = ($room * $w[$i] + $pull + $link * ($keeps - $keepsNext) + $g * ($keeps - $keptBefore)) / $pivot;
+                    $psi[$i] = $link * $letsNext / $pivot;
+                    $g = $link;
+                    $gLets = $link * $lets * $psi[$i];
+                    $pull = $link * $lets * $omega[$i];
+                    $keptBefore = $keeps;
+                    $lets = $letsNext;
+                    $keeps = $keepsNext;
+                }
+                $room = $volumes[$last] / $dt;
+                $pivot = $room + ($surfaceLink + $g) * $lets - $gLets;
+                $omega[$last] = ($room * $w[$last] + $pull + $surfaceLink * $keeps + $g * ($keeps - $keptBefore)) / $pivot;
+                $psi[$last] = $surfaceLink * $slow / $pivot;
+                // Supply to the surface, kg/(m²·s): have − dry·w_s
+                $dry = $density * $surfaceLink / $area * ($slow - $lets * $psi[$last]);
+                $have = $density * $surfaceLink / $area * ($lets * $omega[$last] - $keeps);
+                $have = $have > 0.0 ? $have : 0.0;
+            }
+
+            $boiling = false;
+            // Heat, centre outwards: T_i = α_i + β_i · T_(i+1).
             $here = $t[0];
-            $kHere = $k0 + $here * ($k1 + $here * $k2);
+            $kHere = ($k0 + $here * ($k1 + $here * $k2)) * ($kd + (1.0 - $kd) * ($w[0] > 0.0 ? $w[0] : 0.0));
             $g = 0.0;
             $pull = 0.0;
             for ($i = 0; $i < $last; $i++) {
                 $next = $t[$i + 1];
-                $kNext = $k0 + $next * ($k1 + $next * $k2);
-                $capacity = $volumes[$i] * ($c0 + $here * ($c1 + $here * $c2)) / $dt;
+                $kNext = ($k0 + $next * ($k1 + $next * $k2)) * ($kd + (1.0 - $kd) * ($w[$i + 1] > 0.0 ? $w[$i + 1] : 0.0));
                 $gNext = $links[$i] * 0.5 * ($kHere + $kNext);
+                $capacity = $volumes[$i] * ($c0 + $here * ($c1 + $here * $c2)) * (1.0 - $cw * (1.0 - $w[$i])) / $dt;
                 $pivot = $capacity + $g + $gNext;
-                $alpha[$i] = ($capacity * $here + $pull) / $pivot;
+                $pull += $capacity * $here;
+                if ($here > $boilingC && $w[$i] > 0.0) {
+                    $sink[$i] = $boil = self::BOILING_PULL * $capacity * ($w[$i] < self::SCARCE ? $w[$i] / self::SCARCE : 1.0);
+                    $pivot += $boil;
+                    $pull += $boil * $boilingC;
+                    $boiling = true;
+                }
+                $alpha[$i] = $pull / $pivot;
                 $beta[$i] = $gNext / $pivot;
                 $g = $gNext * (1.0 - $beta[$i]);
                 $pull = $gNext * $alpha[$i];
                 $here = $next;
                 $kHere = $kNext;
             }
-            $capacity = $volumes[$last] * ($c0 + $here * ($c1 + $here * $c2)) / $dt;
-            $gSurface = $this->surfaceLink * $kHere;
+            $gSurface = $surfaceLink * $kHere;
+            $capacity = $volumes[$last] * ($c0 + $here * ($c1 + $here * $c2)) * (1.0 - $cw * (1.0 - $w[$last])) / $dt;
             $pivot = $capacity + $g + $gSurface;
-            $alphaLast = ($capacity * $here + $pull) / $pivot;
+            $pull += $capacity * $here;
+            if ($here > $boilingC && $w[$last] > 0.0) {
+                $sink[$last] = $boil = self::BOILING_PULL * $capacity * ($w[$last] < self::SCARCE ? $w[$last] / self::SCARCE : 1.0);
+                $pivot += $boil;
+                $pull += $boil * $boilingC;
+                $boiling = true;
+            }
+            $alphaLast = $pull / $pivot;
             $betaLast = $gSurface / $pivot;
 
             // Surface: what is conducted inwards equals what arrives.
             $inward = $gSurface * (1.0 - $betaLast) / $area;
             $offset = $gSurface * $alphaLast / $area;
             $next = $ts;
+            $leaving = 0.0;
+            $damp = 1.0;
             for ($try = 0; $try < 30; $try++) {
                 $kelvin = $next + $kelvinOffset;
                 $cubed = $kelvin * $kelvin * $kelvin;
                 $magnus = $magnusOffset + $next;
                 $saturation = $magnusPa * exp($magnusFactor * $next / $magnus);
-                $leaving = $evaporation * ($saturation - $vapour) * ($saturation > $vapour ? $wet : 1.0);
+                $activity = 1.0;
+                $slopeActivity = 1.0;
+                $evaporation = $saturation > $vapour ? $film * $skin : $film;
+                if ($moist && $saturation > $vapour && $evaporation > 0.0) {
+                    // have − dry·w = (e/L)(S·w(1+κ)/(w+κ) − v), for w: the surface's water.
+                    $el = $evaporation / $latent;
+                    $a = $el * $saturation * (1.0 + $kappa);
+                    $b = $a + $dry * $kappa - $have - $el * $vapour;
+                    $c = ($have + $el * $vapour) * $kappa;
+                    $damp = (-$b + sqrt($b * $b + 4.0 * $dry * $c)) / (2.0 * $dry);
+                    if ($damp < 1.0) {
+                        $activity = (1.0 + $kappa) * $damp / ($damp + $kappa);
+                        // How much of a rise of the saturation comes through: the surface dries as it gives more.
+                        $da = (1.0 + $kappa) * $kappa / (($damp + $kappa) * ($damp + $kappa));
+                        $slopeActivity = $activity * $dry / ($dry + $el * $saturation * $da);
+                    } else {
+                        $damp = 1.0;
+                        $slopeActivity = 1.0;
+                    }
+                }
+                $leaving = $evaporation * ($saturation * $activity - $vapour);
                 $arriving = $given - $h * $next - $es * $cubed * $kelvin - $leaving;
                 $slope = -$h - 4.0 * $es * $cubed
-                    - $evaporation * ($saturation > $vapour ? $wet : 1.0) * $saturation * $magnusFactor * $magnusOffset / ($magnus * $magnus);
+                    - $evaporation * $slopeActivity * $saturation * $magnusFactor * $magnusOffset / ($magnus * $magnus);
                 $change = ($arriving + $offset - $inward * $next) / ($inward - $slope);
                 $next += $change > 25.0 ? 25.0 : ($change < -25.0 ? -25.0 : $change);
                 if ($change < 1e-3 && $change > -1e-3) {
@@ -199,7 +327,6 @@ final class Roasting
                 }
             }
             $arriving = $inward * $next - $offset;
-            $leaving = $evaporation * ($magnusPa * exp($magnusFactor * $next / ($magnusOffset + $next)) - $vapour);
             [$before, $t] = [$t, $before];
             $surfaceBefore = $ts;
             $ts = $next;
@@ -210,6 +337,38 @@ final class Roasting
                 $value = $alpha[$i] + $beta[$i] * $value;
                 $t[$i] = $value;
             }
+            $stored = 0.0;
+            if ($this->trace !== null && $this->profiles) {
+                // By the integral of the capacity, and what boiled: the solution itself took the capacity at the step's start.
+                for ($i = 0; $i < $cells; $i++) {
+                    [$a, $b] = [$before[$i], $t[$i]];
+                    $stored += $volumes[$i] * (1.0 - $cw * (1.0 - $w[$i])) * ($b - $a) * ($c0 + 0.5 * $c1 * ($a + $b) + $c2 * ($a * $a + $a * $b + $b * $b) / 3.0);
+                    $stored += $sink[$i] > 0.0 ? $sink[$i] * ($b - $boilingC) * $dt : 0.0;
+                }
+            }
+            $lost = $leaving / $latent;
+            if ($moist) {
+                if ($leaving > 0.0) {
+                    // The surface gives what it was solved to give.
+                    $ws = $damp;
+                    $value2 = $omega[$last] + $psi[$last] * $ws;
+                    $w[$last] = $value2;
+                    for ($i = $last - 1; $i >= 0; $i--) {
+                        $value2 = $omega[$i] + $psi[$i] * $value2;
+                        $w[$i] = $value2;
+                    }
+                }
+                if ($boiling) {
+                    for ($i = $last; $i >= 0; $i--) {
+                        if ($sink[$i] > 0.0) {
+                            $kg = $sink[$i] * ($t[$i] - $boilingC) * $dt / $latent;
+                            $w[$i] -= $kg / ($density * $volumes[$i]);
+                            $this->driedKgM2 += $kg / $area;
+                            $sink[$i] = 0.0;
+                        }
+                    }
+                }
+            }
 
             if ($value >= $untilCoreC && $value > $before[0]) {
                 // The step is cut where the core crosses, the state taken on the straight line between its ends.
@@ -219,19 +378,14 @@ final class Roasting
                 }
                 $ts = $surfaceBefore + $part * ($ts - $surfaceBefore);
                 $dt *= $part;
+                $stored *= $part;
             }
+            $this->storedJ += $stored;
+            $this->heatInJ += $stored === 0.0 ? 0.0 : $arriving * $area * $dt;
 
-            $this->driedKgM2 += ($leaving > 0.0 ? $leaving * $wet : $leaving) * $dt / Vapour::LATENT_J_KG;
-            if ($this->trace !== null && $this->profiles) {
-                $stored = 0.0;
-                for ($i = 0; $i < $cells; $i++) {
-                    $a = $before[$i];
-                    $b = $t[$i];
-                    $stored += $volumes[$i] * ($b - $a) * ($c0 + 0.5 * $c1 * ($a + $b) + $c2 * ($a * $a + $a * $b + $b * $b) / 3.0);
-                }
-                $this->storedJ += $stored;
-                $this->heatInJ += $arriving * $area * $dt;
-            }
+            $this->driedKgM2 += $lost * $dt;
+            $this->gaveKgM2 += $lost * $dt;
+            $this->takenJM2 += $arriving * $dt;
             $ended += $dt;
             $this->elapsedS += $dt;
             if ($this->trace !== null) {
@@ -241,12 +395,14 @@ final class Roasting
             }
             if ($t[0] >= $untilCoreC - 1e-9) {
                 $this->cellsC = $t;
+                $this->water = $w;
                 $this->surfaceC = $ts;
 
                 return true;
             }
         }
         $this->cellsC = $t;
+        $this->water = $w;
         $this->surfaceC = $ts;
 
         return false;
@@ -279,6 +435,30 @@ final class Roasting
         return $this->driedKgM2;
     }
 
+    /** Heat that the surface took from the air, walls and plate so far, J per m²: into the meat, and into water that evaporated there. */
+    public function tookJM2(): float
+    {
+        return $this->takenJM2 + Vapour::LATENT_J_KG * $this->gaveKgM2;
+    }
+
+    /** Water that is still in it, kg per m² of surface. */
+    public function holdsKgM2(): float
+    {
+        return $this->substance->waterKgM3 * array_sum(array_map(fn (float $share, float $volume): float => $share * $volume, $this->water, $this->volumes)) / $this->surfaceArea;
+    }
+
+    /** How far its proteins have let go of their water, mean over the volume, 0 to 1; 0 for what has none. */
+    public function yieldedShare(): float
+    {
+        [$fromC, $toC] = self::LETS_GO_C;
+        $sum = 0.0;
+        foreach ($this->cellsC as $i => $celsius) {
+            $sum += min(1.0, max(0.0, ($celsius - $fromC) / ($toC - $fromC))) * $this->volumes[$i];
+        }
+
+        return $this->substance->yields * $sum / array_sum($this->volumes);
+    }
+
     /** Temperature averaged over the volume. */
     public function meanC(): float
     {
@@ -299,7 +479,7 @@ final class Roasting
     /** @return list<float> distance of each cell's middle from the centre, as a share of the half-thickness */
     public static function cellPositions(Resolution $resolution): array
     {
-        $faces = self::faces($resolution->cells);
+        $faces = self::faces($resolution);
         $positions = [];
         for ($i = 0; $i < $resolution->cells; $i++) {
             $positions[] = 0.5 * ($faces[$i] + $faces[$i + 1]);
@@ -309,12 +489,24 @@ final class Roasting
         return $positions;
     }
 
+    /** @return array{int<1, max>, float} */
+    private static function cellAt(float $share, Resolution $resolution): array
+    {
+        $positions = self::cellPositions($resolution);
+        $i = 1;
+        while ($i < count($positions) - 1 && $positions[$i] < $share) {
+            $i++;
+        }
+
+        return [$i, ($share - $positions[$i - 1]) / ($positions[$i] - $positions[$i - 1])];
+    }
+
     private function layOutCells(): void
     {
         $radius = $this->shape->halfThicknessM;
         $n = $this->shape->exponent;
         $cells = $this->resolution->cells;
-        $faces = array_map(fn (float $share): float => $share * $radius, self::faces($cells));
+        $faces = array_map(fn (float $share): float => $share * $radius, self::faces($this->resolution));
         $middles = array_map(fn (float $share): float => $share * $radius, self::cellPositions($this->resolution));
         for ($i = 0; $i < $cells; $i++) {
             $this->volumes[] = ($faces[$i + 1] ** ($n + 1.0) - ($faces[$i] ?: 0.0) ** ($n + 1.0)) / ($n + 1.0);
@@ -327,11 +519,12 @@ final class Roasting
     }
 
     /** @return array<int, float> faces from 0 to 1 */
-    private static function faces(int $cells): array
+    private static function faces(Resolution $resolution): array
     {
+        $cells = $resolution->cells;
         $widths = [];
         for ($i = 0; $i < $cells; $i++) {
-            $widths[] = self::GRADING ** $i;
+            $widths[] = $resolution->grading ** $i;
         }
         // The core is read at the innermost cell, which stands for the very centre: it is made half as wide.
         $widths[0] *= 0.5;
@@ -356,6 +549,8 @@ final class Roasting
         $this->trace->coreC[] = $this->cellsC[0];
         $this->trace->surfaceC[] = $this->surfaceC;
         $this->trace->airC[] = $airC;
+        [$near, $share] = $this->near;
+        $this->trace->nearC[] = $this->cellsC[$near - 1] + $share * ($this->cellsC[$near] - $this->cellsC[$near - 1]);
         if ($this->profiles) {
             $this->trace->profilesC[] = array_values($this->cellsC);
         }

@@ -57,6 +57,9 @@ final readonly class Substance
         private array $fractions,
         public array $conductivityFit,
         public array $heatCapacityFit,
+        public float $waterKgM3,
+        public float $waterHeatShare,
+        public float $yields,
     ) {
     }
 
@@ -70,19 +73,22 @@ final readonly class Substance
             'fibre' => $composition->fibre,
             'ash' => $composition->ash,
         ];
-        $exact = new self($fractions, [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]);
+        $exact = new self($fractions, [0.0, 0.0, 0.0], [0.0, 0.0, 0.0], 0.0, 0.0, 0.0);
 
         return new self(
             $fractions,
             self::throughThree(fn (float $c): float => $exact->conductivityWmK($c)),
             self::throughThree(fn (float $c): float => $exact->densityKgM3(self::FIT_AT_C[0]) * $exact->specificHeatJKgK($c)),
+            $composition->water * $exact->densityKgM3(self::FIT_AT_C[0]),
+            $composition->water * self::at(self::SPECIFIC_HEAT['water'], self::FIT_AT_C[1]) / $exact->specificHeatJKgK(self::FIT_AT_C[1]),
+            min(1.0, $composition->protein / 0.15),
         );
     }
 
     /** A substance that does not change with temperature; for checks against exact solutions. */
     public static function constant(float $conductivityWmK, float $heatCapacityJm3K): self
     {
-        return new self(['water' => 1.0], [$conductivityWmK, 0.0, 0.0], [$heatCapacityJm3K, 0.0, 0.0]);
+        return new self(['water' => 1.0], [$conductivityWmK, 0.0, 0.0], [$heatCapacityJm3K, 0.0, 0.0], 0.0, 0.0, 0.0);
     }
 
     public function conductivityWmK(float $celsius): float

@@ -17,7 +17,7 @@ final readonly class Surroundings
     private const FOIL_EMISSIVITY = 0.07;
 
     /** Convective to evaporative transfer at sea level, K/Pa. Source: Lewis relation for air and water vapour, as in the psychrometric literature. */
-    private const LEWIS_K_PA = 0.015;
+    public const LEWIS_K_PA = 0.015;
 
     private function __construct(
         public float $airC,
@@ -27,9 +27,10 @@ final readonly class Surroundings
         public float $vapourPa,
         public float $absorbedWm2,
         public float $evaporationWm2Pa,
-        public bool $rewets,
+        public float $boilingC,
         public float $plateC,
         public float $contactWm2K,
+        public float $skin = 1.0,
     ) {
     }
 
@@ -41,11 +42,11 @@ final readonly class Surroundings
      * @param  float  $dewPointC  of the air, −60 to 100 °C
      * @param  float  $absorbedWm2  further radiation taken up, mean over a turn, 0 to 40 kW/m²
      * @param  float  $wettable  share of the surface that can give off water or catch dew, 0 (wrapped) to 1
-     * @param  bool  $rewets  whether juices reach the surface again, so that its crust no longer holds water back
+     * @param  float  $boilingC  of water, where it stands
      *
      * @throws OutOfRange
      */
-    public static function of(float $airC, float $radiantC, float $convectionWm2K, float $emissivity, float $dewPointC, float $absorbedWm2 = 0.0, float $wettable = 1.0, bool $rewets = false): self
+    public static function of(float $airC, float $radiantC, float $convectionWm2K, float $emissivity, float $dewPointC, float $absorbedWm2 = 0.0, float $wettable = 1.0, float $boilingC = 100.0): self
     {
         return new self(
             OutOfRange::check('air temperature', $airC, -40.0, 600.0, '°C'),
@@ -55,7 +56,7 @@ final readonly class Surroundings
             Vapour::saturationPa(OutOfRange::check('dew point', $dewPointC, -60.0, 100.0, '°C')),
             OutOfRange::check('absorbed flux', $absorbedWm2, 0.0, 40_000.0, 'W/m²'),
             self::LEWIS_K_PA * $convectionWm2K * OutOfRange::check('wettable share', $wettable, 0.0, 1.0, ''),
-            $rewets,
+            $boilingC,
             $airC,
             0.0,
         );
@@ -64,13 +65,13 @@ final readonly class Surroundings
     /** Convection alone, as textbooks have it; for checks against exact solutions. */
     public static function convection(float $airC, float $convectionWm2K): self
     {
-        return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, false, $airC, 0.0);
+        return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, 100.0, $airC, 0.0);
     }
 
     /** The same place for meat that is sealed, so that no moisture leaves or comes; in foil it takes up little radiation too. */
     public function sealed(bool $foil): self
     {
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? self::FOIL_EMISSIVITY : $this->emissivity, $this->vapourPa, $foil ? self::FOIL_EMISSIVITY * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->rewets, $this->plateC, $this->contactWm2K);
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? self::FOIL_EMISSIVITY : $this->emissivity, $this->vapourPa, $foil ? self::FOIL_EMISSIVITY * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->boilingC, $this->plateC, $this->contactWm2K, $this->skin);
     }
 
     /**
@@ -84,9 +85,10 @@ final readonly class Surroundings
     public function touching(float $plateC, float $contactWm2K): self
     {
         return new self(
-            $this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa, $this->rewets,
+            $this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa, $this->boilingC,
             OutOfRange::check('plate temperature', $plateC, -40.0, 600.0, '°C'),
             OutOfRange::check('contact coefficient', $contactWm2K, 0.0, 2000.0, 'W/m²K'),
+            $this->skin,
         );
     }
 
@@ -102,7 +104,7 @@ final readonly class Surroundings
     {
         $thinner = OutOfRange::check('air pressure', $pa, 30_000.0, 110_000.0, 'Pa') / Nature::AIR_PA;
 
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K * sqrt($thinner), $this->emissivity, $this->vapourPa * $thinner, $this->absorbedWm2, $this->evaporationWm2Pa / sqrt($thinner), $this->rewets, $this->plateC, $this->contactWm2K);
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K * sqrt($thinner), $this->emissivity, $this->vapourPa * $thinner, $this->absorbedWm2, $this->evaporationWm2Pa / sqrt($thinner), Vapour::boilingC($pa), $this->plateC, $this->contactWm2K, $this->skin);
     }
 
     /**
@@ -117,11 +119,39 @@ final readonly class Surroundings
         return $this->stronger(1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + $this->contactWm2K + self::RADIATION_WM2K * $this->emissivity)));
     }
 
+    /**
+     * The same place for a surface that lets only a share of the water out, such as a skin; dew gathers on it as on any.
+     *
+     * @param  float  $share  0 to 1
+     */
+    public function throughSkin(float $share): self
+    {
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa, $this->boilingC, $this->plateC, $this->contactWm2K, OutOfRange::check('share that a skin lets through', $share, 0.0, 1.0, ''));
+    }
+
+    /**
+     * The same place closed in: what evaporates has to leave past a lid, or comes from what else gives off vapour there.
+     *
+     * @param  float  $airC  of the air inside
+     * @param  float  $vapourPa  beyond that resistance
+     * @param  float  $share  of the film's conductance that both in series have, 0 to 1
+     */
+    public function closedIn(float $airC, float $vapourPa, float $share): self
+    {
+        return new self($airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa * $share, $this->boilingC, $airC, 0.0, $this->skin);
+    }
+
+    /** The same place full of steam at this pressure. */
+    public function filledWith(float $airC, float $vapourPa): self
+    {
+        return $this->closedIn($airC, $vapourPa, 1.0);
+    }
+
     /** The same place with its heat transfer, by every path, scaled by $factor (0.01 to 10). */
     public function stronger(float $factor): self
     {
         OutOfRange::check('heat transfer factor', $factor, 0.01, 10.0, '');
 
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K * $factor, min(1.0, $this->emissivity * $factor), $this->vapourPa, $this->absorbedWm2 * $factor, $this->evaporationWm2Pa * $factor, $this->rewets, $this->plateC, $this->contactWm2K * $factor);
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K * $factor, min(1.0, $this->emissivity * $factor), $this->vapourPa, $this->absorbedWm2 * $factor, $this->evaporationWm2Pa * $factor, $this->boilingC, $this->plateC, $this->contactWm2K * $factor, $this->skin);
     }
 }

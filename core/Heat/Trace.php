@@ -19,12 +19,20 @@ final class Trace
     /** @var list<float> air that the joint met */
     public array $airC = [];
 
+    /** @var list<float> at a quarter of the half-thickness from the core, as far off as a probe is placed */
+    public array $nearC = [];
+
     /** @var list<list<float>> temperatures of the cells from the centre outwards */
     public array $profilesC = [];
 
     public function coreAt(float $seconds): float
     {
         return $this->interpolate($this->coreC, $seconds);
+    }
+
+    public function nearAt(float $seconds): float
+    {
+        return $this->interpolate($this->nearC, $seconds);
     }
 
     public function surfaceAt(float $seconds): float

@@ -8,7 +8,7 @@ namespace Diatherm\Live;
 final readonly class Advice
 {
     /**
-     * @param  string  $act  take_off, next_stage, read, hotter, back_on, wait or disagree
+     * @param  string  $act  take_off, next_stage, read, read_cooker, hotter, back_on, wait or disagree
      * @param  float|null  $minutes  that it takes; null where that is not known or not asked
      */
     public function __construct(

@@ -9,6 +9,7 @@ use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\StageEnd;
+use Diatherm\Plan\Variation;
 use Diatherm\Safety\AtCarving;
 
 /** What to do about the core now: from what was read; from what was computed only that it be read. */
@@ -16,6 +17,12 @@ final class Advising
 {
     /** A reading so old no longer tells of now, s. Common practice. */
     private const FRESH_S = 900.0;
+
+    /** As likely as not is not enough to send a cook to look. */
+    private const LIKELY_FALLEN = 0.6;
+
+    /** A cooker that was read so lately needs no look, s. */
+    private const COOKER_FRESH_S = 1200.0;
 
     /** So near its number it is there, K. */
     private const AT_K = 0.05;
@@ -33,9 +40,10 @@ final class Advising
     /**
      * @param  float  $pullC  at which it comes off
      * @param  Reading|null  $questioned  the newest reading, where it waits for another to agree with it
+     * @param  float  $fallen  how likely it is that the cooker has fallen unread, 0 to 1
      * @param  float|null  $stuckC  the core that it comes to and no further at the heat that it has; null where it gets there
      */
-    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $pullC, float $coreNowC, AtCarving $atCarving, ?Reading $questioned, ?float $stuckC = null): ?Advice
+    public static function of(Dish $dish, float $airC, Course $course, Belief $belief, Variation $guess, float $pullC, float $coreNowC, AtCarving $atCarving, ?Reading $questioned, ?float $stuckC = null, float $fallen = 0.0): ?Advice
     {
         if ($course->carvedS !== null) {
             return null;
@@ -64,11 +72,22 @@ final class Advising
             };
         }
 
+        if ($fallen > self::LIKELY_FALLEN && $read && ! $dish->isBuried() && self::unreadS($course) > self::COOKER_FRESH_S) {
+            return new Advice('read_cooker', 'The cooker seems to have fallen: read it', sprintf('The core warms more slowly than at %.0f °C it should. What the cooker shows settles it, and the hours follow.', $stage->cookerC));
+        }
         if ($stuckC !== null) {
             return new Advice('hotter', 'It will not get there at this heat', sprintf('As the cooker runs, the core comes to about %.0f °C and no further; its number is %.0f °C. More heat, or another cooker.', max($stuckC, $coreNowC), is_finite($dueC) ? $dueC : $pullC));
         }
 
         return $read && $belief->disagrees() ? self::disagreeing($belief, $belief->newest) : null;
+    }
+
+    /** How long the cooker has not been read, s. */
+    private static function unreadS(Course $course): float
+    {
+        $last = $course->cookerReadings === [] ? null : $course->cookerReadings[count($course->cookerReadings) - 1];
+
+        return $last === null ? INF : $course->nowS - $last[0];
     }
 
     private static function disagreeing(Belief $belief, Reading $newest): Advice
@@ -79,7 +98,7 @@ final class Advising
     }
 
     /** Short of what it should have by the carving: back on, or held, with the minutes. */
-    private static function resting(Dish $dish, float $airC, Course $course, Belief $belief, Guess $guess, float $coreNowC, AtCarving $atCarving): ?Advice
+    private static function resting(Dish $dish, float $airC, Course $course, Belief $belief, Variation $guess, float $coreNowC, AtCarving $atCarving): ?Advice
     {
         $safe = $atCarving->minimum;
         if ($atCarving->safe || $safe->coreC === null || $dish->targetC < $safe->coreC - 0.5) {
@@ -103,9 +122,9 @@ final class Advising
     }
 
     /** On its last cooker from one core temperature to another, as the likely cook runs, the cooled surface allowed for; null when it takes for ever. */
-    private static function backOnMinutes(Dish $dish, float $airC, Guess $guess, float $fromC, float $toC): ?float
+    private static function backOnMinutes(Dish $dish, float $airC, Variation $guess, float $fromC, float $toC): ?float
     {
-        $cook = Cook::of($dish->through([$dish->lastStage()->onToTheCore()]), $airC, Resolution::coarse(), Course::asPlanned(), $guess->transfer, $guess->thickness, $guess->warmerK);
+        $cook = Cook::of($dish->through([$dish->lastStage()->onToTheCore()]), $airC, Resolution::coarse(), Course::asPlanned(), $guess->held());
         $trace = $cook->body->record(false);
         $cook->toPull($toC);
         $to = $trace->reaches($toC);

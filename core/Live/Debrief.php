@@ -109,8 +109,9 @@ final class Debrief
         }
         $findings = [];
         $guess = $fact->guess;
-        $weaker = 1.0 - $guess->transfer;
-        $findings[] = new Finding('heat', 'Heat that reached it', '100 %', sprintf('%.0f %%', 100 * $guess->transfer), 'computed', abs($weaker) < self::TELLING_TRANSFER
+        $reached = $guess->reached(60.0 * $fact->cookMinutes->likely);
+        $weaker = 1.0 - $reached;
+        $findings[] = new Finding('heat', 'Heat that reached it', '100 %', sprintf('%.0f %%', 100 * $reached), 'computed', abs($weaker) < self::TELLING_TRANSFER
             ? 'The '.$dish->stages[0]->cooker->short.' gave what it should.'
             : sprintf('The %s gave %s than its setting says: set it %s next time.', $dish->stages[0]->cooker->short, $weaker > 0 ? 'less' : 'more', $weaker > 0 ? 'higher' : 'lower'));
         if (abs($guess->thickness - 1.0) > self::TELLING_THICKNESS) {

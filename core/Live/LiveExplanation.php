@@ -18,7 +18,7 @@ final class LiveExplanation
         $counted = count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts));
         $learnt = [
             'Readings that count' => sprintf('%d of %d', $counted, count($live->verdicts)),
-            'Heat that reaches it' => sprintf('%.0f %% of the plan', 100.0 * $live->guess->transfer),
+            'Heat that reaches it' => sprintf('%.0f %% of the plan', 100.0 * $live->guess->reached(60.0 * $live->cookMinutes->likely)),
             'Thickness' => sprintf('%.0f %% of the plan', 100.0 * $live->guess->thickness),
             'Went on at' => sprintf('%.1f °C', $dish->startC + $live->guess->warmerK),
         ];

@@ -14,7 +14,9 @@ use Diatherm\Plan\Coast;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
+use Diatherm\Plan\Stage;
 use Diatherm\Plan\StageEnd;
+use Diatherm\Plan\Variation;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
@@ -50,7 +52,7 @@ final readonly class LiveForecast
      * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
      * @param  array<string, Verdict>  $verdicts  by id of the reading
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
-     * @param  Guess  $guess  in the middle of the weight
+     * @param  Variation  $guess  the inputs as they are likely
      * @param  Trace  $trace  of the cook and its rest as they are believed, through what was read
      * @param  AtCarving  $atCarving  once it was pulled: the core at the knife, by its low end where it was not read
      * @param  list<Caution>  $cautions  of what has happened: nothing before the pull, which the plan speaks of
@@ -67,7 +69,7 @@ final readonly class LiveForecast
         public float $under60Minutes,
         public array $verdicts,
         public array $band,
-        public Guess $guess,
+        public Variation $guess,
         public Trace $trace,
         public Belief $belief,
         public AtCarving $atCarving,
@@ -86,11 +88,11 @@ final readonly class LiveForecast
         $verdicts = Sieve::judge($readings, $dish, $course);
         $counting = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
         $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
-        $ensemble = Ensemble::of($dish, $airC, $course, self::fitted($counting), $untilC);
-        $guess = $ensemble->middle($dish);
-        $slow = $ensemble->slowEnd($dish);
-        $pullC = $course->pulledS === null ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow->transfer, $slow->thickness, $slow->warmerK)) : $plannedPullC;
-        $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess->transfer, $guess->thickness, $guess->warmerK);
+        $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC);
+        $guess = $posterior->middle();
+        $slow = $posterior->slowEnd($plannedPullC);
+        $pullC = $course->pulledS === null ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow)) : $plannedPullC;
+        $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess);
         $model = $likely->body->record();
         $stuckAt = $likely->toPull($pullC);
         $modelOffS = $likely->body->elapsedS();
@@ -99,12 +101,12 @@ final readonly class LiveForecast
         $model = Coast::held($dish, $model, $likely->stageStartsS, $modelOffS);
         $belief = Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK);
         $starts = self::stageStarts($dish, $likely->stageStartsS, $belief, $course);
-        $cookMinutes = self::cookMinutes($dish, $course, $belief, $ensemble, $modelOffS, $pullC, $starts, $leastMinutes);
+        $cookMinutes = self::cookMinutes($dish, $course, $belief, $posterior, $modelOffS, $pullC, $starts, $leastMinutes);
         $offS = 60.0 * $cookMinutes->likely;
         $trace = $belief->trace($offS);
         $nowC = $belief->coreAt($course->nowS);
         [$peakC, $peakS] = Coast::peak($trace, $offS);
-        $now = self::coreNow($course, $belief, $ensemble, $nowC);
+        $now = self::coreNow($course, $belief, $posterior, $nowC);
         $offC = $trace->coreAt($offS);
         $atCarving = self::judged($dish, $course, $belief, $trace, $offS, $now);
         $getsThere = $course->pulledS !== null || $stuckAt === null || ($belief->newest !== null && $belief->newest->celsius >= $pullC);
@@ -124,13 +126,13 @@ final readonly class LiveForecast
             $peakS / 60.0,
             $trace->falls(Clocks::HOT_C, max($offS, $peakS)) / 60.0,
             $verdicts,
-            self::band($belief, $ensemble, $trace, $untilS, min($airC, $dish->startC)),
+            self::band($belief, $posterior, $trace, $untilS, min($airC, $dish->startC)),
             $guess,
             $getsThere ? $trace : $trace->until($untilS),
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts), $getsThere ? null : $model->coreAt($modelOffS)),
+            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts), $getsThere ? null : $model->coreAt($modelOffS), $posterior->fallen),
             $getsThere,
         );
     }
@@ -179,7 +181,7 @@ final readonly class LiveForecast
     }
 
     /** @param  list<float>  $starts of the stages, s */
-    private static function cookMinutes(Dish $dish, Course $course, Belief $belief, Ensemble $ensemble, float $modelOffS, float $pullC, array $starts, float $leastMinutes): Spread
+    private static function cookMinutes(Dish $dish, Course $course, Belief $belief, Posterior $posterior, float $modelOffS, float $pullC, array $starts, float $leastMinutes): Spread
     {
         if ($course->pulledS !== null) {
             return Spread::exactly($course->pulledS / 60.0);
@@ -189,9 +191,8 @@ final readonly class LiveForecast
         if ($last->end === StageEnd::Minutes) {
             $begun = count($starts) === 1 || isset($course->stageStarts[count($starts) - 1]);
             $likely = max($now, $starts[count($starts) - 1] / 60.0 + (float) $last->value);
-            $coarse = Weighed::spread(array_map(fn (Trace $trace): float => $trace->endS() / 60.0, $ensemble->traces), $ensemble->weights);
 
-            return $begun ? Spread::exactly($likely) : self::around($likely, $coarse, $now);
+            return $begun ? Spread::exactly($likely) : self::around($likely, self::endOfSteps($dish, $posterior, $likely), $now);
         }
         $untilC = $last->end === StageEnd::Core ? (float) $last->value : $pullC;
         $least = $belief->newest !== null && $belief->newest->celsius >= $untilC ? $now : max($now, $leastMinutes);
@@ -201,12 +202,28 @@ final readonly class LiveForecast
 
             return Spread::of(min($likely, max($least, $quick / 60.0)), $likely, max($likely, $slow / 60.0));
         }
-        $coarse = array_map(fn (Trace $trace): float => max($least, ($trace->reaches($untilC) ?? $trace->endS()) / 60.0), $ensemble->traces);
 
-        return self::around($likely, Weighed::spread($coarse, $ensemble->weights), $least);
+        return self::around($likely, self::inMinutes($posterior->reaches($untilC)), $least);
     }
 
-    /** The ensemble's band, laid about the moment that is shown: coarse runs are a little quick or slow, all alike. */
+    /** The end of a last step by the clock: as uncertain as the last step before it that ends with the core. */
+    private static function endOfSteps(Dish $dish, Posterior $posterior, float $likely): Spread
+    {
+        $cores = array_values(array_filter($dish->stages, fn (Stage $stage): bool => $stage->end === StageEnd::Core));
+        if ($cores === []) {
+            return Spread::exactly($likely);
+        }
+        $before = self::inMinutes($posterior->reaches((float) $cores[count($cores) - 1]->value));
+
+        return $before->plus($likely - $before->likely);
+    }
+
+    private static function inMinutes(Spread $seconds): Spread
+    {
+        return Spread::of($seconds->low / 60.0, $seconds->likely / 60.0, $seconds->high / 60.0);
+    }
+
+    /** The band, laid about the moment that is shown: coarse runs are a little quick or slow, all alike. */
     private static function around(float $likely, Spread $coarse, float $least): Spread
     {
         $band = $coarse->plus($likely - $coarse->likely);
@@ -214,9 +231,9 @@ final readonly class LiveForecast
         return Spread::of(min($likely, max($band->low, $least)), $likely, $band->high);
     }
 
-    private static function coreNow(Course $course, Belief $belief, Ensemble $ensemble, float $nowC): Spread
+    private static function coreNow(Course $course, Belief $belief, Posterior $posterior, float $nowC): Spread
     {
-        $computed = self::coreAt($course->nowS, $ensemble);
+        $computed = $posterior->coreAt($course->nowS);
         if ($belief->newest === null) {
             return Spread::of(min($nowC, $computed->low), $nowC, max($nowC, $computed->high));
         }
@@ -240,21 +257,16 @@ final readonly class LiveForecast
         return AtCarving::of(SafeMinimum::of($dish->safetyClass()), $seconds, array_map(fn (float $at, float $celsius): float => ($at > $offS ? min($most, $celsius) : $celsius) - $lower, $seconds, $coreC), $course->nowS);
     }
 
-    private static function coreAt(float $seconds, Ensemble $ensemble): Spread
-    {
-        return Weighed::spread(array_map(fn (Trace $trace): float => $trace->coreAt($seconds), $ensemble->traces), $ensemble->weights);
-    }
-
     /**
      * @param  float  $coldestC  of the air and the dish: no core falls below both
-     * @return list<array{float, Spread}> the ensemble's width, laid about what is believed; where readings and model disagree, by what was carried forward
+     * @return list<array{float, Spread}> the posterior's width, laid about what is believed; where readings and model disagree, by what was carried forward
      */
-    private static function band(Belief $belief, Ensemble $ensemble, Trace $trace, float $untilS, float $coldestC): array
+    private static function band(Belief $belief, Posterior $posterior, Trace $trace, float $untilS, float $coldestC): array
     {
         $band = [];
         for ($i = 0; $i <= self::BAND_POINTS; $i++) {
             $seconds = $untilS * $i / self::BAND_POINTS;
-            $spread = self::coreAt($seconds, $ensemble);
+            $spread = $posterior->coreAt($seconds);
             $likely = $trace->coreAt($seconds);
             $carried = $belief->newest !== null && $belief->disagrees() ? self::CARRIED_DOUBT * abs($likely - $belief->newest->celsius) : null;
             $low = $likely - ($carried ?? $spread->likely - $spread->low);

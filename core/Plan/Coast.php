@@ -14,9 +14,6 @@ final class Coast
     /** A rest is followed this long past the least rest, to see the peak and the cooling. */
     public const FOLLOWED_REST_S = 5400.0;
 
-    /** No core is hotter. */
-    private const BOILING_C = 100.0;
-
     private const ROUNDS = 3;
 
     private const NEAR_ENOUGH_K = 0.1;
@@ -82,7 +79,7 @@ final class Coast
     {
         $carryover = $dish->carryover();
         $climbK = $judged ? 0.0 : $carryover->climbK;
-        $trace = $trace->cappedBetween(-INF, INF, self::BOILING_C);
+        $trace = $trace->cappedBetween(-INF, INF, $dish->lastStage()->cooker->inside->boilingC());
         foreach ($dish->stages as $i => $stage) {
             $to = $stageStartsS[$i + 1] ?? null;
             if (! $stage->cooker->isRest() || $to === null) {

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Cooker\Vessel\Buried;
+use Diatherm\Cooker\Vessel\Element;
+use Diatherm\Cooker\Vessel\SteadyCoals;
+use Diatherm\Cooker\Vessel\Vessel;
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Roasting;
 use Diatherm\Heat\Substance;
 use Diatherm\Heat\Surroundings;
+use Diatherm\Rig\PotRig;
 
 /** Takes one dish through its stages, once, with its uncertain inputs set to given values. */
 final class Cook
@@ -17,11 +22,38 @@ final class Cook
     /** No dish is followed longer than this. */
     public const LONGEST_S = 36 * 3600.0;
 
+    /** and what will never be there is followed so long, s. */
+    private const HOPELESS_S = 6 * 3600.0;
+
     /** Fading coals are followed in straight pieces so long. */
     private const FADING_S = 600.0;
 
     /** A cooker that comes to another heat is followed in straight pieces so long. */
     private const SETTLING_S = 180.0;
+
+    /** A pot is followed in pieces from so long to so long, s. */
+    private const FIRST_PIECE_S = 20.0;
+
+    private const LONGEST_PIECE_S = 120.0;
+
+    private const PIECE_GROWTH = 1.4;
+
+    /** A camp oven goes on its coals as it is loaded: so much of the way to its heat it has when the food goes in. Common practice. */
+    private const POT_WARMED = 0.5;
+
+    /** Meat in a closed pot gives so much of its mass to the floor by the time that it is done through. Common practice: a tenth and more. */
+    private const DRIPS = 0.02;
+
+    /** So near to boiling a core takes for ever, K. */
+    private const BELOW_BOILING_K = 0.5;
+
+    /** The smoulder of a buried bed is uncertain by a factor of two where heat transfer is by a quarter: its power of that. */
+    private const GLOW_BY_TRANSFER = 3.1;
+
+    /** The pot that it is in or was in last; null when it has been in none. */
+    public ?Vessel $vessel = null;
+
+    private ?Stage $vesselOf = null;
 
     /** @var list<float> when each stage began, seconds since the dish went on */
     public array $stageStartsS = [];
@@ -30,23 +62,19 @@ final class Cook
         private readonly Dish $dish,
         private readonly Shape $shape,
         private readonly float $outsideC,
-        private readonly float $transfer,
+        private readonly Variation $as,
         private readonly Course $course,
         public readonly Roasting $body,
     ) {
     }
 
-    /**
-     * @param  float  $transfer  factor on the heat transfer
-     * @param  float  $thickness  factor on the half-thickness
-     * @param  float  $warmerK  added to the start temperature
-     */
-    public static function of(Dish $dish, float $outsideC, Resolution $resolution, Course $course, float $transfer = 1.0, float $thickness = 1.0, float $warmerK = 0.0): self
+    public static function of(Dish $dish, float $outsideC, Resolution $resolution, Course $course, ?Variation $as = null): self
     {
+        $as ??= Variation::none();
         $shape = $dish->shape();
-        $body = Roasting::of($shape->scaled($thickness), Substance::from($dish->cut->composition), $dish->startC + $warmerK, $resolution);
+        $body = Roasting::of($shape->scaled($as->thickness), Substance::from($dish->cut->composition), $dish->startC + $as->warmerK, $resolution);
 
-        return new self($dish, $shape, $outsideC, $transfer, $course, $body);
+        return new self($dish, $shape, $outsideC, $as, $course, $body);
     }
 
     /**
@@ -69,7 +97,7 @@ final class Cook
     /** On the board, loosely covered, for $seconds. */
     public function rest(float $seconds): void
     {
-        $this->body->in(CookerShed::board($this->outsideC), $seconds);
+        $this->body->in($this->wrapped(CookerShed::board($this->outsideC)), $seconds);
     }
 
     private function through(int $number, Stage $stage, float $pullC): bool
@@ -90,12 +118,14 @@ final class Cook
             return true;
         }
         $until = $stage->end === StageEnd::Core ? (float) $stage->value : $pullC;
+        // Hotter than boiling is only what has dried through, and that is no dish.
+        $until = $until > $stage->cooker->inside->boilingC() - self::BELOW_BOILING_K ? INF : $until;
         if ($last && $this->course->nowS > $start) {
             // Not pulled yet: it is still on, whatever the core has reached.
             $this->span($stage, $start, $this->course->nowS, INF);
         }
 
-        return $this->span($stage, $start, $start + self::LONGEST_S, $until);
+        return $this->span($stage, $start, $start + ($until === INF ? self::HOPELESS_S : self::LONGEST_S), $until);
     }
 
     /** @return bool whether the core reached $untilC before $endS */
@@ -105,16 +135,19 @@ final class Cook
             return true;
         }
         $recovery = 60.0 * $stage->cooker->recoveryMinutes;
+        if ($stage->cooker->vessel !== null) {
+            return $this->inVessel($stage, $stageStartS, $endS, $untilC, $recovery);
+        }
         $steady = null;
         while (($at = $this->body->elapsedS()) < $endS - 0.5) {
             $piece = $this->pieceS($stage, $at - $stageStartS);
-            $next = min($endS, $at + $piece, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery));
-            if ($this->course->isEmpty() && $piece === INF) {
+            $next = min($endS, $at + $piece, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery), $this->as->nextKnotS($at));
+            if ($this->course->isEmpty() && $piece === INF && $this->as->heat === []) {
                 $from = $to = $steady ??= $this->setTo($stage, $stage->cookerC);
             } else {
                 $inside = 0.5 * ($at + min($next, $at + 2.0));
-                $from = $this->setTo($stage, $this->course->cookerC($at, $inside, $this->plannedC($stage, $at, $stageStartS), $stageStartS, $this->outsideC, $recovery));
-                $to = $this->setTo($stage, $this->course->cookerC($next, $inside, $this->plannedC($stage, $next, $stageStartS), $stageStartS, $this->outsideC, $recovery));
+                $from = $this->setTo($stage, $this->heated($at, $stage, $this->course->cookerC($at, $inside, $this->plannedC($stage, $at, $stageStartS), $stageStartS, $this->outsideC, $recovery)));
+                $to = $this->setTo($stage, $this->heated($next, $stage, $this->course->cookerC($next, $inside, $this->plannedC($stage, $next, $stageStartS), $stageStartS, $this->outsideC, $recovery)));
             }
             if ($this->body->through($from, $to, $next - $at, $untilC)) {
                 return true;
@@ -122,6 +155,65 @@ final class Cook
         }
 
         return false;
+    }
+
+    /**
+     * In a closed pot, whose air and vapour the food makes with it: in short pieces, each in what the one before left there.
+     *
+     * @return bool whether the core reached $untilC before $endS
+     */
+    private function inVessel(Stage $stage, float $stageStartS, float $endS, float $untilC, float $recoveryS): bool
+    {
+        $vessel = $this->vessel($stage, $stageStartS);
+        $areaM2 = $this->dish->pieces * $this->dish->surfaceM2();
+        $piece = self::FIRST_PIECE_S;
+        while (($at = $this->body->elapsedS()) < $endS - 0.5) {
+            $next = min($endS, $at + $piece, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recoveryS));
+            $piece = min(self::LONGEST_PIECE_S, $piece * self::PIECE_GROWTH);
+            $read = $this->course->readC($at, $stageStartS);
+            if ($read !== null) {
+                $vessel->standsAt($read);
+            }
+            $there = $stage->cooker->inside->surroundings($vessel->wallC(), $this->outsideC, $this->shape);
+            $closed = $this->course->closedShare($at, 0.5 * ($at + min($next, $at + 2.0)), $recoveryS);
+            $there = $closed < 1.0
+                ? $stage->cooker->inside->surroundings($this->outsideC + $closed * ($vessel->wallC() - $this->outsideC), $this->outsideC, $this->shape)
+                : $vessel->around($there, $this->body->surfaceC());
+            $there = $this->wrapped($there);
+            [$took, $gave, $yielded] = [$this->body->tookJM2(), $this->body->driedKgM2(), $this->body->yieldedShare()];
+            $reached = $this->body->in($this->exchanging($there, $this->as->heatAt($at)), $next - $at, $untilC);
+            $passed = $this->body->elapsedS() - $at;
+            if ($passed > 0.0) {
+                $drips = self::DRIPS * $this->dish->pieces * $this->dish->massKg * max(0.0, $this->body->yieldedShare() - $yielded);
+                $vessel->gave($passed, $areaM2 * ($this->body->tookJM2() - $took), $areaM2 * ($this->body->driedKgM2() - $gave), $drips);
+            }
+            if ($reached) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The pot of this step, as it stands. */
+    private function vessel(Stage $stage, float $stageStartS): Vessel
+    {
+        if ($this->vessel !== null && $this->vesselOf === $stage) {
+            return $this->vessel;
+        }
+        assert($stage->cooker->vessel !== null);
+        $this->vesselOf = $stage;
+        $pot = $this->dish->rig instanceof PotRig ? $this->dish->rig->pot : null;
+        $kind = $pot === null ? $stage->cooker->vessel : $stage->cooker->vessel->wide($pot->diameterM);
+        $kind = $this->dish->bed === null ? $kind : $kind->buried();
+        $source = match (true) {
+            $this->dish->bed !== null => new Buried($this->dish->bed, $this->as->transfer ** self::GLOW_BY_TRANSFER),
+            $kind->mostW !== null => new Element($stage->cookerC, $kind->mostW),
+            default => new SteadyCoals($kind->lossWK * ($stage->cookerC - $this->outsideC)),
+        };
+        $wallC = $this->dish->bed !== null ? $this->outsideC : ($stage->settling?->celsius(0.0) ?? $this->outsideC + ($kind->mostW === null ? self::POT_WARMED : 1.0) * ($stage->cookerC - $this->outsideC));
+
+        return $this->vessel = new Vessel($kind, $source, $this->outsideC, $stage->cooker->inside->boilingC(), $this->dish->pieces * $this->dish->surfaceM2(), $wallC, $this->dish->bed !== null ? max(0.0, $this->outsideC) : min($stage->cooker->inside->boilingC(), $wallC), $kind->liquidKg);
     }
 
     /** How long the cooker's planned heat runs straight from here, s; INF when it no longer changes. */
@@ -143,13 +235,30 @@ final class Cook
 
     private function setTo(Stage $stage, float $cookerC): Surroundings
     {
-        $there = $stage->cooker->isRest()
-            ? CookerShed::board($cookerC)
-            : $stage->cooker->inside->surroundings($cookerC, $this->outsideC, $this->shape)->behind($this->dish->layerM2KW());
-        if ($this->dish->isSealed()) {
-            $there = $there->sealed($this->dish->isInFoil());
-        }
+        $there = $this->wrapped($stage->cooker->isRest() ? CookerShed::board($cookerC) : $stage->cooker->inside->facing($this->dish->cut->facing)->surroundings($cookerC, $this->outsideC, $this->shape));
 
-        return $this->transfer === 1.0 ? $there : $there->stronger($this->transfer);
+        return $this->exchanging($there, 1.0);
+    }
+
+    /** As heat passes in this run; in a pot a hotter or cooler fire tells by how much passes. */
+    private function exchanging(Surroundings $there, float $heat): Surroundings
+    {
+        $factor = $this->as->transfer * $heat;
+
+        return $factor === 1.0 ? $there : $there->stronger($factor);
+    }
+
+    /** What the cooker has in this run. */
+    private function heated(float $atS, Stage $stage, float $celsius): float
+    {
+        return $stage->cooker->isRest() ? $celsius : $this->outsideC + $this->as->heatAt($atS) * ($celsius - $this->outsideC);
+    }
+
+    /** What the meat meets through its skin and what was laid round it. */
+    private function wrapped(Surroundings $there): Surroundings
+    {
+        $there = $there->throughSkin($this->dish->cut->wetShare)->behind($this->dish->layerM2KW());
+
+        return $this->dish->isSealed() ? $there->sealed($this->dish->isInFoil()) : $there;
     }
 }

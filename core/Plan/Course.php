@@ -67,20 +67,30 @@ final readonly class Course
 
     /**
      * Cooker temperature at a moment, taken just inside the span that $insideS lies in, so that jumps keep their side.
-     *
-     * Between readings it runs straight; before the first reading of a stage and after the last it stays.
      */
     public function cookerC(float $atS, float $insideS, float $setC, float $stageStartS, float $outsideC, float $recoveryS): float
+    {
+        return $outsideC + $this->closedShare($atS, $insideS, $recoveryS) * (($this->readC($atS, $stageStartS) ?? $setC) - $outsideC);
+    }
+
+    /** What was read of the cooker: straight between readings; before the first of a stage and after the last it stays. Null when none was. */
+    public function readC(float $atS, float $stageStartS): ?float
     {
         $i = $this->firstAfter($atS);
         $before = $this->cookerReadings[$i - 1] ?? null;
         $before = $before !== null && $before[0] >= $stageStartS ? $before : null;
         $after = $this->cookerReadings[$i] ?? null;
-        $base = match (true) {
-            $before === null => $after === null || $after[0] < $stageStartS ? $setC : $after[1],
+
+        return match (true) {
+            $before === null => $after === null || $after[0] < $stageStartS ? null : $after[1],
             $after === null => $before[1],
             default => $before[1] + ($after[1] - $before[1]) * ($atS - $before[0]) / max(1.0, $after[0] - $before[0]),
         };
+    }
+
+    /** How much of its heat a cooker has after and while its lid is lifted: 1 when nothing was. */
+    public function closedShare(float $atS, float $insideS, float $recoveryS): float
+    {
         $share = 1.0;
         foreach ($this->lifts as [$lift, $for]) {
             if ($insideS >= $lift && $insideS < $lift + $for) {
@@ -90,7 +100,7 @@ final readonly class Course
             }
         }
 
-        return $outsideC + max(0.0, $share) * ($base - $outsideC);
+        return max(0.0, $share);
     }
 
     /** Number of the first cooker reading later than $seconds; their count when there is none. */

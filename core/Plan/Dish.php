@@ -9,6 +9,7 @@ use Diatherm\Food\Cut;
 use Diatherm\Food\Form;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\Shape;
+use Diatherm\Heat\Substance;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\Rig;
 use Diatherm\Safety\Carryover;
@@ -60,7 +61,10 @@ final readonly class Dish
 
     public function shape(): Shape
     {
-        $shape = $this->cut->shape->measured($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor);
+        $rule = $this->cut->shape;
+        $shape = $this->form->round
+            ? $rule->rolled($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor)
+            : $rule->measured($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor);
         foreach ($this->preparations as $preparation) {
             $shape = $shape->scaled($preparation->halfFactor);
         }
@@ -68,10 +72,18 @@ final readonly class Dish
         return $shape;
     }
 
+    /** Of one piece, as heat sees it, m². */
+    public function surfaceM2(): float
+    {
+        $shape = $this->shape();
+
+        return ($shape->exponent + 1.0) * $this->massKg / Substance::from($this->cut->composition)->densityKgM3(5.0) / $shape->halfThicknessM;
+    }
+
     /** What was laid round the meat, m²K/W. */
     public function layerM2KW(): float
     {
-        return array_sum(array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations));
+        return $this->cut->fatLayerM / 0.2 + array_sum(array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations));
     }
 
     public function isSealed(): bool
@@ -98,7 +110,7 @@ final readonly class Dish
     /** What may be counted of its climb off the heat. */
     public function carryover(): Carryover
     {
-        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->fireC());
+        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->fireC(), $this->shape()->halfThicknessM);
     }
 
     /** Heat of the fire that its climb comes from: the last one, but for a short sear after a longer cook, which warms the skin alone. */

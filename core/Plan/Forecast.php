@@ -65,7 +65,7 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $slowly = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned(), ...Uncertainty::slowEnd($dish));
+        $slowly = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned(), Uncertainty::slowEnd($dish));
         $pullC = Coast::pullC($dish, $slowly);
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
@@ -153,6 +153,10 @@ final readonly class Forecast
     {
         if ($stuck !== null) {
             $stage = $dish->stages[$stuck];
+            $boilsC = $stage->cooker->inside->boilingC();
+            if (($stage->value ?? $dish->targetC) > $boilsC - 0.5) {
+                throw InvalidInput::at("$path.target_c", sprintf('At this height water boils at %.0f °C, and no core gets hotter. Lower the target and let it stay on longer.', $boilsC));
+            }
             $never = sprintf('the core does not get to %.0f °C within %d hours', $stage->value ?? $dish->targetC, (int) (Cook::LONGEST_S / 3600));
             throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
                 ? sprintf('At %.0f °C %s. Raise the cooker or lower the target.', $stage->cookerC, $never)
@@ -169,7 +173,7 @@ final readonly class Forecast
     private static function spread(Dish $dish, float $airC, float $pullC, float $likelyS): array
     {
         $seconds = static function (float $transfer, float $thickness, float $warmer, ?Course $course = null) use ($dish, $airC, $pullC): float {
-            $cook = Cook::of($dish, $airC, Resolution::coarse(), $course ?? Course::asPlanned(), $transfer, $thickness, $warmer);
+            $cook = Cook::of($dish, $airC, Resolution::coarse(), $course ?? Course::asPlanned(), Variation::of($transfer, $thickness, $warmer));
             $cook->toPull($pullC);
 
             return max(1.0, $cook->body->elapsedS());
@@ -212,7 +216,7 @@ final readonly class Forecast
         if (! $dish->cut->isPerishable() || $dish->startC <= Clocks::COLD_C + 1.0) {
             return 0.0;
         }
-        $body = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), 1.0, 1.0, Clocks::COLD_C - $dish->startC)->body;
+        $body = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), Variation::of(1.0, 1.0, Clocks::COLD_C - $dish->startC))->body;
         $board = CookerShed::board($airC);
         while ($body->elapsedS() < 6 * 3600.0) {
             if ($body->meanC() >= $dish->startC) {

@@ -36,7 +36,7 @@ final readonly class PartForecast
         $pull = $forecast->cookMinutes->likely;
         $rows = [];
         foreach (Part::of($dish->cut) as $part) {
-            $cook = Cook::of($dish, $forecast->airC, Resolution::coarse(), new Course(pulledS: 60.0 * ($pull + self::FOLLOWED_MINUTES)), 1.0, $part->halfShare);
+            $cook = Cook::of($dish, $forecast->airC, Resolution::coarse(), new Course(pulledS: 60.0 * ($pull + self::FOLLOWED_MINUTES)), Variation::of(1.0, $part->halfShare));
             $trace = $cook->body->record(false);
             $cook->toPull($dish->targetC);
             $reached = $trace->reaches($dish->targetC);

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Fire\BuriedBed;
+use Diatherm\Fire\HandTest;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
@@ -225,7 +227,7 @@ final class RoastFile
             $fields->refuse('stages', 'The last stage must be on a cooker: the rest after it is counted by itself.');
         }
 
-        $bed = $rig instanceof PotRig && ($pit = $rig->pit()) !== null ? BuriedBed::of($pit, $airC, Cook::LONGEST_S / 3600.0) : null;
+        $bed = $rig instanceof PotRig && ($pit = $rig->pit()) !== null ? BuriedBed::of($pit, $airC) : null;
         if ($bed !== null) {
             $stages = array_map(fn (Stage $stage): Stage => $stage->cooker->id === 'camp-oven' ? $stage->at($stage->cooker->clampC($bed->celsius(self::BURIED_AFTER_MINUTES))) : $stage, $stages);
         }
@@ -282,7 +284,7 @@ final class RoastFile
 
     private static function stage(Fields $fields, bool $last): Stage
     {
-        $fields->only('cooker', 'cooker_c', 'until_core_c', 'minutes', 'pull', 'chores');
+        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'chores');
         $cooker = CookerShed::kind('oven');
         $known = true;
         try {
@@ -296,6 +298,9 @@ final class RoastFile
         $cookerC = $known
             ? $fields->number('cooker_c', 'cooker temperature', $cooker->leastC, $cooker->mostC, '°C', $cooker->defaultC)
             : $cooker->defaultC;
+        if ($known && $fields->has('hand_s')) {
+            $cookerC = self::byHand($fields, $cooker);
+        }
         $ends = array_values(array_filter(StageEnd::cases(), fn (StageEnd $end): bool => $fields->has($end->value)));
         if (count($ends) > 1) {
             $fields->refuse($ends[1]->value, 'A stage has one end: until_core_c, minutes or pull.');
@@ -311,6 +316,22 @@ final class RoastFile
         };
 
         return new Stage($cooker, $cookerC, $end, $value, array_map(self::chore(...), $fields->list('chores', 'chores', 0, 8)));
+    }
+
+    /** The heat of an open fire, told by seconds of the palm. */
+    private static function byHand(Fields $fields, Cooker $cooker): float
+    {
+        if (! $cooker->isOpenFire()) {
+            $fields->refuse('hand_s', "{$cooker->name}: its heat is a temperature, not seconds of the hand.");
+
+            return $cooker->defaultC;
+        }
+        if ($fields->has('cooker_c')) {
+            $fields->refuse('hand_s', 'Give seconds of the hand or a temperature, not both.');
+        }
+        $seconds = $fields->number('hand_s', 'hand test', ceil(10.0 * HandTest::seconds(HandTest::fluxOfWallWm2($cooker->mostC))) / 10.0, floor(HandTest::seconds(HandTest::fluxOfWallWm2($cooker->leastC))), 's');
+
+        return HandTest::wallC(min(60.0, max(2.0, $seconds)));
     }
 
     private static function chore(Fields $fields): Chore

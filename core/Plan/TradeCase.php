@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
-use Diatherm\Cooker\CookerShed;
-use Diatherm\Fire\HandTest;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
@@ -28,22 +26,20 @@ final readonly class TradeCase
     /** @return list<self> */
     public static function all(): array
     {
-        /** @var list<array{id: string, what: string, cut: string, form: string, cooker: string, mass_kg: float, thickness_cm?: float, cooker_c?: float, hand_s?: float,
-         *   start_c: float, core_c: float, minutes: array{float, float}, mark: string, citation?: string}> $rows
-         */
-        $rows = Table::named('practice-cases')['cases'];
+        return array_map(fn (array $row): self => new self($row['id'], $row['what'], $row['minutes'][0], $row['minutes'][1], self::dish($row['dish']), Source::of(Mark::from($row['mark']), $row['citation'] ?? '')), self::rows('cases'));
+    }
 
-        return array_map(fn (array $row): self => new self(
-            $row['id'],
-            $row['what'],
-            $row['minutes'][0],
-            $row['minutes'][1],
-            RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'dishes' => [[
-                'cut' => $row['cut'], 'form' => $row['form'], 'mass_kg' => $row['mass_kg'], 'thickness_cm' => $row['thickness_cm'] ?? null, 'start_c' => $row['start_c'], 'target_c' => $row['core_c'], 'coast' => false,
-                'stages' => [['cooker' => $row['cooker'], 'cooker_c' => $row['cooker_c'] ?? (isset($row['hand_s']) ? HandTest::wallC($row['hand_s']) : CookerShed::kind($row['cooker'])->defaultC), 'pull' => true]],
-            ]]])->dishes[0],
-            Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),
-        ), $rows);
+    /** @param  array<string, mixed>  $dish  as in a roast's file */
+    public static function dish(array $dish): Dish
+    {
+        return RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'dishes' => [$dish]])->dishes[0];
+    }
+
+    /** @return list<array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float}, climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}> of the table */
+    public static function rows(string $part): array
+    {
+        /** @var list<array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float}, climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}> */
+        return Table::named('practice-cases')[$part];
     }
 
     public function forecast(): Forecast
@@ -55,5 +51,13 @@ final readonly class TradeCase
     public function off(Forecast $forecast): float
     {
         return $forecast->cookMinutes->likely / (0.5 * ($this->leastMinutes + $this->mostMinutes)) - 1.0;
+    }
+
+    /** Whether its band holds the middle of practice. */
+    public function isHeldBy(Forecast $forecast): bool
+    {
+        $middle = 0.5 * ($this->leastMinutes + $this->mostMinutes);
+
+        return $forecast->cookMinutes->low <= $middle && $forecast->cookMinutes->high >= $middle;
     }
 }

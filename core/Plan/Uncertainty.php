@@ -29,10 +29,10 @@ final class Uncertainty
 
     public const SLOW_BY_THICKNESS = 0.6;
 
-    /** @return array{float, float} factors on heat transfer and thickness of a cook at the slow end, one in ten */
-    public static function slowEnd(Dish $dish): array
+    /** A cook at the slow end, one in ten. */
+    public static function slowEnd(Dish $dish): Variation
     {
-        return [(1.0 + self::TRANSFER) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS];
+        return Variation::of((1.0 + self::TRANSFER) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS);
     }
 
     public static function thickness(Dish $dish): float

@@ -25,6 +25,10 @@ final readonly class Pot
 
     private const MARGIN = 1.5;
 
+    private const IRON_J_KG_K = 460.0;
+
+    private const KG_AT_30CM = 7.0;
+
     private function __construct(
         public float $diameterM,
         public float $depthM,
@@ -75,6 +79,18 @@ final readonly class Pot
     public function liquidL(float $hours, bool $buried): float
     {
         return 1000.0 * $this->liquidDepthM($hours, $buried) * $this->floorM2();
+    }
+
+    /** Floor, side and lid, m². */
+    public function outsideM2(): float
+    {
+        return 2.0 * $this->floorM2() + M_PI * $this->diameterM * $this->depthM;
+    }
+
+    /** Heat that its iron stores, J/K. Source: Incropera & DeWitt, Table A.1; its mass goes with its surface: 7 kg at 30 cm, common practice. */
+    public function ironJK(): float
+    {
+        return self::IRON_J_KG_K * self::KG_AT_30CM * ($this->diameterM / 0.3) ** 2;
     }
 
     public function floorM2(): float

@@ -11,12 +11,14 @@ use Tests\Support\Samples;
 
 // Common practice: 1–4 K after a fire of 125 °C or less, 3–6 K from a roaster or closed grill, 5–8 K from a fierce fire; nothing is counted for poultry, stuffed
 // and minced dishes and buried pots unless the cook asks.
-it('counts no more than practice sees, and nothing where a few kelvin harm', function (string $class, bool $unseen, ?bool $asked, float $fireC, float $credit) {
-    $policy = Carryover::of($class, $unseen, $asked, $fireC);
+it('counts no more than practice sees, and nothing where a few kelvin harm', function (string $class, bool $unseen, ?bool $asked, float $fireC, float $credit, float $halfM = 0.06) {
+    $policy = Carryover::of($class, $unseen, $asked, $fireC, $halfM);
     expect($policy->creditK)->toBe($credit)->and($policy->climbK)->toBeGreaterThanOrEqual($policy->creditK)->toBeLessThanOrEqual(8.0);
 })->with([
     ['whole', false, null, 163.0, 4.5], ['whole', false, true, 163.0, 4.5], ['whole', false, false, 163.0, 0.0],
     ['whole', false, null, 125.0, 2.5], ['whole', false, null, 107.0, 2.5], ['whole', false, null, 126.0, 4.5], ['whole', false, null, 360.0, 6.5],
+    // A fillet or another thin piece climbs 2 to 3 K, whatever it comes off.
+    ['whole', false, null, 204.0, 2.5, 0.032], ['fish', false, null, 360.0, 2.5, 0.02], ['whole', false, null, 204.0, 6.5, 0.036],
     ['fish', false, null, 230.0, 6.5], ['game', false, null, 120.0, 2.5],
     ['poultry', false, null, 190.0, 0.0], ['poultry', false, true, 190.0, 4.5], ['poultry', false, true, 110.0, 2.5], ['poultry', false, false, 190.0, 0.0],
     ['stuffing', false, null, 190.0, 0.0], ['ground', false, null, 190.0, 0.0],
@@ -24,9 +26,9 @@ it('counts no more than practice sees, and nothing where a few kelvin harm', fun
 ]);
 
 it('credits what has happened and no more, and never less than nothing', function () {
-    $policy = Carryover::of('whole', false, null, 190.0);
+    $policy = Carryover::of('whole', false, null, 190.0, 0.06);
     expect($policy->credited(3.2))->toBe(3.2)->and($policy->credited(25.0))->toBe(4.5)->and($policy->credited(-2.0))->toBe(0.0)
-        ->and($policy->climbK)->toBe(6.0)->and(Carryover::of('poultry', false, null, 190.0)->climbK)->toBe(0.0);
+        ->and($policy->climbK)->toBe(6.0)->and(Carryover::of('poultry', false, null, 190.0, 0.06)->climbK)->toBe(0.0);
 });
 
 // Source of the minimum: USDA FSIS, Safe Minimum Internal Temperature Chart: whole cuts 63 °C and 3 min rest, poultry 74 °C.

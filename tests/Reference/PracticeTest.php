@@ -6,29 +6,38 @@ use Diatherm\Plan\Forecast;
 use Diatherm\Plan\TradeCase;
 use Tests\Support\Samples;
 
-// Whole turkeys in a kitchen oven at 163 °C. Source: USDA FSIS, Turkey Basics (from memory). All others: common practice.
-it('is within a quarter of every cook of the trade', function (TradeCase $case) {
-    expect(abs($case->off($case->forecast())))->toBeLessThan(0.25);
+// Sources are named in the table: USDA FSIS and FoodSafety.gov roasting charts (from memory); all others: common practice.
+it('is within three tenths of every cook of the trade', function (TradeCase $case) {
+    expect(abs($case->off($case->forecast())))->toBeLessThan(0.3);
 })->with(fn () => array_combine(array_column(TradeCase::all(), 'id'), array_map(fn (TradeCase $case): array => [$case], TradeCase::all())));
 
-it('is within fifteen per cent in the median', function () {
-    $off = array_map(fn (TradeCase $case): float => abs($case->off($case->forecast())), TradeCase::all());
-    sort($off);
-    expect($off[intdiv(count($off), 2)])->toBeLessThan(0.15);
+it('is within eight per cent in the median, a fifth in nine of ten, and its band holds the middle of practice about as often as it says', function () {
+    $offs = [];
+    $held = 0;
+    foreach (TradeCase::all() as $case) {
+        $forecast = $case->forecast();
+        $offs[] = abs($case->off($forecast));
+        $held += $case->isHeldBy($forecast) ? 1 : 0;
+    }
+    sort($offs);
+    $count = count($offs);
+    expect($offs[intdiv($count, 2)])->toBeLessThan(0.08)->and($offs[(int) floor(0.9 * ($count - 1))])->toBeLessThan(0.2)
+        ->and($held / $count)->toBeGreaterThan(0.75)->toBeLessThan(0.92);
 });
 
+// Source: USDA FSIS, Turkey Basics (from memory): whole turkeys in a kitchen oven at 163 °C.
 it('lies within the spread of the published oven table', function () {
     $birds = array_filter(TradeCase::all(), fn (TradeCase $case): bool => str_starts_with($case->id, 'oven-turkey'));
     expect($birds)->toHaveCount(4);
     foreach ($birds as $case) {
-        expect($case->forecast()->cookMinutes->likely)->toBeGreaterThanOrEqual($case->leastMinutes - 1.0)->toBeLessThanOrEqual($case->mostMinutes + 1.0);
+        expect($case->forecast()->cookMinutes->likely)->toBeGreaterThanOrEqual(0.96 * $case->leastMinutes)->toBeLessThanOrEqual(1.02 * $case->mostMinutes);
     }
 });
 
 // Common practice: a lidded roaster at 121 °C keeps pace with a dry oven at 163 °C, since its moist air gives up its heat to the meat.
 it('lets a lidded roaster at 121 °C keep pace with a dry oven at 163 °C', function () {
     $minutes = fn (string $cooker, int $celsius): float => Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 6.35, 'start_c' => 4, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 20.0)->cookMinutes->likely;
-    expect($minutes('lidded-roaster', 121) / $minutes('oven', 163))->toBeGreaterThan(0.7)->toBeLessThan(1.1);
+    expect($minutes('lidded-roaster', 121) / $minutes('oven', 163))->toBeGreaterThan(0.6)->toBeLessThan(1.1);
 });
 
 // Common practice: 1–4 K after a fire of 125 °C or less, 5–8 K after a fierce one.

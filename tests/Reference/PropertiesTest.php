@@ -50,11 +50,15 @@ it('gives the saturation pressure of the steam tables', function (float $celsius
     expect(Vapour::saturationPa($celsius) / 1000.0)->toEqualWithDelta($kPa, $share * $kPa);
 })->with([[20.0, 2.339, 0.01], [60.0, 19.94, 0.01], [100.0, 101.3, 0.03]]);
 
-// Cleland & Earle 1982: equivalent heat transfer dimensionality is 1 for a slab, 2 for a long cylinder, 3 for a sphere.
-it('gives slab, cylinder and sphere their exponents', function () {
-    expect(Shape::exponentOf(1e6, 1e6))->toEqualWithDelta(0.0, 1e-9)
-        ->and(Shape::exponentOf(1.0, 1e6))->toEqualWithDelta(1.0, 1e-9)
-        ->and(Shape::exponentOf(1.0, 1.0))->toEqualWithDelta(2.0, 1e-9);
+// Cleland & Earle 1982: equivalent heat transfer dimensionality is 1 for a slab, 2 for a long cylinder, 3 for a sphere, where the
+// surface is held (a large Biot number); where it is not, R·A/V decides: 1.5 for a flat ellipsoid (3/4 · 2, worked by hand),
+// 3π/4 = 2.36 for a long one, 3 for a sphere.
+it('gives slab, cylinder and sphere their exponents, thick and thin', function () {
+    expect(Shape::exponentOf(1e5, 1e5, 1e4))->toEqualWithDelta(0.0, 1e-3)
+        ->and(Shape::exponentOf(1.0, 1e5, 1e4))->toEqualWithDelta(1.0, 1e-3)
+        ->and(Shape::exponentOf(1.0, 1.0, 0.05))->toEqualWithDelta(2.0, 1e-9)
+        ->and(Shape::exponentOf(1e5, 1e5, 1e-6))->toEqualWithDelta(0.5, 0.02)
+        ->and(Shape::exponentOf(1.0, 1e5, 1e-6))->toEqualWithDelta(3.0 * M_PI / 4.0 - 1.0, 0.03);
 });
 
 // Time to pain against radiant flux. Source: API RP 521, from Stoll & Greene 1959 (from memory).
@@ -68,3 +72,8 @@ it('turns a hand test into the black wall of the same flux', function () {
     expect(5.670374e-8 * $wall ** 4)->toEqualWithDelta(HandTest::fluxWm2(6.5), 1.0)
         ->and(5.670374e-8 * (430.0 + 273.15) ** 4)->toEqualWithDelta(13_861.0, 20.0);
 });
+
+// Where water boils. Source: US Standard Atmosphere 1976 for the pressures, steam tables for the boiling points (from memory).
+it('boils water at its pressure', function (float $metres, float $celsius) {
+    expect(Vapour::boilingC(Diatherm\Measure\Nature::airPa($metres)))->toEqualWithDelta($celsius, 0.3);
+})->with([[0.0, 100.0], [1500.0, 95.0], [3000.0, 90.0], [4000.0, 86.6]]);

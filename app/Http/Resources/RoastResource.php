@@ -111,7 +111,7 @@ final class RoastResource extends JsonResource
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
                 'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes))) : null,
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
-                'heat_factor' => round($live->guess->transfer, 3),
+                'heat_factor' => round($live->guess->reached(60.0 * $live->cookMinutes->likely), 3),
                 'thickness_factor' => round($live->guess->thickness, 3),
                 'warnings' => PlanResource::warnings($live->cautions),
                 'workings' => PlanResource::workings(LiveExplanation::of($live, $day->plan->roast->dishes[$dish])),

@@ -18,6 +18,7 @@ use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Stage;
+use Diatherm\Plan\Variation;
 
 /**
  * Where along an open bed the coals should lie so that the thick and the thin parts of a long joint are done together, and
@@ -90,7 +91,7 @@ final readonly class Banking
         $floor = (new FireLayout($fire))->floor();
         assert($floor !== null);
         $kind = CookerShed::kind($fire->equipment->kind->id);
-        $cooker = $kind->with($kind->inside->exposing(LaidFires::fading($fire->wish, $fire->equipment))->atAltitude($fire->weather->altitudeM));
+        $cooker = $kind->with($kind->inside->exposing(LaidFires::fading($fire->wish, $fire->equipment))->airedBy(OpenFire::staysInWind($fire->weather->groundWindMs()))->atAltitude($fire->weather->altitudeM));
         $rows = [];
         // The forecast is that of the part that decides over a fire laid in the usual way.
         $scale = $aimed / max(1.0, LaidFires::usualWm2($fire->equipment, $dish, $dish->stages[$number]->cookerC, $fire->weather));
@@ -153,7 +154,7 @@ final readonly class Banking
         foreach (self::HEATS as $share) {
             $flux = $share * $aimedWm2;
             $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker)->at($celsius) : $stage, $dish->stages)), $forecast->airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), 1.0, $half);
+            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker)->at($celsius) : $stage, $dish->stages)), $forecast->airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), Variation::of(1.0, $half));
             $trace = $cook->body->record(false);
             $cook->toPull($forecast->pullC);
             $reached = $trace->reaches($forecast->pullC);

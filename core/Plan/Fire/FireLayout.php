@@ -79,7 +79,7 @@ final readonly class FireLayout
         $across = (int) ceil($dish->pieces / $along);
         $mechanism = $this->fire->curve->mechanism;
         if ($mechanism instanceof GasGrill) {
-            return ['x' => (($mechanism->meatOver + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'], 'y' => 0.0, 'length' => min($floor['length'], $across * $size->widthM), 'width' => min($floor['width'], $along * $size->lengthM)];
+            return ['x' => $mechanism->meatOver === null ? 0.0 : (($mechanism->meatOver + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'], 'y' => 0.0, 'length' => min($floor['length'], $across * $size->widthM), 'width' => min($floor['width'], $along * $size->lengthM)];
         }
         $y = 0.0;
         if ($this->fire->layout === 'one_side' && $this->fire->piles !== []) {

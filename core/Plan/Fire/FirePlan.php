@@ -20,6 +20,9 @@ final readonly class FirePlan
     /** Bought beyond what is planned: wind, damp and a late guest. Common practice. */
     public const MARGIN = 1.3;
 
+    /** Where nothing is added, of what is laid. Common practice. */
+    private const SPARE_SHARE = 0.25;
+
     /** Smoke wood goes on early, while the meat is cool: so much for each hour of the first three. Common practice. */
     public const SMOKE_KG_PER_HOUR = 0.08;
 
@@ -76,7 +79,15 @@ final readonly class FirePlan
 
     public function buyKg(): float
     {
-        return $this->isFed() ? self::MARGIN * $this->feedKg() : self::MARGIN * $this->usedKg();
+        return $this->isFed() ? self::MARGIN * $this->feedKg() : $this->usedKg() + $this->inHandKg();
+    }
+
+    /** One refuel more than is likely to be laid on, kg as bought: a cook that runs late still has a fire. */
+    public function inHandKg(): float
+    {
+        $refuels = array_column($this->run->refuels, 'kg');
+
+        return $this->fuel === null || $this->lender !== null ? 0.0 : $this->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
     }
 
     /** Gas or pellets that pass through in all. */

@@ -77,7 +77,8 @@ final class FirePlanning
         $curve = OwnCurve::of($equipment, $own->observations ?? [], $mechanism);
         $weather = $roast->weather();
         $steps = self::steps($heats, $wish, $curve, $weather);
-        $until = max(array_column($heats, 1)) - $first + self::IN_HAND_MINUTES;
+        // In the open coals are shovelled as they are needed, one refuel in hand; elsewhere they are laid for the slow end.
+        $until = max(array_column($heats, $equipment->isOpen() ? 4 : 1)) - $first + self::IN_HAND_MINUTES;
         $preheat = self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes;
         $run = new FireRun($curve, $weather, $fuel, $steps, -$preheat, $until, $equipment->renewAt($wish->steady));
         $bed = $forecasts[$dish]->dish->bed;

@@ -82,7 +82,7 @@ final class FireRun
         private readonly float $renewAt,
     ) {
         $this->mechanism = $curve->mechanism;
-        $bed = $fuel === null ? null : CoalBed::of($fuel, $this->mechanism instanceof VentedCooker ? 0.0 : self::AT_GROUND * $weather->windMs);
+        $bed = $fuel === null ? null : CoalBed::of($fuel, $this->mechanism instanceof VentedCooker ? 0.0 : $weather->groundWindMs());
         $this->startKg = $fuel === null ? 0.0 : $this->firstKg($fuel);
         $bed?->add($this->startKg, true);
         $warmth = new Warmth($curve, $weather, $bed);
@@ -113,9 +113,6 @@ final class FireRun
         }
         $this->leftKg = $bed?->leftKg() ?? 0.0;
     }
-
-    /** Wind at the coals over that at head height. Common practice. */
-    private const AT_GROUND = 0.35;
 
     private function stepAt(float $minutes): int
     {
@@ -163,7 +160,7 @@ final class FireRun
             $whole = $this->mechanism instanceof OpenFire
                 ? $step->settings->get('coals_kg') * $fresh
                 : ($step->settings->get('over') + $step->settings->get('under')) * ($fuel->pieceKg ?? 0.025) * $fresh;
-            $interval = CoalBed::minutesToFade($fuel, $this->renewAt, self::AT_GROUND * $this->weather->windMs);
+            $interval = CoalBed::minutesToFade($fuel, $this->renewAt, $this->weather->groundWindMs());
             $due = $free < $this->renewAt * $whole && $rest > self::SHORT_SHARE * $interval;
             if (! $due && ! ($newStep && $free < 0.9 * $whole)) {
                 return;

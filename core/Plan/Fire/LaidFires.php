@@ -59,6 +59,9 @@ final class LaidFires
         if ($wish !== null && $equipment->isOpen()) {
             $inside = $inside->exposing(self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast->weather()));
         }
+        if ($equipment->isOpen()) {
+            $inside = $inside->airedBy(OpenFire::staysInWind($roast->weather()->groundWindMs()));
+        }
         $cooker = $stage->cooker->with($inside);
         if ($left === null) {
             $cooker = $cooker->preheatingIn(self::preheatMinutes($stage, $equipment, $own, $roast->weather()));

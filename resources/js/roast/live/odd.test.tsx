@@ -113,7 +113,7 @@ describe('the core’s advice', () => {
     return screen.getByRole('alert');
   };
 
-  it.each(['take_off', 'back_on', 'next_stage', 'read', 'hotter', 'wait', 'disagree'] as const)(
+  it.each(['take_off', 'back_on', 'next_stage', 'read', 'read_cooker', 'hotter', 'wait', 'disagree'] as const)(
     'is heard and follows the units (%s)',
     (act) => {
       expect(advised(act, 'Back on the heat: about 25 min', 'It reads 63 °C; poultry should have 74 °C by the carving.')).toHaveTextContent(
