@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $position
  * @property string $cooker
  * @property float $cooker_c
+ * @property string|null $wrap
  * @property string $end
  * @property float|null $value
  * @property list<array<string, mixed>> $chores

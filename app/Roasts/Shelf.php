@@ -9,6 +9,7 @@ use App\Models\Roast;
 use App\Models\Stage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Diatherm\Fire\HandTest;
 use Diatherm\Plan\Roast as CoreRoast;
 use Diatherm\Plan\RoastFile;
 use Diatherm\Plan\StageEnd;
@@ -95,6 +96,7 @@ final class Shelf
             'cooker_c' => $stage->cooker_c,
             $stage->end => $stage->value ?? true,
             'chores' => $stage->chores,
+            ...($stage->wrap === null ? [] : ['wrap' => $stage->wrap]),
         ])->all());
 
         return $row;
@@ -111,10 +113,11 @@ final class Shelf
                 return [
                     'position' => $position,
                     'cooker' => $stage['cooker'],
-                    'cooker_c' => $stage['cooker_c'],
+                    'cooker_c' => $stage['cooker_c'] ?? HandTest::wallC($stage['hand_s']),
                     'end' => $end->value,
                     'value' => $end === StageEnd::Pull ? null : $stage[$end->value],
                     'chores' => $stage['chores'],
+                    'wrap' => $stage['wrap'] ?? null,
                 ];
             }
         }

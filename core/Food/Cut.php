@@ -22,6 +22,7 @@ final readonly class Cut
      * @param  bool  $rolled  boned and rolled: what was its outside lies in its middle
      * @param  float  $fatLayerM  skin and fat that lie between the heat and the meat
      * @param  float  $facing  share of the surface that looks outwards; the rest is hidden by other parts of the animal
+     * @param  bool  $tough  shoulder, brisket and the like, whose collagen needs time as well as heat
      * @param  float  $wetShare  share of the surface that gives off water: not skin, fat or bone
      * @param  array{float, float}  $perPersonG  raw mass for one eater, from modest to hungry
      */
@@ -48,6 +49,7 @@ final readonly class Cut
         public float $fatLayerM = 0.0,
         public float $facing = 1.0,
         public float $wetShare = 1.0,
+        public bool $tough = false,
     ) {
     }
 

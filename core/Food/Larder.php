@@ -88,6 +88,7 @@ final class Larder
                 ($row['fat_layer_mm'] ?? 0.0) / 1000.0,
                 $row['facing'] ?? 1.0,
                 $wet[$row['kind']] ?? $wet['other'],
+                $row['doneness'] === 'braise',
             );
         }
 

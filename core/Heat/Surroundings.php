@@ -68,10 +68,14 @@ final readonly class Surroundings
         return new self($airC, $airC, $convectionWm2K, 0.0, 0.0, 0.0, 0.0, 100.0, $airC, 0.0);
     }
 
-    /** The same place for meat that is sealed, so that no moisture leaves or comes; in foil it takes up little radiation too. */
-    public function sealed(bool $foil): self
+    /**
+     * The same place for meat that is sealed, so that no moisture leaves or comes; in foil it takes up little radiation too.
+     *
+     * @param  float  $shine  emissivity of that foil, 0 to 1
+     */
+    public function sealed(bool $foil, float $shine = self::FOIL_EMISSIVITY): self
     {
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? self::FOIL_EMISSIVITY : $this->emissivity, $this->vapourPa, $foil ? self::FOIL_EMISSIVITY * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->boilingC, $this->plateC, $this->contactWm2K, $this->skin);
+        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? $shine : $this->emissivity, $this->vapourPa, $foil ? $shine * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->boilingC, $this->plateC, $this->contactWm2K, $this->skin);
     }
 
     /**

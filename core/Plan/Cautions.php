@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Food\Tenderness;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Safety\AtCarving;
@@ -20,6 +21,12 @@ final class Cautions
     /** From cold to 60 °C, poultry and what has its outside in its middle take no longer. Common practice: four hours. */
     private const LONGEST_COOL_MINUTES = 240.0;
 
+    /** Near enough to pulling apart. */
+    private const TENDER = 0.9;
+
+    /** A tough cut that goes to less is carved, not pulled, °C. */
+    private const MEANT_TO_PULL_C = 80.0;
+
     /** A step that ends so far from its own heat never had it, K. */
     private const SHORT_OF_K = 12.0;
 
@@ -27,15 +34,17 @@ final class Cautions
      * @param  AtCarving  $slow  the slow end of the band
      * @param  float  $coolMinutes  on the heat until the core has 60 °C, at the slow end
      * @param  float|null  $unreachedC  the pull, where the slow end does not get to it as long as it is followed; else null
+     * @param  float|null  $tenderShare  of what a tough cut takes, by the carving
      * @return list<Caution> of a plan
      */
-    public static function of(Dish $dish, float $airC, AtCarving $slow, float $temperMinutes, float $coolMinutes, ?float $unreachedC = null): array
+    public static function of(Dish $dish, float $airC, AtCarving $slow, float $temperMinutes, float $coolMinutes, ?float $unreachedC = null, ?float $tenderShare = null): array
     {
         return array_values(array_filter([
             self::belowSafeMinimum($dish, $slow, 'At the slow end'),
             self::coolCooker($dish),
             self::coolForLong($dish, $coolMinutes),
             self::slowEndUnreached($unreachedC),
+            self::notTenderYet($dish, $tenderShare),
             self::tooLongOut($dish, $airC, $temperMinutes),
             self::creditAsked($dish),
             self::tooLongARest($dish, $airC, $slow),
@@ -59,6 +68,19 @@ final class Cautions
             'Below the safe minimum for %s: %.0f °C%s. %s it gets to %.0f °C by the carving.%s Not for young children, the old, the pregnant or the ill.',
             $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $case, floor($end->hottestC + 0.25), $counted,
         ), $safe->source);
+    }
+
+    /** A tough cut that is meant to pull apart, and has not had its hours by the carving. */
+    private static function notTenderYet(Dish $dish, ?float $tenderShare): ?Caution
+    {
+        if ($tenderShare === null || $tenderShare >= self::TENDER || $dish->targetC < self::MEANT_TO_PULL_C) {
+            return null;
+        }
+        $missing = (1.0 - $tenderShare) * Tenderness::hours($dish->targetC);
+
+        return new Caution('not_tender_yet', sprintf(
+            'At its number it will have had %.0f %% of the time that it takes to pull apart: about %s more at %.0f °C, or longer wrapped in a warm box. A fork tells.', 100.0 * $tenderShare, $missing < 1.0 ? sprintf('%.0f min', 5.0 * ceil(12.0 * $missing)) : sprintf('%.1f h', $missing), $dish->targetC,
+        ), Source::of(Mark::Common));
     }
 
     /** Names the table, and says so where it was made for other meat. */

@@ -97,7 +97,7 @@ final class Cook
     /** On the board, loosely covered, for $seconds. */
     public function rest(float $seconds): void
     {
-        $this->body->in($this->wrapped(CookerShed::board($this->outsideC)), $seconds);
+        $this->body->in($this->wrapped(CookerShed::board($this->outsideC), $this->dish->lastStage()), $seconds);
     }
 
     private function through(int $number, Stage $stage, float $pullC): bool
@@ -179,7 +179,7 @@ final class Cook
             $there = $closed < 1.0
                 ? $stage->cooker->inside->surroundings($this->outsideC + $closed * ($vessel->wallC() - $this->outsideC), $this->outsideC, $this->shape)
                 : $vessel->around($there, $this->body->surfaceC());
-            $there = $this->wrapped($there);
+            $there = $this->wrapped($there, $stage);
             [$took, $gave, $yielded] = [$this->body->tookJM2(), $this->body->driedKgM2(), $this->body->yieldedShare()];
             $reached = $this->body->in($this->exchanging($there, $this->as->heatAt($at)), $next - $at, $untilC);
             $passed = $this->body->elapsedS() - $at;
@@ -235,7 +235,7 @@ final class Cook
 
     private function setTo(Stage $stage, float $cookerC): Surroundings
     {
-        $there = $this->wrapped($stage->cooker->isRest() ? CookerShed::board($cookerC) : $stage->cooker->inside->facing($this->dish->cut->facing)->surroundings($cookerC, $this->outsideC, $this->shape));
+        $there = $this->wrapped($stage->cooker->isRest() ? CookerShed::board($cookerC) : $stage->cooker->inside->facing($this->dish->cut->facing)->surroundings($cookerC, $this->outsideC, $this->shape), $stage);
 
         return $this->exchanging($there, 1.0);
     }
@@ -255,10 +255,12 @@ final class Cook
     }
 
     /** What the meat meets through its skin and what was laid round it. */
-    private function wrapped(Surroundings $there): Surroundings
+    private function wrapped(Surroundings $there, Stage $stage): Surroundings
     {
         $there = $there->throughSkin($this->dish->cut->wetShare)->behind($this->dish->layerM2KW());
 
-        return $this->dish->isSealed() ? $there->sealed($this->dish->isInFoil()) : $there;
+        $there = $this->dish->isSealed() ? $there->sealed($this->dish->isInFoil()) : $there;
+
+        return $stage->wrap?->round($there) ?? $there;
     }
 }

@@ -29,12 +29,15 @@ final class Explanation
         $size = ['Half-thickness' => sprintf('%.1f cm, %s', 100 * $shape->halfThicknessM, $measured ? 'from the tape' : 'from the mass'), 'Shape exponent' => sprintf('%.2f (slab 0, cylinder 1, sphere 2)', $shape->exponent)];
         $inputs = $size + ['Mass of a piece' => self::kg($dish->massKg), 'Starts at' => sprintf('%.0f °C', $dish->startC), 'Outside air' => sprintf('%.0f °C', $forecast->airC)];
         foreach ($dish->stages as $i => $stage) {
-            $inputs['Stage '.($i + 1)] = sprintf('%s at %.0f °C', $stage->cooker->name, $stage->cookerC);
+            $inputs['Stage '.($i + 1)] = $stage->cooker->name.' at '.$stage->heatInWords();
         }
         $carryover = $dish->carryover();
         $credit = $dish->targetC - $forecast->pullC;
 
+        $tender = $forecast->tenderShare === null ? [] : [new Working('tender_share', 'Collagen needs hours as well as heat: parts of the hours that each core temperature takes, added up from the first warmth to the carving. Shown as common practice has them; a fork decides.', ['At 80 °C' => '4.5 h', 'At 90 °C' => '1.5 h', 'Had by the carving' => sprintf('%.0f %%', 100.0 * $forecast->tenderShare)], Source::of(Mark::Common))];
+
         return [
+            ...$tender,
             new Working('cook_minutes', sprintf(
                 'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d K: one cook in ten is quicker, one in ten slower.',
                 (int) (100 * Uncertainty::TRANSFER), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Food\Tenderness;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\InvalidInput;
@@ -34,6 +35,7 @@ final readonly class Forecast
      * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
      * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
      * @param  list<Caution>  $cautions
+     * @param  float|null  $tenderShare  of what a tough cut takes to pull apart, done by the end of the least rest; null for one that is not
      * @param  Trace  $trace  of the cook and the rest after it
      */
     private function __construct(
@@ -55,6 +57,7 @@ final readonly class Forecast
         public float $temperSavesMinutes,
         public array $cautions,
         public Trace $trace,
+        public ?float $tenderShare,
     ) {
     }
 
@@ -92,6 +95,7 @@ final readonly class Forecast
         $safe = SafeMinimum::of($dish->safetyClass());
         $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
         $lethality = $safe->lethality === null ? null : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
+        $tender = $dish->cut->tough ? Tenderness::share(...$trace->upTo($likely + $rest)) : null;
         $temper = self::temperMinutes($dish, $airC);
         $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);
 
@@ -112,8 +116,9 @@ final readonly class Forecast
             self::hasLid($dish) && $patience === null ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
-            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0, $slowGetsThere ? null : $pullC),
+            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0, $slowGetsThere ? null : $pullC, $tender),
             $trace,
+            $tender,
         );
     }
 

@@ -151,14 +151,23 @@ final class RoastFile
                 'rig' => $dish->rig === null ? null : RigFile::write($dish->rig),
                 'stages' => array_map(fn (Stage $stage): array => [
                     'cooker' => $stage->cooker->id,
-                    'cooker_c' => $stage->cookerC,
+                    ...self::heat($stage),
                     $stage->end->value => $stage->value ?? true,
+                    ...($stage->wrap === null ? [] : ['wrap' => $stage->wrap->value]),
                     'chores' => array_map(fn (Chore $chore): array => [
                         'do' => $chore->kind, 'every_minutes' => $chore->everyMinutes, 'from_minutes' => $chore->fromMinutes,
                     ], $stage->chores),
                 ], $dish->stages),
             ], fn (mixed $value): bool => $value !== null), $roast->dishes),
         ];
+    }
+
+    /** @return array<string, float> seconds of the hand where they tell the heat of an open fire to a hundredth of a kelvin, else degrees */
+    private static function heat(Stage $stage): array
+    {
+        $seconds = $stage->handS() === null ? null : round($stage->handS(), 4);
+
+        return $seconds !== null && abs(HandTest::wallC($seconds) - $stage->cookerC) < 0.01 ? ['hand_s' => $seconds] : ['cooker_c' => $stage->cookerC];
     }
 
     private static function dish(Fields $fields, float $airC, int $version): ?Dish
@@ -284,7 +293,7 @@ final class RoastFile
 
     private static function stage(Fields $fields, bool $last): Stage
     {
-        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'chores');
+        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'chores', 'wrap');
         $cooker = CookerShed::kind('oven');
         $known = true;
         try {
@@ -315,7 +324,12 @@ final class RoastFile
             StageEnd::Pull => null,
         };
 
-        return new Stage($cooker, $cookerC, $end, $value, array_map(self::chore(...), $fields->list('chores', 'chores', 0, 8)));
+        $wrap = $fields->has('wrap') ? Wrapping::tryFrom($fields->text('wrap', 'wrapping', 10)) : null;
+        if ($fields->has('wrap') && $wrap === null) {
+            $fields->refuse('wrap', 'It is wrapped in foil or paper, or left out.');
+        }
+
+        return new Stage($cooker, $cookerC, $end, $value, array_map(self::chore(...), $fields->list('chores', 'chores', 0, 8)), null, $wrap);
     }
 
     /** The heat of an open fire, told by seconds of the palm. */

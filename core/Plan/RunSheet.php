@@ -321,7 +321,7 @@ final readonly class RunSheet
             return sprintf('over coals where a hand is held %.0f s', HandTest::seconds(HandTest::fluxOfWallWm2($stage->cookerC)));
         }
 
-        return ($named ? $stage->cooker->short.' ' : '').'at '.Figure::celsius($stage->cookerC);
+        return ($named ? $stage->cooker->short.' ' : '').'at '.Figure::celsius($stage->cookerC).($stage->wrap === null ? '' : ', wrapped in '.$stage->wrap->inWords());
     }
 
     private static function rigging(Dish $dish): string

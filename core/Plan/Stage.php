@@ -6,6 +6,7 @@ namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\Settling;
+use Diatherm\Fire\HandTest;
 
 /** One step of a dish on one cooker at one heat. */
 final readonly class Stage
@@ -13,6 +14,7 @@ final readonly class Stage
     /**
      * @param  float|null  $value  minutes or °C, as $end says; null for a pull
      * @param  list<Chore>  $chores
+     * @param  Wrapping|null  $wrap  what it is wrapped in; null for nothing
      * @param  Settling|null  $settling  from the heat of the step before on the same cooker; null when it is there at once
      */
     public function __construct(
@@ -22,6 +24,7 @@ final readonly class Stage
         public ?float $value,
         public array $chores,
         public ?Settling $settling = null,
+        public ?Wrapping $wrap = null,
     ) {
     }
 
@@ -31,21 +34,33 @@ final readonly class Stage
         return $this->settling?->celsius($minutes) ?? $this->cookerC;
     }
 
+    /** Its heat as a hand tells it, seconds that a palm is held at the meat; null where a dial or thermometer tells it. */
+    public function handS(): ?float
+    {
+        return $this->cooker->isOpenFire() ? HandTest::seconds(HandTest::fluxOfWallWm2($this->cookerC)) : null;
+    }
+
+    /** Its heat in a cook's words. */
+    public function heatInWords(): string
+    {
+        return $this->handS() === null ? sprintf('%.0f °C', $this->cookerC) : sprintf('a %.0f s hand', $this->handS());
+    }
+
     /** The same step at another temperature. */
     public function at(float $cookerC): self
     {
-        return new self($this->cooker, $cookerC, $this->end, $this->value, $this->chores);
+        return new self($this->cooker, $cookerC, $this->end, $this->value, $this->chores, null, $this->wrap);
     }
 
     /** The same step, ended by the core alone. */
     public function onToTheCore(): self
     {
-        return new self($this->cooker, $this->cookerC, StageEnd::Pull, null, []);
+        return new self($this->cooker, $this->cookerC, StageEnd::Pull, null, [], null, $this->wrap);
     }
 
     /** The same step on another cooker of its kind, which comes to its heat like that. */
     public function on(Cooker $cooker, ?Settling $settling = null): self
     {
-        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling);
+        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling, $this->wrap);
     }
 }

@@ -26,13 +26,13 @@ it('answers as coals are moved by keyboard, and keeps them where they were put',
         }, 'The coals take the focus.');
         usleep(400_000);
     }
-    $this->until(fn (): bool => $middle() < $before - 0.3, 'Farther coals give the meat less.');
+    $this->until(fn (): bool => $middle() < $before - 0.1, 'Farther coals give the meat less.');
     $this->sees('Keep the changes');
     $this->press('Keep the changes');
     $this->seesNot('Keep the changes');
     $this->browser->navigate()->refresh();
     $this->sees('Its parts are done');
-    $this->until(fn (): bool => $middle() < $before - 0.3, 'They lie where they were put.');
+    $this->until(fn (): bool => $middle() < $before - 0.1, 'They lie where they were put.');
 
     // And the advice of the house has the parts done together.
     $this->press('Lay them so');
@@ -52,7 +52,7 @@ it('turns a wind and a wrong one into settings and words', function (int $width,
     $this->press('Fire');
     $this->sees('Set it so');
     $still = $this->answer('For 180 °C');
-    $this->type('Wind', '9');
+    $this->type('Wind', '5');
     $this->until(fn (): bool => $this->answer('For 180 °C') !== $still, 'Wind asks for more air.');
     $this->type('Wind', 'howling');
     $this->sees('must be a number');

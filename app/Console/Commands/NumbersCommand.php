@@ -21,7 +21,7 @@ use Illuminate\Console\Command;
 final class NumbersCommand extends Command
 {
     /** Simulated cooks of each dish. */
-    private const TRIALS = 5;
+    private const TRIALS = 4;
 
     protected $signature = 'diatherm:numbers {--print : to the screen instead of docs/numbers.md}';
 

@@ -10,6 +10,7 @@ use App\Models\Reading;
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
+use Diatherm\Fire\HandTest;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Doneness;
 use Diatherm\Food\Form;
@@ -51,6 +52,7 @@ final class ReferenceController
                 'default_c' => $cooker->defaultC,
                 'least_c' => $cooker->leastC,
                 'most_c' => $cooker->mostC,
+                'default_hand_s' => $cooker->isOpenFire() ? round(HandTest::seconds(HandTest::fluxOfWallWm2($cooker->defaultC))) : null,
                 'lid' => $cooker->lid,
                 'rest' => $cooker->isRest(),
                 'open' => Equipment::has($cooker->id) && Equipment::of($cooker->id)->isOpen(),

@@ -9,7 +9,7 @@ import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
 import { at, day, duration } from '../units/time';
-import { useUnits } from '../units/units';
+import { heatOf, useUnits } from '../units/units';
 import { againstPlan, minutesTaken } from './past';
 
 /** Every roast that was; and roasts from files. */
@@ -61,7 +61,7 @@ function Page({ roast, now }: { roast: RoastSummary; now: number }) {
             <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4">
               <span>
                 <strong>{dish.name}</strong>, {format.mass(roast.file.dishes[i]?.mass_kg ?? 0)},{' '}
-                {dish.stages.map((stage) => `${stage.cooker_name} at ${format.degrees(stage.cooker_c)}`).join(', then ')}
+                {dish.stages.map((stage) => `${stage.cooker_name} at ${heatOf(stage, format)}`).join(', then ')}
               </span>
               <span className="text-right">
                 <strong className="wide text-lg">{took === null ? '–' : duration(took)}</strong>{' '}

@@ -9,7 +9,7 @@ import { useNow } from '../ui/useNow';
 import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
 import { at, clock, duration } from '../units/time';
-import { useUnits } from '../units/units';
+import { heatOf, useUnits } from '../units/units';
 import { entryAt } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Mixes } from './Mixes';
@@ -46,7 +46,10 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   return (
     <>
       <div className="opens flex flex-wrap gap-x-10 gap-y-4">
-        <Answer label="On the heat" remark={`${dish.stages[0]?.cooker_name ?? ''} at ${format.degrees(dish.stages[0]?.cooker_c ?? 0)}`}>
+        <Answer
+          label="On the heat"
+          remark={dish.stages[0] === undefined ? '' : `${dish.stages[0].cooker_name} at ${heatOf(dish.stages[0], format)}`}
+        >
           {clock(on, zone)}
         </Answer>
         <Answer
@@ -111,6 +114,13 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             </Why>
           )}
         </Line>
+        {dish.tender_share !== null && (
+          <Line label="Of the time it takes to pull apart">
+            <Why of="tender_share" workings={workings}>
+              {dish.tender_share >= 1 ? 'all of it by the carving' : `${Math.round(100 * dish.tender_share)} % by the carving`}
+            </Why>
+          </Line>
+        )}
         {dish.lid_lift_minutes !== null && (
           <Line label="Each two-minute look costs">
             <Why of="lid_lift_minutes" workings={workings}>

@@ -4,7 +4,16 @@ import { ownZone, withOffset } from '../units/time';
 
 /** A roast being written: as the roast file, but a number may still be what the cook is typing. */
 export type DraftChore = { do: string; every_minutes?: Typed; from_minutes?: Typed };
-export type DraftStage = { cooker: string; cooker_c?: Typed; until_core_c?: Typed; minutes?: Typed; pull?: boolean; chores?: DraftChore[] };
+export type DraftStage = {
+  cooker: string;
+  cooker_c?: Typed;
+  hand_s?: Typed;
+  until_core_c?: Typed;
+  minutes?: Typed;
+  pull?: boolean;
+  wrap?: 'foil' | 'paper' | undefined;
+  chores?: DraftChore[];
+};
 export type DraftRig = {
   kind: FileRig['kind'];
   section?: FileRig['section'];

@@ -78,6 +78,33 @@ describe('ticket', () => {
     expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([{ cooker: 'kettle' }]);
   });
 
+  it('asks an open fire for seconds of the hand, and any other for degrees', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    expect(screen.getByLabelText('At')).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a stage' }));
+    expect(seen.at(-1)?.dishes[0]?.stages[1]).toMatchObject({ cooker: 'open-grate', hand_s: 3 });
+    const hand = screen.getByLabelText('Hand held');
+    await userEvent.clear(hand);
+    await userEvent.type(hand, '4.5');
+    expect(seen.at(-1)?.dishes[0]?.stages[1]).toMatchObject({ hand_s: 4.5 });
+    expect(seen.at(-1)?.dishes[0]?.stages[1]?.cooker_c).toBeUndefined();
+  });
+
+  it('wraps a later step in foil, and unwraps it', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a stage' }));
+    await userEvent.click(screen.getByLabelText('Wrapped'));
+    await userEvent.click(screen.getByRole('option', { name: /in foil/ }));
+    expect(seen.at(-1)?.dishes[0]?.stages[1]?.wrap).toBe('foil');
+    await userEvent.click(screen.getByLabelText('Wrapped'));
+    await userEvent.click(screen.getByRole('option', { name: /not at all/ }));
+    expect(seen.at(-1)?.dishes[0]?.stages[1]?.wrap).toBeUndefined();
+  });
+
   it('takes a number of one’s own in place of a taste', async () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);

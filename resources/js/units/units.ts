@@ -99,3 +99,8 @@ export function inUnits(prose: string, format: Formatter): string {
     return unit === 'kg' ? format.mass(value) : format.length(value, format.massUnit === 'lb' ? 1 : digits);
   }
 }
+
+/** A cooker's heat as a cook says it: degrees, or over an open fire the seconds that a hand is held. */
+export function heatOf(stage: { cooker_c: number; hand_s: number | null }, format: { degrees: (celsius: number) => string }): string {
+  return stage.hand_s === null ? format.degrees(stage.cooker_c) : `a ${Math.round(stage.hand_s)} s hand`;
+}

@@ -20,6 +20,7 @@ type StageProps = {
 
 /** One stage: on which cooker, how hot, until when. */
 export function StageFields({ number, only, last, stage, buried, reference, errors, onChange, onRemove }: StageProps) {
+  const open = reference.cookers.find((cooker) => cooker.id === stage.cooker)?.open === true;
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
   const end =
     stage.minutes !== undefined || 'minutes' in stage
@@ -28,7 +29,7 @@ export function StageFields({ number, only, last, stage, buried, reference, erro
         ? 'until_core_c'
         : 'pull';
   const setEnd = (to: string) => {
-    const rest: DraftStage = { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores };
+    const rest = heatAlone(stage);
     onChange(to === 'minutes' ? { ...rest, minutes: 30 } : to === 'until_core_c' ? { ...rest, until_core_c: 45 } : { ...rest, pull: true });
   };
   return (
@@ -39,21 +40,26 @@ export function StageFields({ number, only, last, stage, buried, reference, erro
           value={stage.cooker}
           options={cookers.map((cooker) => ({ id: cooker.id, name: cooker.name }))}
           errors={errors.cooker}
-          onChange={(id) =>
-            onChange({ ...stage, cooker: id, cooker_c: reference.cookers.find((cooker) => cooker.id === id)?.default_c ?? 150 })
-          }
+          onChange={(id) => onChange({ ...withoutHeat(stage), cooker: id, ...usualHeat(reference, id) })}
         />
         {buried ? (
           <p className="label self-end pb-2">its heat follows from the hole: see Fire</p>
+        ) : open && stage.cooker_c === undefined ? (
+          <NumberField
+            label="Hand held"
+            of={{ unit: 's' }}
+            digits={1}
+            value={stage.hand_s}
+            hint="at the meat: see Fire"
+            errors={errors.hand_s}
+            onChange={(hand_s) => onChange({ ...stage, hand_s })}
+          />
         ) : (
           <NumberField
             label="At"
             of="temperature"
             digits={0}
             value={stage.cooker_c}
-            hint={
-              reference.cookers.find((cooker) => cooker.id === stage.cooker)?.open === true ? 'as a hand reads it: see Fire' : undefined
-            }
             errors={errors.cooker_c}
             onChange={(cooker_c) => onChange({ ...stage, cooker_c })}
           />
@@ -93,6 +99,19 @@ export function StageFields({ number, only, last, stage, buried, reference, erro
           )}
         </div>
       )}
+      {(number > 0 || stage.wrap !== undefined) && reference.cookers.find((cooker) => cooker.id === stage.cooker)?.rest === false && (
+        <Choice
+          label="Wrapped"
+          value={stage.wrap ?? 'bare'}
+          options={[
+            { id: 'bare', name: 'not at all' },
+            { id: 'foil', name: 'in foil: past its stall, crust soft' },
+            { id: 'paper', name: 'in paper: it still breathes' },
+          ]}
+          errors={errors.wrap}
+          onChange={(id) => onChange({ ...stage, wrap: id === 'foil' || id === 'paper' ? id : undefined })}
+        />
+      )}
       <Chores chores={stage.chores ?? []} reference={reference} errors={errors} onChange={(chores) => onChange({ ...stage, chores })} />
       {onRemove !== undefined && (
         <button type="button" className="text-push justify-self-start" onClick={onRemove}>
@@ -103,20 +122,32 @@ export function StageFields({ number, only, last, stage, buried, reference, erro
   );
 }
 
+/** The step without its end. */
+function heatAlone({ cooker, cooker_c, hand_s, chores, wrap }: DraftStage): DraftStage {
+  return { cooker, cooker_c, hand_s, chores, wrap };
+}
+
+function withoutHeat(stage: DraftStage): DraftStage {
+  const rest = { ...stage };
+  delete rest.cooker_c;
+  delete rest.hand_s;
+  return rest;
+}
+
+/** What a kind of cooker is set to when nothing was said: an open fire by the hand, all others by degrees. */
+function usualHeat(reference: Reference, id: string): Pick<DraftStage, 'cooker_c' | 'hand_s'> {
+  const kind = reference.cookers.find((cooker) => cooker.id === id);
+  return kind?.default_hand_s != null ? { hand_s: kind.default_hand_s } : { cooker_c: kind?.default_c ?? 150 };
+}
+
 /** The last stage ends with the pull; one that no longer is the last gets a core temperature to end at. */
 export function withStage(stages: DraftStage[]): DraftStage[] {
   return [
-    ...stages.map((stage): DraftStage =>
-      stage.pull === true ? { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores, until_core_c: 45 } : stage,
-    ),
-    { cooker: 'open-grate', cooker_c: 450, pull: true },
+    ...stages.map((stage): DraftStage => (stage.pull === true ? { ...heatAlone(stage), until_core_c: 45 } : stage)),
+    { cooker: 'open-grate', hand_s: 3, pull: true },
   ];
 }
 
 export function ending(stages: DraftStage[]): DraftStage[] {
-  return stages.map((stage, i) =>
-    i === stages.length - 1 && stage.minutes === undefined
-      ? { cooker: stage.cooker, cooker_c: stage.cooker_c, chores: stage.chores, pull: true }
-      : stage,
-  );
+  return stages.map((stage, i) => (i === stages.length - 1 && stage.minutes === undefined ? { ...heatAlone(stage), pull: true } : stage));
 }
