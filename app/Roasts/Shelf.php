@@ -115,7 +115,7 @@ final class Shelf
                     'cooker' => $stage['cooker'],
                     'cooker_c' => $stage['cooker_c'] ?? HandTest::wallC($stage['hand_s']),
                     'end' => $end->value,
-                    'value' => $end === StageEnd::Pull ? null : $stage[$end->value],
+                    'value' => in_array($end, [StageEnd::Pull, StageEnd::Tender], true) ? null : $stage[$end->value],
                     'chores' => $stage['chores'],
                     'wrap' => $stage['wrap'] ?? null,
                 ];

@@ -24,6 +24,9 @@ final readonly class OwnCurve
     /** Scatter of one reading, as a share of the rise: the thermometer, its place, the moment. Common practice. */
     private const SCATTER = 0.05;
 
+    /** A cooker may bend otherwise than its kind however often it was read: so much stays open, as a logarithm of its rise. Common practice. */
+    private const BENT = 0.035;
+
     /** The line never gets flatter than this: more heat is hotter. */
     private const LEAST_SLOPE = 0.3;
 
@@ -94,7 +97,7 @@ final readonly class OwnCurve
         }
         $x = log($rise / self::MIDDLE_K);
         $likely = $this->line->intercept + (1.0 + $this->slope()) * $x;
-        $doubt = self::DEVIATIONS * $this->line->doubtAt($x);
+        $doubt = self::DEVIATIONS * sqrt($this->line->doubtAt($x) ** 2 + self::BENT ** 2);
 
         return Spread::of($weather->airC + self::MIDDLE_K * exp($likely - $doubt), $weather->airC + self::MIDDLE_K * exp($likely), $weather->airC + self::MIDDLE_K * exp($likely + $doubt));
     }

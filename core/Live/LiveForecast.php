@@ -91,7 +91,7 @@ final readonly class LiveForecast
         $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC);
         $guess = $posterior->middle();
         $slow = $posterior->slowEnd($plannedPullC);
-        $pullC = $course->pulledS === null ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow)) : $plannedPullC;
+        $pullC = $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Tender ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow)) : $plannedPullC;
         $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess);
         $model = $likely->body->record();
         $stuckAt = $likely->toPull($pullC);

@@ -73,7 +73,7 @@ final class Cautions
     /** A tough cut that is meant to pull apart, and has not had its hours by the carving. */
     private static function notTenderYet(Dish $dish, ?float $tenderShare): ?Caution
     {
-        if ($tenderShare === null || $tenderShare >= self::TENDER || $dish->targetC < self::MEANT_TO_PULL_C) {
+        if ($tenderShare === null || $tenderShare >= self::TENDER || $dish->lastStage()->end === StageEnd::Tender || $dish->targetC < self::MEANT_TO_PULL_C) {
             return null;
         }
         $missing = (1.0 - $tenderShare) * Tenderness::hours($dish->targetC);

@@ -10,6 +10,7 @@ use Diatherm\Cooker\Vessel\Element;
 use Diatherm\Cooker\Vessel\SteadyCoals;
 use Diatherm\Cooker\Vessel\Vessel;
 use Diatherm\Food\Shape;
+use Diatherm\Food\Tenderness;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Roasting;
 use Diatherm\Heat\Substance;
@@ -27,6 +28,9 @@ final class Cook
 
     /** Fading coals are followed in straight pieces so long. */
     private const FADING_S = 600.0;
+
+    /** A tough cut is followed in pieces so long, to add up what each does. */
+    private const TENDER_PIECE_S = 600.0;
 
     /** A cooker that comes to another heat is followed in straight pieces so long. */
     private const SETTLING_S = 180.0;
@@ -50,6 +54,11 @@ final class Cook
     /** The smoulder of a buried bed is uncertain by a factor of two where heat transfer is by a quarter: its power of that. */
     private const GLOW_BY_TRANSFER = 3.1;
 
+    private readonly bool $endsTender;
+
+    /** Of what a tough cut takes to pull apart, done so far. */
+    private float $tender = 0.0;
+
     /** The pot that it is in or was in last; null when it has been in none. */
     public ?Vessel $vessel = null;
 
@@ -66,6 +75,7 @@ final class Cook
         private readonly Course $course,
         public readonly Roasting $body,
     ) {
+        $this->endsTender = in_array(StageEnd::Tender, array_map(fn (Stage $stage): StageEnd => $stage->end, $dish->stages), true);
     }
 
     public static function of(Dish $dish, float $outsideC, Resolution $resolution, Course $course, ?Variation $as = null): self
@@ -117,6 +127,9 @@ final class Cook
 
             return true;
         }
+        if ($stage->end === StageEnd::Tender) {
+            return $this->toTender($stage, $start, $last);
+        }
         $until = $stage->end === StageEnd::Core ? (float) $stage->value : $pullC;
         // Hotter than boiling is only what has dried through, and that is no dish.
         $until = $until > $stage->cooker->inside->boilingC() - self::BELOW_BOILING_K ? INF : $until;
@@ -126,6 +139,24 @@ final class Cook
         }
 
         return $this->span($stage, $start, $start + ($until === INF ? self::HOPELESS_S : self::LONGEST_S), $until);
+    }
+
+    /**
+     * On, in short pieces, until the hours at the core's temperatures add up to a cut that pulls apart.
+     *
+     * @return bool whether they did within what is followed
+     */
+    private function toTender(Stage $stage, float $startS, bool $last): bool
+    {
+        if ($last && $this->course->nowS > $this->body->elapsedS()) {
+            // Not pulled yet: it is still on, however tender it is.
+            $this->span($stage, $startS, $this->course->nowS, INF);
+        }
+        while ($this->tender < 1.0 && $this->body->elapsedS() < $startS + self::LONGEST_S) {
+            $this->span($stage, $startS, $this->body->elapsedS() + self::TENDER_PIECE_S, INF);
+        }
+
+        return $this->tender >= 1.0;
     }
 
     /** @return bool whether the core reached $untilC before $endS */
@@ -149,7 +180,10 @@ final class Cook
                 $from = $this->setTo($stage, $this->heated($at, $stage, $this->course->cookerC($at, $inside, $this->plannedC($stage, $at, $stageStartS), $stageStartS, $this->outsideC, $recovery)));
                 $to = $this->setTo($stage, $this->heated($next, $stage, $this->course->cookerC($next, $inside, $this->plannedC($stage, $next, $stageStartS), $stageStartS, $this->outsideC, $recovery)));
             }
-            if ($this->body->through($from, $to, $next - $at, $untilC)) {
+            $coreC = $this->body->coreC();
+            $reached = $this->body->through($from, $to, $next - $at, $untilC);
+            $this->softens($coreC, $this->body->elapsedS() - $at);
+            if ($reached) {
                 return true;
             }
         }
@@ -180,6 +214,7 @@ final class Cook
                 ? $stage->cooker->inside->surroundings($this->outsideC + $closed * ($vessel->wallC() - $this->outsideC), $this->outsideC, $this->shape)
                 : $vessel->around($there, $this->body->surfaceC());
             $there = $this->wrapped($there, $stage);
+            $coreC = $this->body->coreC();
             [$took, $gave, $yielded] = [$this->body->tookJM2(), $this->body->driedKgM2(), $this->body->yieldedShare()];
             $reached = $this->body->in($this->exchanging($there, $this->as->heatAt($at)), $next - $at, $untilC);
             $passed = $this->body->elapsedS() - $at;
@@ -187,12 +222,20 @@ final class Cook
                 $drips = self::DRIPS * $this->dish->pieces * $this->dish->massKg * max(0.0, $this->body->yieldedShare() - $yielded);
                 $vessel->gave($passed, $areaM2 * ($this->body->tookJM2() - $took), $areaM2 * ($this->body->driedKgM2() - $gave), $drips);
             }
+            $this->softens($coreC, $passed);
             if ($reached) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private function softens(float $fromC, float $seconds): void
+    {
+        if ($this->dish->cut->tough) {
+            $this->tender += $seconds / 3600.0 / Tenderness::hours(0.5 * ($fromC + $this->body->coreC()));
+        }
     }
 
     /** The pot of this step, as it stands. */
@@ -225,7 +268,7 @@ final class Cook
 
         $left = $stage->settling === null ? 0.0 : 60.0 * $stage->settling->doneMinutes() - $intoStageS;
 
-        return $left < 1.0 ? INF : min(self::SETTLING_S, $left);
+        return $left < 1.0 ? ($this->endsTender ? self::TENDER_PIECE_S : INF) : min(self::SETTLING_S, $left);
     }
 
     private function plannedC(Stage $stage, float $atS, float $stageStartS): float

@@ -232,6 +232,9 @@ final class RoastFile
                 $fields->refuse("stages.$i.cooker_c", sprintf('Stuffing warms too slowly in a smoker’s heat and spoils before it is hot: %.0f °C or more, or cook the stuffing by itself.', self::COOLEST_FOR_STUFFING_C));
             }
         }
+        if ($stages[count($stages) - 1]->end === StageEnd::Tender && ! $cut->tough) {
+            $fields->refuse('stages.'.(count($stages) - 1).'.until_tender', "{$cut->name}: it does not take hours to get tender. Give a core temperature.");
+        }
         if ($stages[count($stages) - 1]->cooker->isRest()) {
             $fields->refuse('stages', 'The last stage must be on a cooker: the rest after it is counted by itself.');
         }
@@ -293,7 +296,7 @@ final class RoastFile
 
     private static function stage(Fields $fields, bool $last): Stage
     {
-        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'chores', 'wrap');
+        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'until_tender', 'chores', 'wrap');
         $cooker = CookerShed::kind('oven');
         $known = true;
         try {
@@ -312,16 +315,16 @@ final class RoastFile
         }
         $ends = array_values(array_filter(StageEnd::cases(), fn (StageEnd $end): bool => $fields->has($end->value)));
         if (count($ends) > 1) {
-            $fields->refuse($ends[1]->value, 'A stage has one end: until_core_c, minutes or pull.');
+            $fields->refuse($ends[1]->value, 'A stage has one end: until_core_c, minutes, until_tender or pull.');
         }
         $end = $ends[0] ?? StageEnd::Pull;
-        if ($end === StageEnd::Pull && ! $last) {
-            $fields->refuse($ends === [] ? '' : 'pull', 'Only the last stage ends with the pull; give this one minutes or until_core_c.');
+        if (! $last && in_array($end, [StageEnd::Pull, StageEnd::Tender], true)) {
+            $fields->refuse($ends === [] ? '' : $end->value, 'Only the last stage ends with the pull; give this one minutes or until_core_c.');
         }
         $value = match ($end) {
             StageEnd::Minutes => $fields->number('minutes', 'length of the stage', 1.0, 2880.0, 'min'),
             StageEnd::Core => $fields->number('until_core_c', 'core temperature', 5.0, 99.0, '°C'),
-            StageEnd::Pull => null,
+            StageEnd::Pull, StageEnd::Tender => null,
         };
 
         $wrap = $fields->has('wrap') ? Wrapping::tryFrom($fields->text('wrap', 'wrapping', 10)) : null;

@@ -197,6 +197,7 @@ final readonly class RunSheet
         return match (true) {
             $dish->isBuried() => ["Dig up {$dish->name}", sprintf('Not before; then read the core at once. Short of %s it goes back on a fire', Figure::celsius($dish->targetC))],
             $dish->lastStage()->end === StageEnd::Minutes => ["Pull {$dish->name}", sprintf('After %.0f min; the core then stands near %s', (float) $dish->lastStage()->value, Figure::celsius($pullC))],
+            $dish->lastStage()->end === StageEnd::Tender => ["Pull {$dish->name}", sprintf('When a fork turns in it; the core then stands near %s', Figure::celsius($pullC))],
             $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => ["Pull {$dish->name}", sprintf('At %s in the core; %s is counted on by the carving', Figure::celsius($pullC), Figure::celsius($dish->targetC)).($dish->carryover()->wantsReading ? '. Read it again before you carve' : '')],
             default => ["Pull {$dish->name}", sprintf('At %s in the core, at its coldest place', Figure::celsius($pullC))],
         };

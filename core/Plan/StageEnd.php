@@ -10,4 +10,6 @@ enum StageEnd: string
     case Minutes = 'minutes';
     case Core = 'until_core_c';
     case Pull = 'pull';
+    /** When a tough cut pulls apart. */
+    case Tender = 'until_tender';
 }

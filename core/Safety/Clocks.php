@@ -33,6 +33,6 @@ final class Clocks
 
     public static function source(): Source
     {
-        return Source::of(Mark::Published, 'USDA FSIS, Danger Zone (40 °F – 140 °F): two hours, one above 32 °C');
+        return Source::of(Mark::Published, 'USDA FSIS, Danger Zone (40 °F – 140 °F): two hours');
     }
 }

@@ -28,6 +28,7 @@ export const duck: Cut = {
     { id: 'done', name: 'Done', core_c: 74, source: 'Published' },
     { id: 'tender', name: 'Tender thighs', core_c: 79, source: 'Common practice' },
   ],
+  tough: false,
   usual_taste: 'done',
   per_person_g: [550, 680],
   rest_minutes: 12,

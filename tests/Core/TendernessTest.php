@@ -77,3 +77,31 @@ it('reads seconds of the hand over an open fire alone, and writes them back to a
         ->and(fn () => RoastFile::read($file(['cooker' => 'open-spit', 'hand_s' => 90])))->toThrow(InvalidInput::class)
         ->and(RoastFile::read($file(['cooker' => 'open-spit', 'cooker_c' => 360]))->dishes[0]->stages[0]->handS())->toBeGreaterThan(5.0)->toBeLessThan(7.0);
 });
+
+it('stays on until it pulls apart, sooner on a hotter fire, and says at which core', function () {
+    $until = fn (float $celsius, array $more = []): Forecast => shoulder([['cooker' => 'pellet', 'cooker_c' => $celsius, 'until_tender' => true] + $more]);
+    $gentle = $until(110.0);
+    expect($gentle->tenderShare)->toBeGreaterThan(0.99)->toBeLessThan(1.4)->and($gentle->pullC)->toBeGreaterThan(80.0)->toBeLessThan(97.0)
+        ->and($until(130.0)->cookMinutes->likely)->toBeLessThan($gentle->cookMinutes->likely)
+        ->and($until(110.0, ['wrap' => 'foil'])->cookMinutes->likely)->toBeLessThan($gentle->cookMinutes->likely)
+        ->and($gentle->cookMinutes->high)->toBeGreaterThan($gentle->cookMinutes->likely)
+        ->and(array_column($gentle->cautions, 'id'))->not->toContain('not_tender_yet');
+});
+
+it('is until tender for a tough cut alone, at its last step, and on a fire that gets there', function () {
+    $file = fn (string $cut, array ...$stages): array => ['serve_at' => '2031-10-04T19:00:00+02:00', 'dishes' => [['cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'stages' => $stages]]];
+    $tender = ['cooker' => 'pellet', 'cooker_c' => 115, 'until_tender' => true];
+    expect(RoastFile::write(RoastFile::read($file('beef-chuck', $tender)))['dishes'][0]['stages'][0]['until_tender'])->toBeTrue()
+        ->and(fn () => RoastFile::read($file('beef-fillet', $tender)))->toThrow(InvalidInput::class, 'does not take hours')
+        ->and(fn () => RoastFile::read($file('beef-chuck', $tender, ['cooker' => 'oven', 'pull' => true])))->toThrow(InvalidInput::class, 'Only the last')
+        ->and(fn () => RoastFile::read($file('beef-chuck', $tender + ['minutes' => 30])))->toThrow(InvalidInput::class, 'one end')
+        ->and(fn () => Forecast::of(Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 9, 'start_c' => 2, 'taste' => 'tender', 'stages' => [['cooker' => 'oven', 'cooker_c' => 75, 'until_tender' => true]]]), -10.0))->toThrow(InvalidInput::class, 'does not get tender');
+});
+
+it('follows one that is on until tender while it cooks', function () {
+    $dish = Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 3.0, 'start_c' => 4, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'until_tender' => true]]]);
+    $plan = Forecast::of($dish, 18.0);
+    $at = 0.7 * $plan->cookMinutes->likely;
+    $live = Diatherm\Live\LiveForecast::of($dish, 18.0, new Diatherm\Plan\Course(nowS: 60.0 * $at), [Diatherm\Live\Reading::of('a', 60.0 * $at, 'core', $plan->trace->coreAt(60.0 * $at))], $plan->pullC);
+    expect($live->cookMinutes->likely)->toEqualWithDelta($plan->cookMinutes->likely, 0.08 * $plan->cookMinutes->likely)->and($live->getsThere)->toBeTrue();
+});

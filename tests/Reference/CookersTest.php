@@ -317,3 +317,31 @@ it('swings twice as far in a pellet grill’s smoke range, and cannot pass its e
         ->and($roaster->steadyC(Settings::of(['set_c' => 121.0]), Weather::of(20.0)))->toEqualWithDelta(121.0, 1e-6)
         ->and(Equipment::of('countertop-rotisserie')->mechanism()->controls())->toBe([]);
 });
+
+// A cooker whose kind is wrong in shape (its rise bends away by a tenth at both ends of what was read): fifty readings must not make
+// the curve surer than it is. Readings scatter by 4 %, seeded.
+it('is not too sure of a cooker that bends otherwise than its kind', function (string $kind, float $bend) {
+    $equipment = Equipment::of($kind);
+    $dice = new Diatherm\Practice\Dice(77);
+    $weather = Weather::of(15.0, 1.0);
+    $truth = function (float $modelC) use ($weather, $bend): float {
+        $x = log(($modelC - $weather->airC) / 120.0);
+
+        return $weather->airC + ($modelC - $weather->airC) * exp($bend * ($x * $x - 0.08));
+    };
+    $mechanism = $equipment->mechanism();
+    $points = array_map(function (int $i) use ($mechanism, $weather, $truth, $dice): Observation {
+        $settings = $mechanism->settingsFor(100.0 + 3.0 * $i, $weather);
+        $own = $truth($mechanism->steadyC($settings, $weather));
+
+        return Observation::of($settings, $weather, $weather->airC + ($own - $weather->airC) * exp(0.04 * $dice->normal()));
+    }, range(0, 49));
+    $curve = OwnCurve::of($equipment, $points);
+    $held = 0;
+    for ($c = 105.0; $c <= 240.0; $c += 5.0) {
+        $band = $curve->ownC($mechanism->steadyC($mechanism->settingsFor($c, $weather), $weather), $weather);
+        $real = $truth($mechanism->steadyC($mechanism->settingsFor($c, $weather), $weather));
+        $held += $real >= $band->low && $real <= $band->high ? 1 : 0;
+    }
+    expect($held / 28.0)->toBeGreaterThanOrEqual(0.75);
+})->with([['kettle', 0.35], ['kettle', -0.35], ['ceramic', 0.3], ['kettle', 0.0]]);

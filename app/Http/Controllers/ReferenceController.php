@@ -37,6 +37,7 @@ final class ReferenceController
                 'usual_taste' => $cut->usualTaste,
                 'per_person_g' => $cut->perPersonG,
                 'rest_minutes' => $cut->restMinutes,
+                'tough' => $cut->tough,
                 'safe_c' => SafeMinimum::of($cut->safetyClass)->coreC,
                 'probe' => $cut->probe,
                 'carve' => $cut->carve,

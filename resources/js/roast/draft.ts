@@ -11,6 +11,7 @@ export type DraftStage = {
   until_core_c?: Typed;
   minutes?: Typed;
   pull?: boolean;
+  until_tender?: boolean;
   wrap?: 'foil' | 'paper' | undefined;
   chores?: DraftChore[];
 };

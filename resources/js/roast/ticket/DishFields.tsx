@@ -125,6 +125,7 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           key={i}
           number={i}
           only={dish.stages.length === 1}
+          tough={cut.tough}
           last={i === dish.stages.length - 1}
           stage={stage}
           reference={reference}

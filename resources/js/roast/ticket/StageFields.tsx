@@ -12,6 +12,8 @@ type StageProps = {
   stage: DraftStage;
   /** its heat follows from the hole it is buried in */
   buried: boolean;
+  /** a cut whose collagen takes hours */
+  tough: boolean;
   reference: Reference;
   errors: Errors;
   onChange: (stage: DraftStage) => void;
@@ -19,7 +21,7 @@ type StageProps = {
 };
 
 /** One stage: on which cooker, how hot, until when. */
-export function StageFields({ number, only, last, stage, buried, reference, errors, onChange, onRemove }: StageProps) {
+export function StageFields({ number, only, last, stage, buried, tough, reference, errors, onChange, onRemove }: StageProps) {
   const open = reference.cookers.find((cooker) => cooker.id === stage.cooker)?.open === true;
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
   const end =
@@ -27,10 +29,21 @@ export function StageFields({ number, only, last, stage, buried, reference, erro
       ? 'minutes'
       : stage.until_core_c !== undefined || 'until_core_c' in stage
         ? 'until_core_c'
-        : 'pull';
+        : stage.until_tender === true
+          ? 'until_tender'
+          : 'pull';
   const setEnd = (to: string) => {
     const rest = heatAlone(stage);
-    onChange(to === 'minutes' ? { ...rest, minutes: 30 } : to === 'until_core_c' ? { ...rest, until_core_c: 45 } : { ...rest, pull: true });
+    onChange({
+      ...rest,
+      ...(to === 'minutes'
+        ? { minutes: 30 }
+        : to === 'until_core_c'
+          ? { until_core_c: 45 }
+          : to === 'until_tender'
+            ? { until_tender: true }
+            : { pull: true }),
+    });
   };
   return (
     <div className={only ? 'grid gap-3' : 'grid gap-3 border-l-[3px] border-hair pl-3'}>
@@ -65,13 +78,14 @@ export function StageFields({ number, only, last, stage, buried, reference, erro
           />
         )}
       </div>
-      {!(only && end === 'pull') && (
+      {(!(only && end === 'pull') || tough) && (
         <div className="grid grid-cols-[1fr_7.25rem] gap-3">
           <Choice
             label="Until"
             value={end}
             options={[
               ...(last ? [{ id: 'pull', name: 'it is done' }] : []),
+              ...(last && tough ? [{ id: 'until_tender', name: 'it pulls apart' }] : []),
               { id: 'until_core_c', name: 'the core is at' },
               { id: 'minutes', name: 'time is up' },
             ]}
@@ -143,11 +157,15 @@ function usualHeat(reference: Reference, id: string): Pick<DraftStage, 'cooker_c
 /** The last stage ends with the pull; one that no longer is the last gets a core temperature to end at. */
 export function withStage(stages: DraftStage[]): DraftStage[] {
   return [
-    ...stages.map((stage): DraftStage => (stage.pull === true ? { ...heatAlone(stage), until_core_c: 45 } : stage)),
+    ...stages.map((stage): DraftStage =>
+      stage.pull === true || stage.until_tender === true ? { ...heatAlone(stage), until_core_c: 45 } : stage,
+    ),
     { cooker: 'open-grate', hand_s: 3, pull: true },
   ];
 }
 
 export function ending(stages: DraftStage[]): DraftStage[] {
-  return stages.map((stage, i) => (i === stages.length - 1 && stage.minutes === undefined ? { ...heatAlone(stage), pull: true } : stage));
+  return stages.map((stage, i) =>
+    i === stages.length - 1 && stage.minutes === undefined && stage.until_tender !== true ? { ...heatAlone(stage), pull: true } : stage,
+  );
 }
