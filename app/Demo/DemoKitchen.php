@@ -128,7 +128,7 @@ final class DemoKitchen
         return Shelf::put(RoastFile::read([
             'name' => 'Lamb for the boathouse roof', 'serve_at' => $afternoon->toAtomString(), 'people' => 20, 'air_c' => 9, 'wind_ms' => 1.5, 'latitude' => 51.6, 'longitude' => -1.1,
             'fires' => [['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'even']],
-            'dishes' => [['cut' => 'lamb-whole', 'name' => 'Lamb on the spit', 'mass_kg' => 15, 'start_c' => 6, 'taste' => 'medium', 'rest_minutes' => 60, 'preparations' => ['truss'],
+            'dishes' => [['cut' => 'lamb-whole', 'name' => 'Lamb on the spit', 'mass_kg' => 15, 'start_c' => 5, 'taste' => 'medium', 'rest_minutes' => 60, 'preparations' => ['truss'],
                 'rig' => ['kind' => 'spit', 'between_cm' => 110, 'bite_cm' => 10, 'room_cm' => 50, 'span_cm' => 190, 'bar_mm' => 30, 'section' => 'tube', 'wall_mm' => 3, 'motor_nm' => 25, 'test_kg' => 1.2, 'test_arm_cm' => 30, 'heavy_deg' => 70], 'stages' => [
                     ['cooker' => 'open-spit', 'hand_s' => 6, 'pull' => true, 'chores' => [['do' => 'spray', 'every_minutes' => 40]]],
                 ]]],

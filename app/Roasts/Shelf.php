@@ -9,9 +9,11 @@ use App\Models\Roast;
 use App\Models\Stage;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Fire\HandTest;
 use Diatherm\Plan\Roast as CoreRoast;
 use Diatherm\Plan\RoastFile;
+use Diatherm\Plan\Stage as Step;
 use Diatherm\Plan\StageEnd;
 use Illuminate\Support\Facades\DB;
 
@@ -93,13 +95,21 @@ final class Shelf
         }
         $row['stages'] = array_values($dish->stages->map(fn (Stage $stage): array => [
             'cooker' => $stage->cooker,
-            'cooker_c' => $stage->cooker_c,
+            ...self::heat($stage),
             $stage->end => $stage->value ?? true,
             'chores' => $stage->chores,
             ...($stage->wrap === null ? [] : ['wrap' => $stage->wrap]),
         ])->all());
 
         return $row;
+    }
+
+    /** @return array<string, float> as a file has it; degrees where the kind of cooker is not known */
+    private static function heat(Stage $stage): array
+    {
+        $kind = CookerShed::kinds()[$stage->cooker] ?? null;
+
+        return $kind === null ? ['cooker_c' => $stage->cooker_c] : Step::heatInFile($kind, $stage->cooker_c);
     }
 
     /**

@@ -13,8 +13,8 @@ final class Kit
 {
     /** What each way of lighting asks for: id, name, why. */
     private const BY_FIRE = [
-        'chimney' => [['chimney', 'Chimney and lighters', 'for the first coals'], ['charcoal', 'Charcoal, and a third more', 'wind and cold eat it'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
-        'charcoal' => [['charcoal', 'Charcoal, and a third more', 'wind and cold eat it'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
+        'chimney' => [['chimney', 'Chimney and lighters', 'for the first coals'], ['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
+        'charcoal' => [['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
         'wood' => [['wood', 'Dry clean wood', 'never painted or treated'], ['shovel', 'Shovel and rake', 'to move coals'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
         'gas' => [['gas', 'A second bottle of gas', 'the first one ends at the wrong hour']],
     ];

@@ -151,7 +151,7 @@ final class RoastFile
                 'rig' => $dish->rig === null ? null : RigFile::write($dish->rig),
                 'stages' => array_map(fn (Stage $stage): array => [
                     'cooker' => $stage->cooker->id,
-                    ...self::heat($stage),
+                    ...Stage::heatInFile($stage->cooker, $stage->cookerC),
                     $stage->end->value => $stage->value ?? true,
                     ...($stage->wrap === null ? [] : ['wrap' => $stage->wrap->value]),
                     'chores' => array_map(fn (Chore $chore): array => [
@@ -160,14 +160,6 @@ final class RoastFile
                 ], $dish->stages),
             ], fn (mixed $value): bool => $value !== null), $roast->dishes),
         ];
-    }
-
-    /** @return array<string, float> seconds of the hand where they tell the heat of an open fire to a hundredth of a kelvin, else degrees */
-    private static function heat(Stage $stage): array
-    {
-        $seconds = $stage->handS() === null ? null : round($stage->handS(), 4);
-
-        return $seconds !== null && abs(HandTest::wallC($seconds) - $stage->cookerC) < 0.01 ? ['hand_s' => $seconds] : ['cooker_c' => $stage->cookerC];
     }
 
     private static function dish(Fields $fields, float $airC, int $version): ?Dish

@@ -40,6 +40,18 @@ final readonly class Stage
         return $this->cooker->isOpenFire() ? HandTest::seconds(HandTest::fluxOfWallWm2($this->cookerC)) : null;
     }
 
+    /**
+     * Its heat as a roast's file has it.
+     *
+     * @return array<string, float> seconds of the hand where they tell the heat of an open fire to a hundredth of a kelvin, else degrees
+     */
+    public static function heatInFile(Cooker $cooker, float $celsius): array
+    {
+        $seconds = $cooker->isOpenFire() ? round(HandTest::seconds(HandTest::fluxOfWallWm2($celsius)), 4) : null;
+
+        return $seconds !== null && abs(HandTest::wallC($seconds) - $celsius) < 0.01 ? ['hand_s' => $seconds] : ['cooker_c' => $celsius];
+    }
+
     /** Its heat in a cook's words. */
     public function heatInWords(): string
     {

@@ -66,6 +66,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
         words: 'both slots 9.5 mm',
         steady_c: { low: 166, likely: 181, high: 197 },
         wide_until_c: null,
+        hand_s: null,
         reached: true,
         extrapolated: true,
       },
@@ -81,6 +82,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     smoke_words: '2 chunks, or 3 handfuls of chips',
     kwh: null,
     swing_k: 0,
+    hand_ticks: [],
     course: [
       { minutes: -20, low: 12, likely: 12, high: 12 },
       { minutes: 0, low: 165, likely: 180, high: 196 },

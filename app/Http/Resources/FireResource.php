@@ -73,10 +73,16 @@ final class FireResource
             'floor' => self::floor($fire, $forecasts[$fire->dish]),
             'count' => self::count($fire),
             'hand_s' => $fire->handSeconds() === null ? null : round($fire->handSeconds(), 1),
+            'hand_ticks' => $fire->equipment->isOpen() ? array_map(fn (int $seconds): array => ['seconds' => $seconds, 'celsius' => round(HandTest::wallC($seconds), 1)], [2, 3, 4, 6, 9, 16, 40]) : [],
             'banking' => $banking === null ? null : self::banking($banking),
             'cautions' => PlanResource::warnings(FireCautions::of($fire)),
             'workings' => PlanResource::workings(FireExplanation::of($fire, $banking)),
         ];
+    }
+
+    private static function seconds(float $celsius): float
+    {
+        return round(HandTest::seconds(HandTest::fluxOfWallWm2($celsius)), 1);
     }
 
     /** @return array<string, mixed> */
@@ -89,6 +95,7 @@ final class FireResource
             'words' => $fire->buried ? 'coals under, beside and above; earth over all' : $fire->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
             'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : round($fire->closeInC(), 1),
+            'hand_s' => $fire->equipment->isOpen() ? ['target' => self::seconds($step->targetC), 'least' => self::seconds($step->steadyC->high), 'most' => self::seconds($step->steadyC->low)] : null,
             'reached' => $step->reached,
             'extrapolated' => $step->extrapolated,
         ];

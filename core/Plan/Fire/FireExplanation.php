@@ -71,7 +71,7 @@ final class FireExplanation
                 ? 'Fed when the bed can give only a little more than what holds the target, with what lasts to the end; never so much that it could give three times that.'
                 : 'Fed when it has faded to this share of what it gave at first, and then made up to that again; wind at the coals has it fade sooner.',
                 ($fire->equipment->isOpen() ? ['Fed at' => sprintf('%.0f %%', 100.0 * $fire->equipment->renewAt($fire->wish->steady))] : []) + ['Refuels' => (string) count($fire->run->refuels), 'Wind' => sprintf('%.1f m/s', $fire->weather->windMs)], Source::of(Mark::Common)),
-            new Working('fire.buy', 'What is laid and added, and a third more: wind and damp eat it.', ['Laid at first' => sprintf('%.1f kg', $fuel->boughtKg($fire->run->startKg)), 'Refuels' => (string) count($fire->run->refuels), 'In all' => sprintf('%.1f kg', $fire->usedKg()), 'Still there at the end' => sprintf('%.1f kg', $fire->run->leftKg)], Source::computed()),
+            new Working('fire.buy', 'What is laid and added, and one refuel in hand: a cook that runs late still has a fire.', ['Laid at first' => sprintf('%.1f kg', $fuel->boughtKg($fire->run->startKg)), 'Refuels' => (string) count($fire->run->refuels), 'In all' => sprintf('%.1f kg', $fire->usedKg()), 'Still there at the end' => sprintf('%.1f kg', $fire->run->leftKg)], Source::computed()),
         ];
     }
 }

@@ -36,6 +36,13 @@ export function FireCurve({ fire, zone, now, readings }: Props) {
   );
   const x = scaleLinear([first, fire.until_minutes], [LEFT, width - RIGHT]);
   const y = scaleLinear([format.toDegrees(0), format.toDegrees(hottest * 1.06)], [TOP + CURVE, TOP]);
+  // An open fire has no thermometer: a hand tells it.
+  const ticks =
+    fire.hand_ticks.length > 0
+      ? fire.hand_ticks
+          .filter((tick) => tick.celsius <= hottest * 1.06)
+          .map((tick) => ({ at: format.toDegrees(tick.celsius), words: `${tick.seconds} s` }))
+      : y.ticks(4).map((tick) => ({ at: tick, words: `${tick}°` }));
   const most = Math.max(...fire.fuel_left.map((one) => one.kg), 0.01);
   const fuelTop = TOP + CURVE + GAP;
   const f = scaleLinear([0, most], [fuelTop + FUEL, fuelTop]);
@@ -66,10 +73,12 @@ export function FireCurve({ fire, zone, now, readings }: Props) {
         role="img"
         aria-label={`${fire.name}: from lighting at ${time(fire.light_minutes)} to ${time(fire.until_minutes)}, ${fire.refuels.length} refuels`}
       >
-        {y.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />
-            <text x={LEFT - 8} y={y(tick) + 4} textAnchor="end" fill="var(--soft)">{`${tick}°`}</text>
+        {ticks.map((tick) => (
+          <g key={tick.at}>
+            <line x1={LEFT} x2={width - RIGHT} y1={y(tick.at)} y2={y(tick.at)} stroke="var(--hair)" />
+            <text x={LEFT - 8} y={y(tick.at) + 4} textAnchor="end" fill="var(--soft)">
+              {tick.words}
+            </text>
           </g>
         ))}
         {hours(starts, zone, first, fire.until_minutes, crowded).map((minutes) => (
@@ -114,7 +123,7 @@ export function FireCurve({ fire, zone, now, readings }: Props) {
                   stroke="var(--ember)"
                   strokeWidth="2"
                 />
-                {(!crowded || fire.refuels.length < 4) && (
+                {(i === 0 || x(refuel.minutes) - x(fire.refuels[0]?.minutes ?? 0) > 56 * i) && (
                   <text x={x(refuel.minutes) - 4} y={fuelTop - 6} textAnchor="middle" fill="var(--ember)" fontWeight="700">
                     {`+${refuel.words.includes('kg') ? format.mass(refuel.kg) : (/^\d+/.exec(refuel.words)?.[0] ?? '')}`}
                   </text>

@@ -59,14 +59,18 @@ export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
               ? 'The pot’s wall, covered'
               : fire.open && fire.moved
                 ? 'As laid, in the middle'
-                : `For ${format.temperature(step.target_c)}`
+                : step.hand_s === null
+                  ? `For ${format.temperature(step.target_c)}`
+                  : 'Fresh, at the meat'
           }
           remark={
             fire.buried ? (
               `${format.degrees(step.target_c)} after an hour`
             ) : (
               <>
-                comes to {format.degrees(step.steady_c.low)} to {format.degrees(step.steady_c.high)}
+                {step.hand_s === null
+                  ? `comes to ${format.degrees(step.steady_c.low)} to ${format.degrees(step.steady_c.high)}`
+                  : `${step.hand_s.least.toFixed(0)} to ${step.hand_s.most.toFixed(0)} s, eight fires in ten`}
                 {step.extrapolated && fire.own && ', beyond what was read'}
               </>
             )
@@ -94,7 +98,10 @@ export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
           </Answer>
         )}
         {fire.buy_name !== null && fire.buy_kg > 0 && (
-          <Answer label="Have there" remark={`${fire.buy_name.toLowerCase().split(',')[0]}, a third to spare`}>
+          <Answer
+            label="Have there"
+            remark={`${fire.buy_name.toLowerCase().split(',')[0]}, ${fire.kwh === null && fire.fuel !== null ? 'one refuel in hand' : 'a third to spare'}`}
+          >
             <Why of="fire.buy" workings={fire.workings}>
               {format.mass(fire.buy_kg)}
             </Why>
@@ -186,7 +193,8 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
             <li key={later.from_minutes} className="flex gap-3 border-t border-hair py-1.5">
               <span className="w-12 font-bold">{time(later.from_minutes)}</span>
               <span>
-                {format.temperature(later.target_c)}: <Prose>{later.words}</Prose>
+                {later.hand_s === null ? format.temperature(later.target_c) : `a ${later.hand_s.target.toFixed(0)} s hand`}:{' '}
+                <Prose>{later.words}</Prose>
               </span>
             </li>
           ))}
