@@ -30,6 +30,7 @@ final readonly class Cooker
         public float $recoveryMinutes,
         public bool $lid,
         public ?VesselKind $vessel = null,
+        public float $doubt = 0.0,
     ) {
     }
 
@@ -77,6 +78,6 @@ final readonly class Cooker
 
     private function but(Inside $inside, float $preheatMinutes, float $recoveryMinutes): self
     {
-        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $preheatMinutes, $this->light, $this->lightMinutes, $recoveryMinutes, $this->lid, $this->vessel);
+        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $preheatMinutes, $this->light, $this->lightMinutes, $recoveryMinutes, $this->lid, $this->vessel, $this->doubt);
     }
 }

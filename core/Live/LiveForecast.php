@@ -16,6 +16,7 @@ use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\Stage;
 use Diatherm\Plan\StageEnd;
+use Diatherm\Plan\Uncertainty;
 use Diatherm\Plan\Variation;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Clocks;
@@ -203,7 +204,12 @@ final readonly class LiveForecast
             return Spread::of(min($likely, max($least, $quick / 60.0)), $likely, max($likely, $slow / 60.0));
         }
 
-        return self::around($likely, self::inMinutes($posterior->reaches($untilC)), $least);
+        $spread = self::inMinutes($posterior->reaches($untilC));
+        // What the kind's physics leaves open is open for what is still to come.
+        $kind = Uncertainty::kind($dish) * max(0.0, $spread->likely - $now);
+        $spread = Spread::of($spread->likely - hypot($kind, $spread->likely - $spread->low), $spread->likely, $spread->likely + hypot($kind, $spread->high - $spread->likely));
+
+        return self::around($likely, $spread, $least);
     }
 
     /** The end of a last step by the clock: as uncertain as the last step before it that ends with the core. */

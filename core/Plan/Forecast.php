@@ -193,7 +193,8 @@ final readonly class Forecast
         $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];
         $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
         $likely = $likelyS / 60.0;
-        $spread = Spread::of($likely * exp(-self::away($quicker, $middle)), $likely, $likely * exp(self::away($slower, $middle)));
+        $kind = log(1.0 + Uncertainty::kind($dish));
+        $spread = Spread::of($likely * exp(-hypot($kind, self::away($quicker, $middle))), $likely, $likely * exp(hypot($kind, self::away($slower, $middle))));
         $lift = $dish->lastStage()->end === StageEnd::Minutes || ! self::hasLid($dish)
             ? 0.0
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;

@@ -35,6 +35,12 @@ final class Uncertainty
         return Variation::of((1.0 + self::TRANSFER) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS);
     }
 
+    /** What the physics of its cookers' kinds leaves open, on the time: that of the least known. */
+    public static function kind(Dish $dish): float
+    {
+        return max(array_map(fn (Stage $stage): float => $stage->cooker->doubt, $dish->stages));
+    }
+
     public static function thickness(Dish $dish): float
     {
         return $dish->thicknessM === null && $dish->girthM === null ? self::THICKNESS_BY_MASS : self::THICKNESS_BY_TAPE;

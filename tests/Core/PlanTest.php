@@ -140,6 +140,18 @@ it('sets the weight rule beside the forecast', function () {
         ->and($bird->rule?->firstLookMinutes)->toEqualWithDelta(78.0, 0.5);
 });
 
+// Where practice and physics lie further apart the band is wider: docs/numbers.md prints how often it holds.
+it('is less sure on a kind of cooker that is less well known, and says so', function () {
+    $on = fn (string $cooker, float $celsius): Forecast => Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 14.0);
+    $width = fn (Forecast $one): float => log($one->cookMinutes->high / $one->cookMinutes->low);
+    [$oven, $turning] = [$on('oven', 180.0), $on('countertop-rotisserie', 190.0)];
+    expect($width($turning))->toBeGreaterThan(1.3 * $width($oven))
+        ->and(Diatherm\Plan\Explanation::of($turning)[0]->rule)->toContain('20 % more')
+        ->and(Diatherm\Plan\Explanation::of($oven)[0]->rule)->not->toContain('less well known');
+    $live = fn (string $cooker, float $celsius): float => Diatherm\Live\LiveForecast::of($on($cooker, $celsius)->dish, 14.0, new Diatherm\Plan\Course(nowS: 60.0), [], 79.0)->cookMinutes->width();
+    expect($live('countertop-rotisserie', 190.0) / $turning->cookMinutes->width())->toBeGreaterThan(0.6);
+});
+
 it('says when its slow end lies beyond what is followed, and only then', function (float $cookerC, bool $said) {
     $forecast = Forecast::of(Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 5, 'start_c' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => $cookerC, 'pull' => true]]]), 14.0);
     expect(in_array('slow_end_unreached', array_column($forecast->cautions, 'id'), true))->toBe($said);
