@@ -16,6 +16,10 @@ final readonly class Cooker
     /** Share of the way from the open air to the setting that a joint meets under an open lid. Common practice. */
     public const OPEN_SHARE = 0.3;
 
+    /**
+     * @param  VesselKind|null  $vessel  of a closed pot, whose air the food makes with it; null for any other
+     * @param  float  $doubt  what the physics of the kind leaves open of the time, one in ten to either side
+     */
     public function __construct(
         public string $id,
         public string $name,

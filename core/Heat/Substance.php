@@ -45,6 +45,9 @@ final readonly class Substance
         'ash' => [1.0926e3, 1.8896, -3.6817e-3],
     ];
 
+    /** Protein of lean and fat meat alike is at least this share of it: what has less lets go of less water. Common practice. */
+    private const MUSCLE_PROTEIN = 0.15;
+
     /** Temperatures through which the two quadratics of the inner loop pass. */
     private const FIT_AT_C = [5.0, 50.0, 95.0];
 
@@ -52,6 +55,9 @@ final readonly class Substance
      * @param  array<string, float>  $fractions  by mass
      * @param  array{float, float, float}  $conductivityFit  k(T) = c0 + c1·T + c2·T², W/(m·K)
      * @param  array{float, float, float}  $heatCapacityFit  ρ·cp(T), J/(m³·K)
+     * @param  float  $waterKgM3  in the raw food; 0 for one that does not dry
+     * @param  float  $waterHeatShare  of its heat capacity that is its water's, 0 to 1
+     * @param  float  $yields  how far it lets go of its water as muscle does, 0 (no protein) to 1
      */
     private function __construct(
         private array $fractions,
@@ -81,7 +87,7 @@ final readonly class Substance
             self::throughThree(fn (float $c): float => $exact->densityKgM3(self::FIT_AT_C[0]) * $exact->specificHeatJKgK($c)),
             $composition->water * $exact->densityKgM3(self::FIT_AT_C[0]),
             $composition->water * self::at(self::SPECIFIC_HEAT['water'], self::FIT_AT_C[1]) / $exact->specificHeatJKgK(self::FIT_AT_C[1]),
-            min(1.0, $composition->protein / 0.15),
+            min(1.0, $composition->protein / self::MUSCLE_PROTEIN),
         );
     }
 
