@@ -42,7 +42,7 @@ it('answers finite, ordered, safe and in words that belong', function (array $fi
         foreach ([...$judged['harms'], ...$judged['faults']] as $fault) {
             $wrong[] = "$name: $fault";
         }
-        if ($judged['refused'] !== null && preg_match('/does not get to|warms too slowly/', $judged['refused']) !== 1) {
+        if ($judged['refused'] !== null && preg_match('/does not get to|warms too slowly|water boils at/', $judged['refused']) !== 1) {
             $wrong[] = "$name: refused for no good reason: {$judged['refused']}";
         }
     }
