@@ -67,6 +67,7 @@ final class Advising
         if ($coreNowC >= $dueC - self::AT_K) {
             return match (true) {
                 ! $read => new Advice('read', 'It should be there: read it', sprintf('Worked out, not read: about %.0f °C. The thermometer decides.', $coreNowC)),
+                $last && $stage->end === StageEnd::Tender => new Advice('read', 'Try it with a fork', sprintf('It reads %.0f °C, where it should pull apart. A fork decides; if it holds, give it half an hour more.', $belief->newest->celsius)),
                 $last => new Advice('take_off', 'Take it off', sprintf('It reads %.0f °C; its number is %.0f °C.', $belief->newest->celsius, $dueC)),
                 default => new Advice('next_stage', 'On to the next step', sprintf('It reads %.0f °C; this step ends at %.0f °C.', $belief->newest->celsius, $dueC)),
             };

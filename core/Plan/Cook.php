@@ -23,11 +23,8 @@ final class Cook
     /** No dish is followed longer than this. */
     public const LONGEST_S = 36 * 3600.0;
 
-    /** and what will never be there is followed so long, s. */
+    /** What will never be there is followed so long, s. */
     private const HOPELESS_S = 6 * 3600.0;
-
-    /** Fading coals are followed in straight pieces so long. */
-    private const FADING_S = 600.0;
 
     /** A tough cut is followed in pieces so long, to add up what each does. */
     private const TENDER_PIECE_S = 600.0;
@@ -45,7 +42,10 @@ final class Cook
     /** A camp oven goes on its coals as it is loaded: so much of the way to its heat it has when the food goes in. Common practice. */
     private const POT_WARMED = 0.5;
 
-    /** Meat in a closed pot gives so much of its mass to the floor by the time that it is done through. Common practice: a tenth and more. */
+    /**
+     * Share of its mass that meat in a closed pot leaves on the floor as liquid that boils off, by the time that it is done
+     * through; of the tenth and more that runs off it most browns there. Calibrated against the practice cases (docs/numbers.md).
+     */
     private const DRIPS = 0.02;
 
     /** So near to boiling a core takes for ever, K. */
@@ -177,8 +177,8 @@ final class Cook
                 $from = $to = $steady ??= $this->setTo($stage, $stage->cookerC);
             } else {
                 $inside = 0.5 * ($at + min($next, $at + 2.0));
-                $from = $this->setTo($stage, $this->heated($at, $stage, $this->course->cookerC($at, $inside, $this->plannedC($stage, $at, $stageStartS), $stageStartS, $this->outsideC, $recovery)));
-                $to = $this->setTo($stage, $this->heated($next, $stage, $this->course->cookerC($next, $inside, $this->plannedC($stage, $next, $stageStartS), $stageStartS, $this->outsideC, $recovery)));
+                $from = $this->setTo($stage, $this->heated($at, $stage, $this->course->cookerC($at, $inside, $stage->heatC(($at - $stageStartS) / 60.0), $stageStartS, $this->outsideC, $recovery)));
+                $to = $this->setTo($stage, $this->heated($next, $stage, $this->course->cookerC($next, $inside, $stage->heatC(($next - $stageStartS) / 60.0), $stageStartS, $this->outsideC, $recovery)));
             }
             $coreC = $this->body->coreC();
             $reached = $this->body->through($from, $to, $next - $at, $untilC);
@@ -198,7 +198,7 @@ final class Cook
      */
     private function inVessel(Stage $stage, float $stageStartS, float $endS, float $untilC, float $recoveryS): bool
     {
-        $vessel = $this->vessel($stage, $stageStartS);
+        $vessel = $this->vessel($stage);
         $areaM2 = $this->dish->pieces * $this->dish->surfaceM2();
         $piece = self::FIRST_PIECE_S;
         while (($at = $this->body->elapsedS()) < $endS - 0.5) {
@@ -238,42 +238,42 @@ final class Cook
         }
     }
 
-    /** The pot of this step, as it stands. */
-    private function vessel(Stage $stage, float $stageStartS): Vessel
+    /** The pot of this step as it stands: the same one, with what is in it, when the step before was in it too. */
+    private function vessel(Stage $stage): Vessel
     {
         if ($this->vessel !== null && $this->vesselOf === $stage) {
             return $this->vessel;
         }
         assert($stage->cooker->vessel !== null);
+        $before = $this->vesselOf;
         $this->vesselOf = $stage;
-        $pot = $this->dish->rig instanceof PotRig ? $this->dish->rig->pot : null;
+        $bed = $stage->cooker->vessel->takesCoals() ? $this->dish->bed : null;
+        $pot = $stage->cooker->vessel->takesCoals() && $this->dish->rig instanceof PotRig ? $this->dish->rig->pot : null;
         $kind = $pot === null ? $stage->cooker->vessel : $stage->cooker->vessel->wide($pot->diameterM);
-        $kind = $this->dish->bed === null ? $kind : $kind->buried();
+        $kind = $bed === null ? $kind : $kind->buried();
         $source = match (true) {
-            $this->dish->bed !== null => new Buried($this->dish->bed, $this->as->transfer ** self::GLOW_BY_TRANSFER),
+            $bed !== null => new Buried($bed, $this->as->transfer ** self::GLOW_BY_TRANSFER),
             $kind->mostW !== null => new Element($stage->cookerC, $kind->mostW),
             default => new SteadyCoals($kind->lossWK * ($stage->cookerC - $this->outsideC)),
         };
-        $wallC = $this->dish->bed !== null ? $this->outsideC : ($stage->settling?->celsius(0.0) ?? $this->outsideC + ($kind->mostW === null ? self::POT_WARMED : 1.0) * ($stage->cookerC - $this->outsideC));
+        if ($this->vessel !== null && $before?->cooker->id === $stage->cooker->id) {
+            return $this->vessel = $this->vessel->warmedBy($source);
+        }
+        $warmed = match (true) {
+            $bed !== null => 0.0,
+            $kind->mostW === null => self::POT_WARMED,
+            default => 1.0,
+        };
 
-        return $this->vessel = new Vessel($kind, $source, $this->outsideC, $stage->cooker->inside->boilingC(), $this->dish->pieces * $this->dish->surfaceM2(), $wallC, $this->dish->bed !== null ? max(0.0, $this->outsideC) : min($stage->cooker->inside->boilingC(), $wallC), $kind->liquidKg);
+        return $this->vessel = new Vessel($kind, $source, $this->outsideC, $stage->cooker->inside->boilingC(), $this->dish->pieces * $this->dish->surfaceM2(), $this->outsideC + $warmed * ($stage->cookerC - $this->outsideC));
     }
 
     /** How long the cooker's planned heat runs straight from here, s; INF when it no longer changes. */
     private function pieceS(Stage $stage, float $intoStageS): float
     {
-        if ($this->dish->bed !== null && ! $stage->cooker->isRest()) {
-            return self::FADING_S;
-        }
-
         $left = $stage->settling === null ? 0.0 : 60.0 * $stage->settling->doneMinutes() - $intoStageS;
 
         return $left < 1.0 ? ($this->endsTender ? self::TENDER_PIECE_S : INF) : min(self::SETTLING_S, $left);
-    }
-
-    private function plannedC(Stage $stage, float $atS, float $stageStartS): float
-    {
-        return $this->dish->bed !== null && ! $stage->cooker->isRest() ? $this->dish->bed->celsius($atS / 60.0) : $stage->heatC(($atS - $stageStartS) / 60.0);
     }
 
     private function setTo(Stage $stage, float $cookerC): Surroundings
@@ -301,7 +301,6 @@ final class Cook
     private function wrapped(Surroundings $there, Stage $stage): Surroundings
     {
         $there = $there->throughSkin($this->dish->cut->wetShare)->behind($this->dish->layerM2KW());
-
         $there = $this->dish->isSealed() ? $there->sealed($this->dish->isInFoil()) : $there;
 
         return $stage->wrap?->round($there) ?? $there;

@@ -138,7 +138,7 @@ final readonly class Dish
     /** What was its outside lies in its middle, or was put there. */
     public function isTurnedIn(): bool
     {
-        return $this->cut->rolled || $this->isStuffed();
+        return $this->cut->rolled || $this->form->round || $this->isStuffed();
     }
 
     public function lastStage(): Stage

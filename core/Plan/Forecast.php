@@ -163,11 +163,11 @@ final readonly class Forecast
                 throw InvalidInput::at("$path.target_c", sprintf('At this height water boils at %.0f °C, and no core gets hotter. Lower the target and let it stay on longer.', $boilsC));
             }
             if ($stage->end === StageEnd::Tender) {
-                throw InvalidInput::at("$path.stages.$stuck.cooker_c", sprintf('At %.0f °C it does not get tender within %d hours. Raise the cooker, or wrap it.', $stage->cookerC, (int) (Cook::LONGEST_S / 3600)));
+                throw InvalidInput::at("$path.stages.$stuck.cooker_c", sprintf('At %s it does not get tender within %d hours. Raise the cooker, or wrap it.', $stage->heatInWords(), (int) (Cook::LONGEST_S / 3600)));
             }
             $never = sprintf('the core does not get to %.0f °C within %d hours', $stage->value ?? $dish->targetC, (int) (Cook::LONGEST_S / 3600));
             throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
-                ? sprintf('At %.0f °C %s. Raise the cooker or lower the target.', $stage->cookerC, $never)
+                ? sprintf('At %s %s. Raise the cooker or lower the target.', $stage->heatInWords(), $never)
                 : "As its fire is laid and fed, $never. Bring coals nearer, feed it more often, or lower the target.");
         }
     }

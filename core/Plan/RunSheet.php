@@ -230,7 +230,7 @@ final readonly class RunSheet
         }
         $allowed = Clocks::allowedMinutes($roast->airC);
         $hot = $forecast->hotMinutes;
-        $words = $dish->leastRestMinutes() < 1.0 ? 'Covered, until it is served' : sprintf('%.0f min or more, on a clean board, loosely covered', $dish->leastRestMinutes());
+        $words = $dish->leastRestMinutes() < 1.0 ? 'Covered, until it is served' : sprintf('%.0f min or more, on a clean board, %s', $dish->leastRestMinutes(), $dish->lastStage()->wrap === null ? 'loosely covered' : 'in its '.$dish->lastStage()->wrap->inWords());
         if (! $dish->cut->isPerishable() || $minutes <= $hot || $hot <= 0.0) {
             $until = self::after($pullAt, $allowed)->format('H:i');
             $clock = $dish->cut->isPerishable() && $hot <= 0.0 && $minutes > self::LONG_REST_MINUTES ? sprintf('. Under %.0f °C from the first: eaten or cold by %s', Clocks::HOLD_C, $until) : '';
@@ -264,9 +264,8 @@ final readonly class RunSheet
         foreach ($dish->stages as $i => $stage) {
             $end = $starts[$i + 1] ?? ($made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0);
             if ($i > 0) {
-                $entries[] = new Entry("d$number.stage.$i", $number, Act::Stage, self::after($on, $starts[$i]), $stage->cooker->isRest()
-                    ? "{$dish->name} off, to rest"
-                    : sprintf($stage->cooker->id === $dish->stages[$i - 1]->cooker->id ? '%s: the %s anew' : '%s to the %s', $dish->name, $stage->cooker->short), $stage->cooker->isRest() ? 'On a board' : ucfirst(self::heat($stage, false)));
+                [$title, $detail] = self::turning($dish, $stage, $dish->stages[$i - 1]);
+                $entries[] = new Entry("d$number.stage.$i", $number, Act::Stage, self::after($on, $starts[$i]), $title, $detail);
             }
             $fire = $fires[$stage->cooker->id] ?? null;
             foreach ($dish->isBuried() ? [] : $stage->chores as $j => $chore) {
@@ -315,6 +314,21 @@ final readonly class RunSheet
         };
     }
 
+    /** @return array{string, string} title and detail of the turn from one step to the next */
+    private static function turning(Dish $dish, Stage $stage, Stage $before): array
+    {
+        $heat = ucfirst(self::heat($stage, false));
+        $same = $stage->cooker->id === $before->cooker->id;
+
+        return match (true) {
+            $stage->cooker->isRest() => ["{$dish->name} off, to rest", 'On a board'],
+            $same && $stage->wrap !== null && $stage->wrap !== $before->wrap => ["Wrap {$dish->name} in {$stage->wrap->inWords()}", "Tight, on clean hands; back on. $heat"],
+            $same && $stage->wrap === null && $before->wrap !== null => ["Unwrap {$dish->name}", "Open it away from you: it is full of steam. $heat"],
+            $same => ["{$dish->name}: the {$stage->cooker->short} anew", $heat],
+            default => ["{$dish->name} to the {$stage->cooker->short}", $heat.($stage->wrap === null ? '' : ", wrapped in {$stage->wrap->inWords()}")],
+        };
+    }
+
     /** The heat of a step as a cook has it: a dial's, or a hand's over open coals. */
     private static function heat(Stage $stage, bool $named): string
     {
@@ -322,7 +336,7 @@ final readonly class RunSheet
             return sprintf('over coals where a hand is held %.0f s', HandTest::seconds(HandTest::fluxOfWallWm2($stage->cookerC)));
         }
 
-        return ($named ? $stage->cooker->short.' ' : '').'at '.Figure::celsius($stage->cookerC).($stage->wrap === null ? '' : ', wrapped in '.$stage->wrap->inWords());
+        return ($named ? $stage->cooker->short.' ' : '').'at '.Figure::celsius($stage->cookerC);
     }
 
     private static function rigging(Dish $dish): string

@@ -26,9 +26,9 @@ function potted(array $dish, float $minutes, float $transfer = 1.0): Cook
 /** Iron of 3 kJ/K that loses 7 W/K, as tight as a pot with its lid on. */
 function anEmptyPot(?float $mostW, float $liquidKg, float $wallC = 20.0, float $leakKgSPa = 4e-10): Vessel
 {
-    $kind = new VesselKind(3000.0, 0.25, 0.07, $leakKgSPa, 7.0, $mostW);
+    $kind = new VesselKind(3000.0, 0.25, 0.07, $leakKgSPa, 7.0, $mostW, $liquidKg);
 
-    return new Vessel($kind, $mostW === null ? new SteadyCoals(7.0 * 150.0) : new Element(121.0, $mostW), 20.0, 100.0, 0.1, $wallC, 20.0, $liquidKg);
+    return new Vessel($kind, $mostW === null ? new SteadyCoals(7.0 * 150.0) : new Element(121.0, $mostW), 20.0, 100.0, 0.1, $wallC);
 }
 
 // By hand: 1050 W over 7 W/K hold 150 K over the air; the way there has the time constant 3000/7 = 429 s.

@@ -153,7 +153,7 @@ final class Judge
             $isRig = $entry->act === Act::Rig;
             $wrong = match (true) {
                 preg_match('/very 0 min|\bNAN\b|\bINF\b|[^\d.]0 kg|[^\d.]0 briquettes|\bof 0\b/', $said) === 1 => 'says nothing with a figure',
-                $isRig && $dish?->cut->kind !== 'poultry' && ! in_array($dish?->cut->id, ['rabbit', 'lamb-whole', 'lamb-leg'], true) && preg_match(self::LIMBS, $said) === 1 => 'ties legs that are not there',
+                $isRig && $dish?->cut->kind !== 'poultry' && ! in_array($dish?->cut->id, ['rabbit', 'lamb-whole', 'goat-whole', 'suckling-pig', 'lamb-leg'], true) && preg_match(self::LIMBS, $said) === 1 => 'ties legs that are not there',
                 $isRig && $dish?->cut->kind === 'roots' && str_contains($said, 'fork') => 'puts forks through roots',
                 $isRig && $cooker !== null && ! $cooker->lid && $dish?->rig === null && preg_match('/\blid\b/', $said) === 1 => 'speaks of a lid where there is none',
                 $entry->act === Act::FirstLook && $dish?->isBuried() === true => 'looks into a hole',

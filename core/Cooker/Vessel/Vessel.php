@@ -26,8 +26,6 @@ final class Vessel
     /** Water near its boiling point. Source: steam tables, J/(kg·K). */
     private const WATER_J_KG_K = 4200.0;
 
-    private float $wallC;
-
     private float $liquidC;
 
     private float $liquidKg;
@@ -40,17 +38,29 @@ final class Vessel
 
     private float $outJ = 0.0;
 
+    /**
+     * @param  float  $foodM2  surface of all that is in it
+     * @param  float  $wallC  when the food goes in; what liquid lies there is as warm, up to the boil
+     */
     public function __construct(
         public readonly VesselKind $kind,
         private Source $source,
         private readonly float $outsideC,
         private readonly float $boilingC,
         private readonly float $foodM2,
-        float $wallC,
-        float $liquidC,
-        float $liquidKg,
+        private float $wallC,
     ) {
-        [$this->wallC, $this->liquidC, $this->liquidKg] = [$wallC, $liquidC, $liquidKg];
+        $this->liquidC = min($boilingC, max(0.0, $wallC));
+        $this->liquidKg = $kind->liquidKg;
+    }
+
+    /** The same pot with what is in it, warmed otherwise from here on. */
+    public function warmedBy(Source $source): self
+    {
+        $other = clone $this;
+        $other->source = $source;
+
+        return $other;
     }
 
     public function __clone()

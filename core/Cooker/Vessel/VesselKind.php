@@ -36,6 +36,12 @@ final readonly class VesselKind
     ) {
     }
 
+    /** An iron pot that stands in coals, where others have an element. */
+    public function takesCoals(): bool
+    {
+        return $this->mostW === null;
+    }
+
     /** The same of another diameter. */
     public function wide(float $diameterM): self
     {
