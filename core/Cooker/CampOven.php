@@ -7,15 +7,11 @@ namespace Diatherm\Cooker;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\Fuel;
+use Diatherm\Rig\Pot;
 
 /** A lidded iron pot with coals below and on the lid, or beside a fire with coals on the lid alone. */
 final readonly class CampOven implements Mechanism
 {
-    /** Cast iron. Source: Incropera & DeWitt, Table A.1, J/(kg·K); the pot's mass goes with its surface: 7 kg at 30 cm, common practice. */
-    private const IRON_J_KG_K = 460.0;
-
-    private const KG_AT_30CM = 7.0;
-
     /** Share of the coals' heat that the pot takes. Common practice. */
     public const TAKEN = 0.3;
 
@@ -67,7 +63,7 @@ final readonly class CampOven implements Mechanism
 
     public function storageJK(): float
     {
-        return self::IRON_J_KG_K * self::KG_AT_30CM * ($this->diameterM / 0.3) ** 2;
+        return Pot::usual($this->diameterM)->ironJK();
     }
 
     public function doubt(): float

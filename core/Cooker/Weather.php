@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Fire\CampOvenCount;
 use Diatherm\Measure\OutOfRange;
 
 /** The air outside a cooker. */
@@ -47,11 +48,8 @@ final readonly class Weather
     /** Wind at the coals, m/s: it is slower near the ground. */
     public function groundWindMs(): float
     {
-        return self::AT_GROUND * $this->windMs;
+        return CampOvenCount::WIND_AT_GROUND * $this->windMs;
     }
-
-    /** Of the wind at head height. Common practice. */
-    private const AT_GROUND = 0.35;
 
     /** W/(m²·K) of a warm wall outdoors. Source: Incropera & DeWitt, chapter 1: 4εσT³ at 350 K. */
     private const RADIATION = 9.7;

@@ -242,10 +242,7 @@ final readonly class Posterior
     /** The core at a moment. */
     public function coreAt(float $seconds): Spread
     {
-        $j = $this->place($seconds);
-        $i = max(0, $j - 1);
-        $width = $this->seconds[$j] - $this->seconds[$i];
-        $share = $width <= 0.0 ? 1.0 : min(1.0, max(0.0, ($seconds - $this->seconds[$i]) / $width));
+        [$i, $j, $share] = $this->between($seconds);
         $at = [];
         foreach ([self::TENTH, 0.5, 1.0 - self::TENTH] as $quantile) {
             [$before, $after] = [$this->quantile($i, $quantile), $this->quantile($j, $quantile)];
@@ -258,9 +255,7 @@ final readonly class Posterior
     /** The core at a moment with one input so many deviations from what was planned, by the slopes alone, °C. */
     public function guessedC(float $seconds, int $input, float $by): float
     {
-        $j = $this->place($seconds);
-        $i = max(0, $j - 1);
-        $share = ($seconds - $this->seconds[$i]) / max(1e-9, $this->seconds[$j] - $this->seconds[$i]);
+        [$i, $j, $share] = $this->between($seconds);
         $at = fn (int $k): float => $this->courses[0][1][$k] + $by * $this->slopes[$input][$k];
 
         return $at($i) + $share * ($at($j) - $at($i));
@@ -316,18 +311,6 @@ final readonly class Posterior
     }
 
     /**
-     * How the cooker's rise stands now over what it was set for, as the core tells: 1 as planned.
-     *
-     * @return array{float, float} likely, and one standard deviation
-     */
-    public function heatNow(float $seconds): array
-    {
-        $k = self::HEAT + (int) min(count($this->mean) - self::HEAT - 1, round($seconds / $this->knotS));
-
-        return [1.0 + self::WANDERS * $this->mean[$k], self::WANDERS * sqrt(max(0.0, $this->covariance[$k][$k]))];
-    }
-
-    /**
      * @param  array<int, array<int, float>>  $covariance
      * @param  array<int, array<int, float>>  $slopes
      */
@@ -344,6 +327,16 @@ final readonly class Posterior
         }
 
         return sqrt(max(0.0, $sum));
+    }
+
+    /** @return array{int, int, float} the moments of the grid before and after, and how far it is from one to the other */
+    private function between(float $seconds): array
+    {
+        $j = $this->place($seconds);
+        $i = max(0, $j - 1);
+        $width = $this->seconds[$j] - $this->seconds[$i];
+
+        return [$i, $j, $width <= 0.0 ? 1.0 : min(1.0, max(0.0, ($seconds - $this->seconds[$i]) / $width))];
     }
 
     private function place(float $seconds): int

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
+use Diatherm\Plan\Fire\FirePlan;
 
 /** A cook of the trade, with the minutes that practice gives it; what the heat model is held against. Rows: data/practice-cases.json. */
 final readonly class TradeCase
@@ -40,6 +42,30 @@ final readonly class TradeCase
     {
         /** @var list<array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float}, climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}> */
         return Table::named('practice-cases')[$part];
+    }
+
+    /** How far the core rises after it was cooked to its target, as the model alone has it, K. */
+    public static function climbK(Dish $dish): float
+    {
+        $cook = Cook::of($dish, self::ROOM_C, Resolution::fine(), Course::asPlanned());
+        $trace = $cook->body->record(false);
+        $cook->toPull($dish->targetC);
+        [$offS, $offC] = [$cook->body->elapsedS(), $cook->body->coreC()];
+        $cook->rest(Coast::FOLLOWED_REST_S);
+
+        return Coast::peak($trace, $offS)[0] - $offC;
+    }
+
+    /**
+     * The fire of a dish over an open spit on a still day.
+     *
+     * @param  array<string, mixed>  $dish  as in a roast's file
+     */
+    public static function fire(array $dish, string $fuel): FirePlan
+    {
+        $roast = RoastFile::read(['serve_at' => '2000-06-01T19:00:00Z', 'air_c' => self::ROOM_C, 'wind_ms' => 0, 'fires' => [['cooker' => 'open-spit', 'fuel' => $fuel]], 'dishes' => [$dish]]);
+
+        return Plan::of($roast, new \DateTimeImmutable('2000-05-30T00:00:00Z'))->fires[0];
     }
 
     public function forecast(): Forecast

@@ -6,12 +6,10 @@ namespace App\Console\Commands;
 
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Table;
-use Diatherm\Plan\Coast;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 use Diatherm\Plan\Fire\FireCase;
-use Diatherm\Plan\Plan;
 use Diatherm\Plan\RoastFile;
 use Diatherm\Plan\TradeCase;
 use Diatherm\Practice\BeliefTrial;
@@ -136,12 +134,7 @@ final class NumbersCommand extends Command
         $rows = ['| What | Practice, K | Model | Shown | Counted on |', '|---|---|---|---|---|'];
         foreach (TradeCase::rows('climbs') as $row) {
             $dish = TradeCase::dish($row['dish']);
-            $cook = Cook::of($dish, 20.0, Resolution::fine(), Course::asPlanned());
-            $trace = $cook->body->record(false);
-            $cook->toPull($dish->targetC);
-            [$off, $offC] = [$cook->body->elapsedS(), $cook->body->coreC()];
-            $cook->rest(Coast::FOLLOWED_REST_S);
-            $climb = Coast::peak($trace, $off)[0] - $offC;
+            $climb = TradeCase::climbK($dish);
             $asked = TradeCase::dish(['coast' => true] + $row['dish'])->carryover();
             $rows[] = sprintf('| %s | %s–%s | %.1f | %.1f | %.1f |', $row['what'], $row['climb_k'][0], $row['climb_k'][1], $climb, min($climb, $asked->climbK), min($climb, $asked->creditK));
         }
@@ -154,8 +147,7 @@ final class NumbersCommand extends Command
     {
         $rows = ['| What | Practice, kg | Computed | To have by |', '|---|---|---|---|'];
         foreach (TradeCase::rows('fuel') as $row) {
-            $roast = RoastFile::read(['serve_at' => '2000-06-01T19:00:00Z', 'air_c' => 20, 'wind_ms' => 0, 'fires' => [['cooker' => 'open-spit', 'fuel' => $row['fuel']]], 'dishes' => [$row['dish']]]);
-            $fire = Plan::of($roast, new \DateTimeImmutable('2000-05-30T00:00:00Z'))->fires[0];
+            $fire = TradeCase::fire($row['dish'], $row['fuel']);
             $rows[] = sprintf('| %s | %s–%s | %.0f | %.0f |', $row['what'], $row['kg'][0], $row['kg'][1], $fire->usedKg(), $fire->buyKg());
         }
 
