@@ -28,7 +28,7 @@ final class Matrix
     /** @return array<string, array<string, mixed>> roast files by name */
     public static function all(): array
     {
-        return [...self::single(), ...self::roastRestSear(), ...self::smokeRoast(), ...self::searChillBake(), ...self::lowHot(), ...self::odd()];
+        return [...self::single(), ...self::roastRestSear(), ...self::smokeRoast(), ...self::searChillBake(), ...self::lowHot(), ...self::odd(), ...self::tough()];
     }
 
     /** @return array<string, array<string, mixed>> every so many, so that each cut, cooker and chain has its turn */
@@ -132,6 +132,36 @@ final class Matrix
                 $files["$cut->id low on $low, hot on $hot"] = self::file($cut, [
                     ['cooker' => $low, 'cooker_c' => 120, 'until_core_c' => max(30.0, $cut->taste($cut->usualTaste)->coreC - 12.0)], ['cooker' => $hot, 'cooker_c' => $hotC, 'pull' => true],
                 ]);
+            }
+        }
+
+        return $files;
+    }
+
+    /** @return array<string, array<string, mixed>> tough cuts till they pull apart, bare and wrapped; what is rolled; an open fire by the hand */
+    public static function tough(): array
+    {
+        $files = [];
+        foreach (array_filter(Larder::cuts(), fn (Cut $cut): bool => $cut->tough) as $cut) {
+            foreach (['pellet', 'kettle', 'ceramic', 'oven', 'lidded-roaster', 'camp-oven'] as $cooker) {
+                foreach ([null, 'foil', 'paper'] as $wrap) {
+                    $files["$cut->id on $cooker till tender, ".($wrap ?? 'bare')] = self::file($cut, [
+                        ['cooker' => $cooker, 'cooker_c' => 125, 'until_core_c' => 68],
+                        ['cooker' => $cooker, 'cooker_c' => 125, 'until_tender' => true] + ($wrap === null ? [] : ['wrap' => $wrap]),
+                    ], ['taste' => 'tender', 'rest_minutes' => 60]);
+                }
+            }
+        }
+        foreach (['chicken-breast', 'turkey-breast', 'lamb-leg-boned', 'pork-loin', 'beef-topside', 'salmon-side'] as $id) {
+            foreach (['ceramic', 'oven', 'kettle-direct', 'oven-grill'] as $cooker) {
+                $files["$id rolled on $cooker"] = self::file(Larder::cut($id), [['cooker' => $cooker, 'pull' => true]], ['form' => 'rolled']);
+            }
+        }
+        foreach (['chicken', 'lamb-leg', 'goat-whole', 'fish-whole', 'beef-steak'] as $id) {
+            foreach (['open-spit' => [3, 6, 9], 'open-grate' => [2, 4, 8], 'trench' => [4, 8, 12]] as $cooker => $hands) {
+                foreach ($hands as $seconds) {
+                    $files["$id on $cooker at a $seconds s hand"] = self::file(Larder::cut($id), [['cooker' => $cooker, 'hand_s' => $seconds, 'pull' => true]]);
+                }
             }
         }
 
