@@ -156,3 +156,47 @@ it('lists a roast that is over as it was planned, with what became of it', funct
         ->and($list->json('0.plan.dishes.0.carved_at'))->not->toBeNull()
         ->and($list->json('0.plan'))->not->toHaveKey('curves');
 });
+
+it('stores a wrap, an end by the fork and seconds of the hand, and gives them back', function () {
+    $dish = ['cut' => 'pork-shoulder', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [
+        ['cooker' => 'open-grate', 'hand_s' => 6, 'minutes' => 10], ['cooker' => 'pellet', 'cooker_c' => 120, 'until_core_c' => 68], ['cooker' => 'pellet', 'cooker_c' => 120, 'wrap' => 'paper', 'until_tender' => true],
+    ]];
+    $this->actingAs($this->cook());
+    $file = soon($dish, ['serve_at' => now()->addDays(2)->toAtomString()]);
+    $id = $this->postJson('/api/roasts', $file)->assertCreated()->json('id');
+    $answer = $this->getJson("/api/roasts/$id")->assertOk();
+    expect(Contract::breaches($answer->content(), 'Roast'))->toBe([])
+        ->and($answer->json('file.dishes.0.stages.0.hand_s'))->toBe(6)
+        ->and($answer->json('file.dishes.0.stages.0'))->not->toHaveKey('cooker_c')
+        ->and($answer->json('file.dishes.0.stages.2.wrap'))->toBe('paper')
+        ->and($answer->json('file.dishes.0.stages.2.until_tender'))->toBeTrue()
+        ->and($answer->json('plan.dishes.0.stages.0.hand_s'))->toBe(6)
+        ->and($answer->json('plan.dishes.0.stages.1.hand_s'))->toBeNull()
+        ->and($answer->json('plan.dishes.0.tender_share'))->toBeGreaterThan(0.9);
+    // As it is sent back, it is the same roast.
+    $this->putJson("/api/roasts/$id", $answer->json('file'))->assertOk();
+    expect($this->getJson("/api/roasts/$id")->json('file'))->toBe($answer->json('file'));
+});
+
+it('says at its field what a step cannot be, and keeps what was there', function (array $stage, string $field, string $words) {
+    $roast = $this->roast();
+    $this->putJson("/api/roasts/{$roast->id}", soon(['stages' => [$stage]]))->assertUnprocessable()->assertJsonValidationErrors(["dishes.0.stages.0.$field" => $words]);
+    $this->getJson("/api/roasts/{$roast->id}")->assertJsonPath('file.dishes.0.stages.0.cooker', 'kettle');
+})->with([
+    'a dial by the hand' => [['cooker' => 'kettle', 'hand_s' => 5, 'pull' => true], 'hand_s', 'not seconds of the hand'],
+    'a hand in the fire' => [['cooker' => 'open-spit', 'hand_s' => 0.2, 'pull' => true], 'hand_s', 'must be'],
+    'both' => [['cooker' => 'open-spit', 'hand_s' => 5, 'cooker_c' => 360, 'pull' => true], 'hand_s', 'not both'],
+    'leaves' => [['cooker' => 'kettle', 'wrap' => 'leaves', 'pull' => true], 'wrap', 'foil or paper'],
+    'a rack till it pulls apart' => [['cooker' => 'kettle', 'until_tender' => true], 'until_tender', 'does not take hours'],
+]);
+
+it('speaks of an open fire in seconds, with the marks of its course', function () {
+    $this->actingAs($this->cook());
+    $spit = $this->postJson('/api/preview', soon(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 5, 'pull' => true]]], ['serve_at' => now()->addDays(2)->toAtomString()]))->assertOk();
+    $kettle = $this->postJson('/api/preview', soon())->assertOk();
+    expect(Contract::breaches($spit->content(), 'Plan'))->toBe([])
+        ->and($spit->json('fires.0.steps.0.hand_s.target'))->toBe(5)
+        ->and($spit->json('fires.0.steps.0.hand_s.least'))->toBeLessThan(5)->and($spit->json('fires.0.steps.0.hand_s.most'))->toBeGreaterThan(5)
+        ->and(array_column($spit->json('fires.0.hand_ticks'), 'seconds'))->toBe([2, 3, 4, 6, 9, 16, 40])
+        ->and($kettle->json('fires.0.steps.0.hand_s'))->toBeNull()->and($kettle->json('fires.0.hand_ticks'))->toBe([]);
+});

@@ -22,7 +22,14 @@ beforeEach(() => {
   call.mockResolvedValue(aRoast());
 });
 
-function Writing({ start, onChange, errors = {} }: { start: Draft; onChange?: (draft: Draft) => void; errors?: Record<string, string[]> }) {
+type WritingProps = {
+  start: Draft;
+  onChange?: (draft: Draft) => void;
+  errors?: Record<string, string[]>;
+  within?: typeof reference;
+};
+
+function Writing({ start, onChange, errors = {}, within = reference }: WritingProps) {
   const [draft, setDraft] = useState(start);
   return (
     <Ticket
@@ -32,7 +39,7 @@ function Writing({ start, onChange, errors = {} }: { start: Draft; onChange?: (d
         onChange?.(next);
       }}
       errors={errors}
-      reference={reference}
+      reference={within}
       locked={false}
     />
   );
@@ -103,6 +110,16 @@ describe('ticket', () => {
     await userEvent.click(screen.getByLabelText('Wrapped'));
     await userEvent.click(screen.getByRole('option', { name: /not at all/ }));
     expect(seen.at(-1)?.dishes[0]?.stages[1]?.wrap).toBeUndefined();
+  });
+
+  it('offers till it pulls apart for a tough cut alone', async () => {
+    const tough = { ...reference, cuts: reference.cuts.map((cut) => ({ ...cut, tough: true })) };
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} within={tough} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByLabelText('Until'));
+    await userEvent.click(screen.getByRole('option', { name: 'it pulls apart' }));
+    expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([{ cooker: 'kettle', until_tender: true }]);
+    expect(seen.at(-1)?.dishes[0]?.stages[0]?.pull).toBeUndefined();
   });
 
   it('takes a number of one’s own in place of a taste', async () => {

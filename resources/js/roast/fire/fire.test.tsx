@@ -161,6 +161,28 @@ describe('fire view', () => {
     expect(screen.getByRole('region', { name: 'Hand test' })).toBeInTheDocument();
   });
 
+  it('tells an open fire by the hand alone, in figures and along its course', () => {
+    const step = aSpitFire().steps[0];
+    if (step === undefined) throw new Error('It has a step.');
+    const ticks = [
+      { seconds: 4, celsius: 400 },
+      { seconds: 9, celsius: 318 },
+    ];
+    view(aSpitFire({ hand_ticks: ticks, steps: [{ ...step, target_c: 366, hand_s: { target: 6, least: 4.2, most: 9.1 } }] }));
+    expect(screen.getByText('Fresh, at the meat')).toBeInTheDocument();
+    expect(screen.getByText('4 to 9 s, eight fires in ten')).toBeInTheDocument();
+    expect(screen.queryByText(/366/)).not.toBeInTheDocument();
+    expect(screen.getByText('9 s')).toBeInTheDocument();
+  });
+
+  it('has one refuel in hand where coals are shovelled, and a third to spare where they pass through', () => {
+    const { unmount } = view(aSpitFire({ buy_name: 'Hardwood, burned to coals', buy_kg: 99, kwh: null }));
+    expect(screen.getByText('hardwood, one refuel in hand')).toBeInTheDocument();
+    unmount();
+    view(aFire({ fuel: null, fuels: [], buy_name: 'Propane', buy_kg: 1.2, kwh: null }));
+    expect(screen.getByText('propane, a third to spare')).toBeInTheDocument();
+  });
+
   it('draws burners as knobs', () => {
     const share = (id: string, name: string) => ({ id, name, unit: 'share' as const, least: 0, most: 1, step: 0.125 });
     const first = aFire().steps[0];
