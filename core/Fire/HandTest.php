@@ -74,6 +74,20 @@ final class HandTest
         return (max(0.0, $fluxWm2) / Nature::STEFAN_BOLTZMANN) ** 0.25 - Nature::ZERO_C_IN_K;
     }
 
+    /** Seconds in which a palm feels what a black wall of this temperature gives. */
+    public static function secondsOfWall(float $celsius): float
+    {
+        return self::seconds(self::fluxOfWallWm2($celsius));
+    }
+
+    /** A fire in a cook's words: “an 8 s hand”. */
+    public static function inWords(float $seconds): string
+    {
+        $whole = (string) round($seconds);
+
+        return (in_array($whole, ['8', '11', '18'], true) ? 'an' : 'a')." $whole s hand";
+    }
+
     /** Temperature of a black wall that fills the palm's view and gives the same flux, °C. */
     public static function wallC(float $seconds): float
     {

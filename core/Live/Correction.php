@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Diatherm\Live;
 
 use Diatherm\Cooker\CampOven;
+use Diatherm\Cooker\Mechanism;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Thermostat;
 use Diatherm\Cooker\Weather;
+use Diatherm\Fire\HandTest;
 use Diatherm\Measure\RobustLine;
 
 /** What to change on a cooker now, by how much, and when to look again. */
@@ -78,7 +80,7 @@ final readonly class Correction
         $off = $level - $targetC;
         $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
         if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
-            return $answer('hold', 'Leave it as it is', sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band), 20.0);
+            return $answer('hold', 'Leave it as it is', $curve->mechanism instanceof OpenFire ? 'It stands about where it should: that is as steady as a fire gets.' : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band), 20.0);
         }
         $settles = min(max($pace, 4.0), self::LOOK_MOST);
         if ($changedMinutes < $settles && $drift * $off <= 0.0) {
@@ -121,7 +123,12 @@ final readonly class Correction
                 : $answer('hold', 'Leave it as it is', 'The change that would be needed is smaller than a hand can set.', 20.0);
         }
 
-        return $answer('set', self::inWords($curve, $settings, $new, $colder), sprintf('It is heading for %.0f °C; the target is %.0f °C.', $headingC, $targetC), $look, $new);
+        return $answer('set', self::inWords($curve, $settings, $new, $colder), sprintf('It is heading for %s; the target is %s.', self::heat($mechanism, $headingC), self::heat($mechanism, $targetC)), $look, $new);
+    }
+
+    private static function heat(Mechanism $mechanism, float $celsius): string
+    {
+        return $mechanism instanceof OpenFire ? HandTest::inWords(HandTest::secondsOfWall($celsius)) : sprintf('%.0f °C', $celsius);
     }
 
     private static function inWords(OwnCurve $curve, Settings $from, Settings $to, bool $colder): string

@@ -338,7 +338,7 @@ final class RoastFile
         if ($fields->has('cooker_c')) {
             $fields->refuse('hand_s', 'Give seconds of the hand or a temperature, not both.');
         }
-        $seconds = $fields->number('hand_s', 'hand test', ceil(10.0 * HandTest::seconds(HandTest::fluxOfWallWm2($cooker->mostC))) / 10.0, floor(HandTest::seconds(HandTest::fluxOfWallWm2($cooker->leastC))), 's');
+        $seconds = $fields->number('hand_s', 'hand test', ceil(10.0 * HandTest::secondsOfWall($cooker->mostC)) / 10.0, floor(HandTest::secondsOfWall($cooker->leastC)), 's');
 
         return HandTest::wallC(min(60.0, max(2.0, $seconds)));
     }

@@ -333,7 +333,7 @@ final readonly class RunSheet
     private static function heat(Stage $stage, bool $named): string
     {
         if (Equipment::has($stage->cooker->id) && Equipment::of($stage->cooker->id)->isOpen()) {
-            return sprintf('over coals where a hand is held %.0f s', HandTest::seconds(HandTest::fluxOfWallWm2($stage->cookerC)));
+            return sprintf('over coals where a hand is held %.0f s', HandTest::secondsOfWall($stage->cookerC));
         }
 
         return ($named ? $stage->cooker->short.' ' : '').'at '.Figure::celsius($stage->cookerC);

@@ -37,7 +37,7 @@ final readonly class Stage
     /** Its heat as a hand tells it, seconds that a palm is held at the meat; null where a dial or thermometer tells it. */
     public function handS(): ?float
     {
-        return $this->cooker->isOpenFire() ? HandTest::seconds(HandTest::fluxOfWallWm2($this->cookerC)) : null;
+        return $this->cooker->isOpenFire() ? HandTest::secondsOfWall($this->cookerC) : null;
     }
 
     /**
@@ -47,7 +47,7 @@ final readonly class Stage
      */
     public static function heatInFile(Cooker $cooker, float $celsius): array
     {
-        $seconds = $cooker->isOpenFire() ? round(HandTest::seconds(HandTest::fluxOfWallWm2($celsius)), 4) : null;
+        $seconds = $cooker->isOpenFire() ? round(HandTest::secondsOfWall($celsius), 4) : null;
 
         return $seconds !== null && abs(HandTest::wallC($seconds) - $celsius) < 0.01 ? ['hand_s' => $seconds] : ['cooker_c' => $celsius];
     }
@@ -55,7 +55,7 @@ final readonly class Stage
     /** Its heat in a cook's words. */
     public function heatInWords(): string
     {
-        return $this->handS() === null ? sprintf('%.0f °C', $this->cookerC) : sprintf('a %.0f s hand', $this->handS());
+        return $this->handS() === null ? sprintf('%.0f °C', $this->cookerC) : HandTest::inWords($this->handS());
     }
 
     /** The same step at another temperature. */

@@ -208,6 +208,7 @@ export function aTending(more: Partial<Tending> = {}): Tending {
       why: 'It is heading for 139 °C; the target is 150 °C.',
       look_minutes: 15,
       level_c: 139,
+      hand_s: null,
       drift_k_h: -9,
       settings: { intake_mm: 9, exhaust_mm: 9 },
     },

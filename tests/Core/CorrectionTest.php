@@ -95,3 +95,17 @@ it('speaks of each cooker in its own terms', function (string $kind, array $valu
     ['open-spit', ['coals_kg' => 5.0], 357.0, 420.0, 'out from under'],
     ['pellet', ['set_c' => 120.0], 120.0, 100.0, 'Set to'],
 ]);
+
+it('speaks of an open fire by the hand, and of any other by degrees', function (float $seconds, string $act) {
+    $fire = Equipment::of('open-spit');
+    $curve = OwnCurve::of($fire);
+    $weather = Weather::of(18.0);
+    $target = Diatherm\Fire\HandTest::wallC(6.0);
+    $readings = array_map(fn (float $minutes): array => [$minutes, Diatherm\Fire\HandTest::wallC($seconds)], [-10.0, -5.0, 0.0]);
+    $correction = Correction::of($curve, $weather, $target, $curve->settingsFor($target, $weather), $readings);
+    expect($correction?->act)->toBe($act)->and("$correction?->words $correction?->why")->not->toMatch('/°C|\bK\b/');
+    if ($act === 'set') {
+        expect($correction?->why)->toContain(sprintf(' %.0f s hand', $seconds))->toContain('the target is a 6 s hand');
+    }
+    expect(corrected([[-20.0, 118.0], [-10.0, 116.0], [0.0, 115.0]])?->why)->toContain('°C');
+})->with([[6.0, 'hold'], [12.0, 'set'], [3.0, 'set']]);

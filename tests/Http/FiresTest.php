@@ -141,7 +141,11 @@ it('takes a hand test for a reading of the fire', function () {
     $roast = $this->roast(['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]]);
     $this->log($roast, 'on', 20);
     $answer = $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => 6])->assertOk();
-    expect($answer->json('readings.0.celsius'))->toEqualWithDelta(366.0, 1.5);
+    expect($answer->json('readings.0.celsius'))->toEqualWithDelta(366.0, 1.5)
+        // It is given back as it was felt, and the advice speaks of hands alone.
+        ->and($answer->json('readings.0.hand_s'))->toEqualWithDelta(6.0, 0.05)
+        ->and($answer->json('tending.0.correction.hand_s.level'))->toEqualWithDelta(6.0, 0.2)
+        ->and($answer->json('tending.0.correction.why'))->not->toMatch('/°C|\bK\b/');
     foreach ([['place' => 'cooker', 'hand_s' => 0.5], ['place' => 'core', 'hand_s' => 6], ['place' => 'cooker', 'hand_s' => 'long']] as $bad) {
         $this->postJson("/api/roasts/{$roast->id}/readings", $bad + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()])->assertUnprocessable()->assertJsonValidationErrors('hand_s');
     }

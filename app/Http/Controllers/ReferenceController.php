@@ -53,7 +53,7 @@ final class ReferenceController
                 'default_c' => $cooker->defaultC,
                 'least_c' => $cooker->leastC,
                 'most_c' => $cooker->mostC,
-                'default_hand_s' => $cooker->isOpenFire() ? round(HandTest::seconds(HandTest::fluxOfWallWm2($cooker->defaultC))) : null,
+                'default_hand_s' => $cooker->isOpenFire() ? round(HandTest::secondsOfWall($cooker->defaultC)) : null,
                 'lid' => $cooker->lid,
                 'rest' => $cooker->isRest(),
                 'open' => Equipment::has($cooker->id) && Equipment::of($cooker->id)->isOpen(),

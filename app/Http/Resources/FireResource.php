@@ -82,7 +82,7 @@ final class FireResource
 
     private static function seconds(float $celsius): float
     {
-        return round(HandTest::seconds(HandTest::fluxOfWallWm2($celsius)), 1);
+        return round(HandTest::secondsOfWall($celsius), 1);
     }
 
     /** @return array<string, mixed> */

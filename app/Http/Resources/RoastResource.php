@@ -12,10 +12,12 @@ use App\Roasts\Shelf;
 use App\Roasts\Tending;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
+use Diatherm\Fire\HandTest;
 use Diatherm\Live\Finding;
 use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Verdict;
+use Diatherm\Plan\Stage;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -79,6 +81,7 @@ final class RoastResource extends JsonResource
                 'look_minutes' => round($correction->lookMinutes),
                 'level_c' => round($correction->levelC, 1),
                 'drift_k_h' => round($correction->driftKH, 1),
+                'hand_s' => $tending->fire->equipment->isOpen() ? ['level' => round(HandTest::secondsOfWall($correction->levelC), 1), 'target' => round(HandTest::secondsOfWall($tending->targetC), 1)] : null,
                 'settings' => $correction->settings === null ? null : $values($correction->settings),
             ],
         ];
@@ -160,6 +163,13 @@ final class RoastResource extends JsonResource
         ];
     }
 
+    private function isOnOpenFire(int $dish): bool
+    {
+        $stages = $this->resource->plan->forecasts[$dish]->dish->stages ?? [];
+
+        return array_filter($stages, fn (Stage $stage): bool => $stage->cooker->isOpenFire()) !== [];
+    }
+
     /** @return array<string, mixed> */
     private function reading(Reading $reading): array
     {
@@ -173,6 +183,7 @@ final class RoastResource extends JsonResource
             'place' => $reading->place,
             'place_words' => Reading::PLACES[$reading->place],
             'celsius' => $reading->celsius,
+            'hand_s' => $reading->place === Reading::COOKER && $this->isOnOpenFire($reading->dish) ? round(HandTest::secondsOfWall($reading->celsius), 1) : null,
             'sure' => $reading->sure,
             'counts' => $verdict === Verdict::Counts,
             'verdict' => $verdict->inWords(),

@@ -142,7 +142,7 @@ final readonly class FirePlan
     /** Seconds that a palm is held at the meat's height over the fresh fire; null where the fire is not in the open. */
     public function handSeconds(): ?float
     {
-        return $this->equipment->isOpen() ? HandTest::seconds(HandTest::fluxOfWallWm2($this->steps[0]->steadyC->likely)) : null;
+        return $this->equipment->isOpen() ? HandTest::secondsOfWall($this->steps[0]->steadyC->likely) : null;
     }
 
     /** What a vented cooker shows when its slots are closed in, on the way to its first heat; null for any other. */

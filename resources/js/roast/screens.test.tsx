@@ -400,6 +400,7 @@ describe('debrief', () => {
         place: 'cooker',
         place_words: 'Cooker',
         celsius: 171,
+        hand_s: null,
         sure: false,
         counts: true,
         verdict: 'Counts',

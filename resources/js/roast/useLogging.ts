@@ -86,6 +86,8 @@ export type Logged = {
   dish: number | null;
   words: string;
   celsius: number | null;
+  /** of an open fire, in place of degrees */
+  hand_s: number | null;
   counts: boolean;
   verdict: string;
 };
@@ -99,6 +101,7 @@ export function logged(roast: Roast): Logged[] {
       dish: reading.dish,
       words: reading.place_words,
       celsius: reading.celsius,
+      hand_s: reading.hand_s,
       counts: reading.counts,
       verdict: reading.verdict,
     })),
@@ -109,6 +112,7 @@ export function logged(roast: Roast): Logged[] {
       dish: event.dish,
       words: words(roast, event),
       celsius: null,
+      hand_s: null,
       counts: true,
       verdict: '',
     })),

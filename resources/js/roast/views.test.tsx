@@ -303,6 +303,7 @@ describe('what is next', () => {
             place: 'core',
             place_words: 'Middle',
             celsius: 24,
+            hand_s: null,
             sure: false,
             counts: false,
             verdict: 'Left out',

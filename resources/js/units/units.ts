@@ -100,7 +100,13 @@ export function inUnits(prose: string, format: Formatter): string {
   }
 }
 
+/** A fire as a palm tells it: an 8 s hand. */
+export function handOf(seconds: number): string {
+  const whole = Math.round(seconds);
+  return `${[8, 11, 18].includes(whole) ? 'an' : 'a'} ${whole} s hand`;
+}
+
 /** A cooker's heat as a cook says it: degrees, or over an open fire the seconds that a hand is held. */
 export function heatOf(stage: { cooker_c: number; hand_s: number | null }, format: { degrees: (celsius: number) => string }): string {
-  return stage.hand_s === null ? format.degrees(stage.cooker_c) : `a ${Math.round(stage.hand_s)} s hand`;
+  return stage.hand_s === null ? format.degrees(stage.cooker_c) : handOf(stage.hand_s);
 }

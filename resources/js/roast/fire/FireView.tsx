@@ -7,7 +7,7 @@ import { Warnings } from '../../ui/Warnings';
 import { Why } from '../../ui/Why';
 import { Prose } from '../../units/Prose';
 import { at, clock, duration } from '../../units/time';
-import { useUnits } from '../../units/units';
+import { handOf, useUnits } from '../../units/units';
 import { Banking } from './Banking';
 import { CampOvenCount } from './CampOvenCount';
 import { FloorPanel } from './FloorPanel';
@@ -193,8 +193,7 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
             <li key={later.from_minutes} className="flex gap-3 border-t border-hair py-1.5">
               <span className="w-12 font-bold">{time(later.from_minutes)}</span>
               <span>
-                {later.hand_s === null ? format.temperature(later.target_c) : `a ${later.hand_s.target.toFixed(0)} s hand`}:{' '}
-                <Prose>{later.words}</Prose>
+                {later.hand_s === null ? format.temperature(later.target_c) : handOf(later.hand_s.target)}: <Prose>{later.words}</Prose>
               </span>
             </li>
           ))}
@@ -220,7 +219,7 @@ function Headline({ fire }: { fire: Fire }) {
   const value = (id: string) => step?.settings.find((one) => one.id === id)?.value ?? 0;
   const mm = (id: string) => `${Math.round(2 * value(id)) / 2}`;
   if (fire.count !== null) return <>{`${fire.count.over} over, ${fire.count.under} under`}</>;
-  if (fire.hand_s !== null) return <>{`a ${fire.hand_s.toFixed(0)} s hand`}</>;
+  if (fire.hand_s !== null) return <>{handOf(fire.hand_s)}</>;
   if (fire.controls.some((control) => control.unit === 'mm')) {
     return <>{mm('intake_mm') === mm('exhaust_mm') ? `both ${mm('intake_mm')} mm` : `${mm('intake_mm')} and ${mm('exhaust_mm')} mm`}</>;
   }

@@ -350,6 +350,19 @@ describe('tending', () => {
     expect(screen.queryByRole('button')).toBeNull();
   });
 
+  it('tells how an open fire stands by the hand', () => {
+    const open = aTending().correction;
+    if (open === null) throw new Error('It is corrected.');
+    show(
+      <Strip
+        tending={aTending({ target_c: 366, correction: { ...open, level_c: 330, drift_k_h: -40, hand_s: { level: 8, target: 6 } } })}
+      />,
+    );
+    expect(screen.getByText('an 8 s hand')).toBeInTheDocument();
+    expect(screen.getByText(/target a 6 s hand, falling,/)).toBeInTheDocument();
+    expect(screen.queryByText(/330|366/)).not.toBeInTheDocument();
+  });
+
   it('asks for a reading where there is none', () => {
     show(<Strip tending={aTending({ correction: null, readings: [] })} />);
     expect(screen.getByText(/take a reading of the cooker/)).toBeInTheDocument();

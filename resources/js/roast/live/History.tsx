@@ -4,7 +4,7 @@ import { Sheet } from '../../ui/Sheet';
 import { When, momentOf, type Moment } from '../../ui/When';
 import { Prose } from '../../units/Prose';
 import { clock, localInput } from '../../units/time';
-import { useUnits } from '../../units/units';
+import { handOf, useUnits } from '../../units/units';
 import { logged, type Logged, type useLogging } from '../useLogging';
 
 const SHOWN = 2;
@@ -35,7 +35,9 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
               </span>
             </span>
             {line.celsius !== null && (
-              <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>{format.degrees(line.celsius, 1)}</span>
+              <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>
+                {line.hand_s === null ? format.degrees(line.celsius, 1) : handOf(line.hand_s)}
+              </span>
             )}
             <button
               type="button"

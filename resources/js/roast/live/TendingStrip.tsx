@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Roast, Tending } from '../../api/types';
 import { Prose } from '../../units/Prose';
-import { useUnits } from '../../units/units';
+import { handOf, useUnits } from '../../units/units';
 import type { useLogging } from '../useLogging';
 import { toDo } from '../acts';
 
@@ -35,9 +35,10 @@ export function TendingStrip({ tending, roast, log }: Props) {
           </span>
         ) : (
           <>
-            <span className="wide text-xl text-water">{format.degrees(correction.level_c)}</span>
+            <span className="wide text-xl text-water">{stands(correction, format)}</span>
             <span className="label">
-              target {format.degrees(tending.target_c)}, {drift(correction.drift_k_h, format)}, <Prose>{tending.words}</Prose>
+              target {correction.hand_s === null ? format.degrees(tending.target_c) : handOf(correction.hand_s.target)},{' '}
+              {drift(correction.drift_k_h, correction.hand_s === null ? format : null)}, <Prose>{tending.words}</Prose>
             </span>
           </>
         )}
@@ -68,7 +69,13 @@ export function TendingStrip({ tending, roast, log }: Props) {
   );
 }
 
-function drift(kelvinPerHour: number, format: ReturnType<typeof useUnits>): string {
+function stands(correction: NonNullable<Tending['correction']>, format: ReturnType<typeof useUnits>): string {
+  return correction.hand_s === null ? format.degrees(correction.level_c) : handOf(correction.hand_s.level);
+}
+
+/** A hand cannot tell kelvins an hour. */
+function drift(kelvinPerHour: number, format: ReturnType<typeof useUnits> | null): string {
   if (Math.abs(kelvinPerHour) < STEADY_K_H) return 'steady';
-  return `${kelvinPerHour < 0 ? 'falling' : 'rising'} ${format.difference(Math.abs(kelvinPerHour))} an hour`;
+  const way = kelvinPerHour < 0 ? 'falling' : 'rising';
+  return format === null ? way : `${way} ${format.difference(Math.abs(kelvinPerHour))} an hour`;
 }
