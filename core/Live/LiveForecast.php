@@ -133,7 +133,7 @@ final readonly class LiveForecast
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts), $getsThere ? null : $model->coreAt($modelOffS), $posterior->fallen),
+            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts), $getsThere ? null : $model->coreAt($modelOffS), $posterior->fallen()),
             $getsThere,
         );
     }

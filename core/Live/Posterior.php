@@ -18,10 +18,10 @@ use Diatherm\Plan\Variation;
  * What readings make of the uncertain inputs of a cook: heat transfer, thickness, start, how far off the core the probe
  * sits, and a cooker that wanders.
  *
- * All are normal beforehand, the wandering heat as an Ornstein–Uhlenbeck process at even knots whose jumps may be great now and then. The core's course is taken
- * as linear in them about the likeliest values: one run for each of them gives its slope (a few dozen runs in all), and two
- * rounds of Gauss and Newton find where the readings put them. A stray reading loses its pull (Student's t, by reweighing).
- * Source: Rasmussen & Williams 2006, chapter 2 (linear–normal inference); Gelman et al., Bayesian Data Analysis, chapter 17 (t by reweighing).
+ * All are normal beforehand, the wandering heat as an Ornstein–Uhlenbeck process at even knots; a cooker that has fallen is a
+ * way of its own beside it, weighed by how well the readings fit. The core's course is taken as linear in them about the likeliest values: one run for each of them gives its slope (a few dozen runs in all), and two
+ * rounds of Gauss and Newton find where the readings put them.
+ * Source: Rasmussen & Williams 2006, chapter 2 (linear–normal inference).
  */
 final readonly class Posterior
 {
@@ -30,6 +30,8 @@ final readonly class Posterior
 
     /** Runs are followed so many times as long as the first one takes, and at least so long past now, s. */
     private const BEYOND = 1.6;
+
+    private const FAR = 2.5;
 
     private const PAST_NOW_S = 3600.0;
 
@@ -49,19 +51,16 @@ final readonly class Posterior
     /** One that was read is known to this share of its rise. Common practice. */
     private const READ_TO = 0.02;
 
-    /** A cooker that nobody looks at falls by such a share of its rise, in so many cooks of a hundred within an hour or two: coals go under, a door stays ajar, a lid slips. Common practice. */
+    /** A cooker that nobody looks at falls by such a share of its rise, in so many cooks of a hundred within an hour or two, so that its band holds when it has: coals go under, a door stays ajar, a lid slips. Common practice. */
     private const FALLS = 0.22;
 
-    private const FALLS_ODDS = 0.18;
+    private const FALLS_ODDS = 0.42;
 
-    /** Scatter of a reading: the probe, and what the model leaves out, K. Common practice. */
-    private const SCATTER_K = 1.0;
+    /** Falls are looked for at no more moments than so many: each has a run of its own. */
+    private const MOST_FALLS = 4;
 
     /** Readings closer together than this share what they tell, s: a model is off in the same way from one to the next. */
     private const APART_S = 600.0;
-
-    /** Degrees of freedom of Student's t. */
-    private const FREEDOM = 4.0;
 
     /** Where between the core and a quarter of the way out a probe sits, squared as the temperature goes there: mean and deviation. Worked by hand for any place alike. */
     private const PROBE_MEAN = 0.33;
@@ -69,8 +68,6 @@ final readonly class Posterior
     private const PROBE_DEVIATION = 0.3;
 
     private const ROUNDS = 2;
-
-    private const REWEIGHINGS = 4;
 
     private const TENTH = 0.1;
 
@@ -81,23 +78,19 @@ final readonly class Posterior
 
     /**
      * @param  array<int, float>  $mean  of the inputs, standard deviations from what was planned
-     * @param  array<int, array<int, float>>  $covariance
      * @param  array<int, float>  $seconds  the grid
-     * @param  array<int, array{float, array<int, float>}>  $courses  weight and core on the grid, one for each way that the cooker may have gone
+     * @param  non-empty-list<Way>  $ways  that the cooker may have gone
      * @param  array<int, float>  $deviations  of the core about each, on the grid
      * @param  array<int, array<int, float>>  $slopes  of the core with each input, on the grid
-     * @param  float  $fallen  how likely it is that the cooker has fallen, 0 to 1
      */
     private function __construct(
         private Dish $dish,
         public array $mean,
-        private array $covariance,
         private array $seconds,
-        private array $courses,
+        private array $ways,
         private array $deviations,
         private array $slopes,
         private float $knotS,
-        public float $fallen,
     ) {
     }
 
@@ -110,6 +103,18 @@ final readonly class Posterior
         $first = Cook::of($dish, $airC, Resolution::coarse(), $course);
         $stuck = $first->toPull($untilC) !== null;
         $endS = $course->pulledS ?? max($course->nowS + self::PAST_NOW_S, $stuck ? $course->nowS + self::HOPELESS_S : self::BEYOND * $first->body->elapsedS());
+        $posterior = self::followed($dish, $airC, $course, $readings, $endS);
+        // A cooker that has fallen takes longer than anybody planned to follow.
+        if ($course->pulledS === null && ! $stuck && $posterior->reaches($untilC)->high >= $endS) {
+            return self::followed($dish, $airC, $course, $readings, self::FAR * $endS);
+        }
+
+        return $posterior;
+    }
+
+    /** @param  list<Reading>  $readings */
+    private static function followed(Dish $dish, float $airC, Course $course, array $readings, float $endS): self
+    {
         $knotS = max(self::CLOSEST_KNOT_S, $endS / self::BEYOND / self::KNOTS);
         $count = self::HEAT + (int) ceil($endS / $knotS) + 1;
         $lastS = $course->pulledS === null ? $endS : $course->pulledS + max(0.0, $course->nowS - $course->pulledS) + Coast::FOLLOWED_REST_S;
@@ -127,96 +132,119 @@ final readonly class Posterior
             return $trace;
         };
         $precision = self::beforehand($count, $knotS, $course);
-        $mean = array_fill(0, $count, 0.0);
-        [$base, $core, $slopes, $ways] = [$mean, [], [], []];
+        $planned = array_fill(0, $count, 0.0);
+        $ways = array_map(fn (array $odds): Way => Way::expected($odds[0], $odds[1]), self::expected($planned, $knotS, $course, $readings !== []));
+        [$base, $slopes] = [$planned, []];
         $rounds = $readings === [] ? 1 : self::ROUNDS;
-        for ($round = 0; $round < $rounds; $round++) {
-            $base = $mean;
+        for ($round = 1; $round <= $rounds; $round++) {
             $middle = $run($base);
-            $core = array_map($middle->coreAt(...), $seconds);
-            $slopes = $at = [];
-            $read = array_map(fn (Reading $reading): array => [$middle->coreAt($reading->seconds), $middle->nearAt($reading->seconds)], $readings);
-            foreach (range(0, $count - 1) as $k) {
-                if ($k === self::PROBE) {
-                    $slopes[] = array_fill(0, self::GRID, 0.0);
-                    $at[] = array_map(fn (array $one): float => self::PROBE_DEVIATION * ($one[1] - $one[0]), $read);
-
-                    continue;
-                }
-                $moved = $base;
-                $moved[$k] += 1.0;
-                $other = $run($moved);
-                $slopes[] = array_map(fn (float $s, float $c): float => $other->coreAt($s) - $c, $seconds, $core);
-                $at[] = array_map(fn (Reading $reading, array $one): float => $other->coreAt($reading->seconds) - $one[0], $readings, $read);
+            [$slopes, $told] = self::slopes($run, $middle, $base, $readings, $seconds);
+            // Once it is known about where, each way has a run of its own: a fall is too far off for slopes alone.
+            foreach ($ways as $h => $way) {
+                $alike = $round === 1 || $way->mean === $base;
+                $about = $alike ? $base : $way->mean;
+                $ways[$h] = self::settled($way, $about, $alike ? $middle : $run($about), $precision, $slopes, $told, $readings, $seconds);
             }
-            $said = array_map(fn (Reading $reading, array $one): float => $reading->celsius - $one[0] - (self::PROBE_MEAN + self::PROBE_DEVIATION * $base[self::PROBE]) * ($one[1] - $one[0]), $readings, $read);
-            $ways = self::ways($count, $knotS, $course, $precision, $base, $at, $said, self::share($readings));
-            $mean = self::mixed(array_map(fn (array $way): array => [$way[0], $way[1]], $ways));
+            $ways = Way::weighed($ways);
+            // What is over has no fork ahead: there the middle of all ways is what was learnt.
+            $base = $course->pulledS === null ? Way::middle(Way::likelier($ways)) : Way::middle($ways);
         }
-        $courses = array_map(function (array $way) use ($core, $slopes, $base): array {
-            $coreC = $core;
-            foreach ($slopes as $k => $slope) {
-                $by = $way[1][$k] - $base[$k];
-                foreach ($slope as $j => $one) {
-                    $coreC[$j] += $one * $by;
-                }
-            }
+        $deviations = array_map(fn (int $j): float => self::deviation($ways[0]->covariance, $slopes, $j), range(0, self::GRID - 1));
 
-            return [$way[0], $coreC];
-        }, $ways);
-        $deviations = array_map(fn (int $j): float => self::deviation($ways[0][2], $slopes, $j), range(0, self::GRID - 1));
-
-        return new self($dish, $mean, $ways[0][2], $seconds, $courses, $deviations, $slopes, $knotS, 1.0 - $ways[0][0]);
+        return new self($dish, $base, $seconds, $ways, $deviations, $slopes, $knotS);
     }
 
     /**
-     * The ways that the cooker may have gone, each with how likely it is by what was read: as it was set, or fallen at a knot
-     * since it was last looked at.
+     * The core's slope with each input, on the grid and at each reading.
      *
-     * @param  array<int, array<int, float>>  $precision  of the inputs beforehand
+     * @param  callable(array<int, float>): Trace  $run
      * @param  array<int, float>  $base
-     * @param  array<int, array<int, float>>  $slopes
-     * @param  array<int, float>  $said
-     * @param  array<int, float>  $share
-     * @return array<int, array{float, array<int, float>, array<int, array<int, float>>}> weight, mean and covariance
+     * @param  list<Reading>  $readings
+     * @param  array<int, float>  $seconds
+     * @return array{array<int, array<int, float>>, array<int, array<int, float>>}
      */
-    private static function ways(int $count, float $knotS, Course $course, array $precision, array $base, array $slopes, array $said, array $share): array
+    private static function slopes(callable $run, Trace $middle, array $base, array $readings, array $seconds): array
+    {
+        $slopes = $told = [];
+        foreach (array_keys($base) as $k) {
+            if ($k === self::PROBE) {
+                $slopes[] = array_fill(0, self::GRID, 0.0);
+                $told[] = array_map(fn (Reading $reading): float => self::PROBE_DEVIATION * ($middle->nearAt($reading->seconds) - $middle->coreAt($reading->seconds)), $readings);
+
+                continue;
+            }
+            $moved = $base;
+            $moved[$k] += 1.0;
+            $other = $run($moved);
+            $slopes[] = array_map(fn (float $s): float => $other->coreAt($s) - $middle->coreAt($s), $seconds);
+            $told[] = array_map(fn (Reading $reading): float => $other->coreAt($reading->seconds) - $middle->coreAt($reading->seconds), $readings);
+        }
+
+        return [$slopes, $told];
+    }
+
+    /**
+     * One way that the cooker may have gone, as the readings leave it.
+     *
+     * @param  array<int, float>  $about  inputs of the run
+     * @param  array<int, array<int, float>>  $precision  of the inputs beforehand
+     * @param  array<int, array<int, float>>  $slopes  on the grid
+     * @param  array<int, array<int, float>>  $told  slopes at each reading
+     * @param  list<Reading>  $readings
+     * @param  array<int, float>  $seconds
+     */
+    private static function settled(Way $way, array $about, Trace $run, array $precision, array $slopes, array $told, array $readings, array $seconds): Way
+    {
+        $said = array_map(function (Reading $reading) use ($run, $about): float {
+            $core = $run->coreAt($reading->seconds);
+
+            return $reading->celsius - $core - (self::PROBE_MEAN + self::PROBE_DEVIATION * $about[self::PROBE]) * ($run->nearAt($reading->seconds) - $core);
+        }, $readings);
+        [$mean, $covariance, $fit] = NormalEquations::settle($precision, $way->expected, $about, $told, $said, self::share($readings));
+        $coreC = array_map($run->coreAt(...), $seconds);
+        foreach ($slopes as $k => $slope) {
+            $by = $mean[$k] - $about[$k];
+            foreach ($slope as $j => $one) {
+                $coreC[$j] += $one * $by;
+            }
+        }
+
+        return $way->settled($mean, $covariance, $coreC, $fit);
+    }
+
+    /**
+     * The ways that the cooker may have gone: as it was set, or fallen at a knot since it was last looked at.
+     *
+     * @param  array<int, float>  $planned
+     * @return non-empty-list<array{float, array<int, float>}> how likely, and what is expected of the inputs
+     */
+    private static function expected(array $planned, float $knotS, Course $course, bool $read): array
     {
         $looked = $course->cookerReadings === [] ? 0.0 : $course->cookerReadings[count($course->cookerReadings) - 1][0];
-        $knots = [];
-        for ($k = (int) floor($looked / $knotS) + 1; $k * $knotS <= $course->nowS; $k++) {
-            $knots[] = $k;
+        $first = (int) floor($looked / $knotS) + 1;
+        $last = (int) floor($course->nowS / $knotS) + 1;
+        if (! $read || $last < $first) {
+            return [[1.0, $planned]];
         }
-        $odds = $said === [] || $knots === [] ? 0.0 : self::FALLS_ODDS * min(1.0, ($course->nowS - $looked) / self::FORGETS_S + 0.5);
-        $ways = [];
-        foreach ([null, ...($odds > 0.0 ? $knots : [])] as $knot) {
-            $prior = array_fill(0, $count, 0.0);
-            for ($k = self::HEAT; $knot !== null && $k < $count; $k++) {
-                $prior[$k] = $k - self::HEAT >= $knot ? -self::FALLS / self::WANDERS : 0.0;
+        $odds = self::FALLS_ODDS * min(1.0, ($course->nowS - $looked) / self::FORGETS_S + 0.5);
+        $count = min(self::MOST_FALLS, $last - $first + 1);
+        $ways = [[1.0 - $odds, $planned]];
+        for ($n = 0; $n < $count; $n++) {
+            $knot = $first + (int) round(($last - $first) * ($count === 1 ? 0.0 : $n / ($count - 1)));
+            $fallen = $planned;
+            for ($k = self::HEAT + $knot; $k < count($planned); $k++) {
+                $fallen[$k] = -self::FALLS / self::WANDERS;
             }
-            [$mean, $covariance, $fit] = self::settle($precision, $prior, $base, $slopes, $said, $share);
-            $ways[] = [$fit + log($knot === null ? 1.0 - $odds : $odds / count($knots)), $mean, $covariance];
+            $ways[] = [$odds / $count, $fallen];
         }
-        $most = max(array_column($ways, 0));
-        $all = array_sum(array_map(fn (array $way): float => exp($way[0] - $most), $ways));
 
-        return array_map(fn (array $way): array => [exp($way[0] - $most) / $all, $way[1], $way[2]], $ways);
+        return $ways;
     }
 
-    /**
-     * @param  array<int, array{float, array<int, float>}>  $weighed
-     * @return array<int, float>
-     */
-    private static function mixed(array $weighed): array
+    /** How likely it is that the cooker has fallen, 0 to 1. */
+    public function fallen(): float
     {
-        $mean = array_fill(0, count($weighed[0][1]), 0.0);
-        foreach ($weighed as [$weight, $values]) {
-            foreach ($values as $k => $value) {
-                $mean[$k] += $weight * $value;
-            }
-        }
-
-        return $mean;
+        return 1.0 - $this->ways[0]->weight;
     }
 
     /** The inputs in the middle. */
@@ -230,7 +258,7 @@ final readonly class Posterior
     {
         $j = $this->place($this->reaches($celsius)->likely);
         $toward = [];
-        foreach ($this->covariance as $row) {
+        foreach ($this->ways[0]->covariance as $row) {
             $toward[] = array_sum(array_map(fn (float $c, array $slope): float => $c * $slope[$j], $row, $this->slopes));
         }
         $variance = array_sum(array_map(fn (float $one, array $slope): float => $one * $slope[$j], $toward, $this->slopes));
@@ -249,14 +277,14 @@ final readonly class Posterior
             $at[] = $before + $share * ($after - $before);
         }
 
-        return Spread::of(...$at);
+        return Spread::of(min($at[0], $at[1]), $at[1], max($at[1], $at[2]));
     }
 
     /** The core at a moment with one input so many deviations from what was planned, by the slopes alone, °C. */
     public function guessedC(float $seconds, int $input, float $by): float
     {
         [$i, $j, $share] = $this->between($seconds);
-        $at = fn (int $k): float => $this->courses[0][1][$k] + $by * $this->slopes[$input][$k];
+        $at = fn (int $k): float => $this->ways[0]->coreC[$k] + $by * $this->slopes[$input][$k];
 
         return $at($i) + $share * ($at($j) - $at($i));
     }
@@ -286,20 +314,22 @@ final readonly class Posterior
     private function quantile(int $j, float $quantile): float
     {
         $deviation = $this->deviations[$j];
-        $cores = array_map(fn (array $course): float => $course[1][$j], $this->courses);
+        $ways = $quantile === 0.5 ? Way::likelier($this->ways) : $this->ways;
+        $cores = array_map(fn (Way $way): float => $way->coreC[$j], $ways);
         if (count($cores) < 2 || $deviation < 1e-6) {
             return $cores[0] + $deviation * self::normal($quantile);
         }
+        $all = array_sum(array_map(fn (Way $way): float => $way->weight, $ways));
         [$low, $high] = [min($cores) - 3.0 * $deviation, max($cores) + 3.0 * $deviation];
         for ($round = 0; $round < 24; $round++) {
             $middle = 0.5 * ($low + $high);
             $below = 0.0;
-            foreach ($this->courses as $k => [$weight]) {
+            foreach ($ways as $k => $way) {
                 // Logistic in place of the normal's integral, off by less than a hundredth. Source: Bowling et al. 2009.
                 $z = ($middle - $cores[$k]) / $deviation;
-                $below += $weight / (1.0 + exp(-1.5976 * $z - 0.070566 * $z ** 3));
+                $below += $way->weight / (1.0 + exp(-1.5976 * $z - 0.070566 * $z ** 3));
             }
-            $below < $quantile ? $low = $middle : $high = $middle;
+            $below < $quantile * $all ? $low = $middle : $high = $middle;
         }
 
         return 0.5 * ($low + $high);
@@ -396,66 +426,6 @@ final readonly class Posterior
     }
 
     /**
-     * Where readings put the inputs: the normal equations, solved anew as strays lose their pull.
-     *
-     * @param  array<int, array<int, float>>  $precision  beforehand
-     * @param  array<int, float>  $prior  mean beforehand
-     * @param  array<int, float>  $base  about which the slopes hold
-     * @param  array<int, array<int, float>>  $slopes  of each reading with each input
-     * @param  array<int, float>  $said  readings less what the run at $base says
-     * @param  array<int, float>  $share  of a full reading that each one counts for
-     * @return array{array<int, float>, array<int, array<int, float>>, float} mean, covariance, and how well all of it fits (log)
-     */
-    private static function settle(array $precision, array $prior, array $base, array $slopes, array $said, array $share): array
-    {
-        $count = count($base);
-        $mean = $prior;
-        $covariance = self::inverse($precision);
-        $rest = $said;
-        $told = array_map(fn (array $row): float => array_sum(array_map(fn (float $p, float $m): float => $p * $m, $row, $prior)), $precision);
-        for ($round = 0; $round <= ($said === [] ? 0 : self::REWEIGHINGS); $round++) {
-            foreach ($said as $i => $off) {
-                $rest[$i] = $off;
-                foreach ($slopes as $k => $slope) {
-                    $rest[$i] -= $slope[$i] * ($mean[$k] - $base[$k]);
-                }
-            }
-            if ($round === self::REWEIGHINGS || $said === []) {
-                break;
-            }
-            [$left, $right] = [$precision, $told];
-            foreach ($said as $i => $off) {
-                $weight = $share[$i] * (self::FREEDOM + 1.0) / (self::FREEDOM + ($rest[$i] / self::SCATTER_K) ** 2) / self::SCATTER_K ** 2;
-                foreach ($slopes as $k => $slope) {
-                    $off += $slope[$i] * $base[$k];
-                }
-                for ($a = 0; $a < $count; $a++) {
-                    $w = $weight * $slopes[$a][$i];
-                    if ($w !== 0.0) {
-                        $right[$a] += $w * $off;
-                        for ($b = 0; $b < $count; $b++) {
-                            $left[$a][$b] += $w * $slopes[$b][$i];
-                        }
-                    }
-                }
-            }
-            $covariance = self::inverse($left);
-            $mean = array_map(fn (array $row): float => array_sum(array_map(fn (float $c, float $r): float => $c * $r, $row, $right)), $covariance);
-        }
-        $fit = 0.0;
-        foreach ($rest as $i => $off) {
-            $fit -= $share[$i] * 0.5 * (self::FREEDOM + 1.0) * log1p(($off / self::SCATTER_K) ** 2 / self::FREEDOM);
-        }
-        foreach ($precision as $a => $row) {
-            foreach ($row as $b => $one) {
-                $fit -= 0.5 * $one * ($mean[$a] - $prior[$a]) * ($mean[$b] - $prior[$b]);
-            }
-        }
-
-        return [$mean, $covariance, $fit];
-    }
-
-    /**
      * @param  list<Reading>  $readings
      * @return array<int, float>
      */
@@ -468,39 +438,5 @@ final readonly class Posterior
         }
 
         return $shares;
-    }
-
-    /**
-     * Of a symmetric matrix that is positive definite, by Gauss and Jordan.
-     *
-     * @param  array<int, array<int, float>>  $matrix
-     * @return array<int, array<int, float>>
-     */
-    private static function inverse(array $matrix): array
-    {
-        $count = count($matrix);
-        $inverse = [];
-        for ($a = 0; $a < $count; $a++) {
-            $inverse[$a] = array_fill(0, $count, 0.0);
-            $inverse[$a][$a] = 1.0;
-        }
-        for ($a = 0; $a < $count; $a++) {
-            $pivot = $matrix[$a][$a];
-            for ($b = 0; $b < $count; $b++) {
-                $matrix[$a][$b] /= $pivot;
-                $inverse[$a][$b] /= $pivot;
-            }
-            for ($i = 0; $i < $count; $i++) {
-                if ($i !== $a && $matrix[$i][$a] !== 0.0) {
-                    $factor = $matrix[$i][$a];
-                    for ($b = 0; $b < $count; $b++) {
-                        $matrix[$i][$b] -= $factor * $matrix[$a][$b];
-                        $inverse[$i][$b] -= $factor * $inverse[$a][$b];
-                    }
-                }
-            }
-        }
-
-        return $inverse;
     }
 }
