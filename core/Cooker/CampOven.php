@@ -15,7 +15,10 @@ final readonly class CampOven implements Mechanism
     /** Share of the coals' heat that the pot takes. Common practice. */
     public const TAKEN = 0.3;
 
-    public function __construct(public float $diameterM, public string $method)
+    /** A shovel holds about so many coals of the size of a briquette. Common practice. */
+    private const SHOVEL = 12.0;
+
+    public function __construct(public float $diameterM, public string $method, private ?Fuel $fuel = null)
     {
     }
 
@@ -48,9 +51,9 @@ final readonly class CampOven implements Mechanism
 
     public function heatW(Settings $settings, float $insideC, Weather $weather): float
     {
-        $fuel = Fuel::named('briquettes');
+        $one = CampOvenCount::counted();
 
-        return self::TAKEN / $this->byCoals() * ($settings->get('over') + $settings->get('under')) * ($fuel->pieceKg ?? 0.0) * CoalBed::freshWKg($fuel) * CoalBed::meanFade($fuel, CampOvenCount::refreshMinutes(0.0));
+        return self::TAKEN / $this->byCoals() * ($settings->get('over') + $settings->get('under')) * CampOvenCount::kgOfOne($one) * CoalBed::freshWKg($one) * CoalBed::meanFade($one, CampOvenCount::refreshMinutes(0.0));
     }
 
     /** What the rule of counting implies: at its steady temperature the pot loses what its coals give. */
@@ -73,7 +76,22 @@ final readonly class CampOven implements Mechanism
 
     public function inWords(Settings $settings): string
     {
-        return sprintf('%.0f coals on the lid, ', $settings->get('over')).($this->method === 'beside' ? 'the fire at its side' : sprintf('%.0f below', $settings->get('under')));
+        $where = sprintf('%.0f coals on the lid, ', $settings->get('over')).($this->method === 'beside' ? 'the fire at its side' : sprintf('%.0f below', $settings->get('under')));
+
+        return $this->fuel === null || $this->fuel->pieceKg !== null ? $where : $where.self::shovels($settings->get('over'), $settings->get('under'));
+    }
+
+    /** Coals that nobody counts are shovelled. */
+    private static function shovels(float $over, float $under): string
+    {
+        $of = fn (float $coals): string => match ($half = (int) round(2.0 * $coals / self::SHOVEL)) {
+            0 => 'a few',
+            1 => 'half a shovel',
+            2 => 'a shovel',
+            default => ($half % 2 === 0 ? (string) intdiv($half, 2) : intdiv($half, 2).'½').' shovels',
+        };
+
+        return ', as big as briquettes: '.$of($over).' above'.($under < 1.0 ? '' : ' and '.$of($under).' below');
     }
 
     /** Share of the heat that its coals give. */

@@ -160,7 +160,7 @@ final readonly class Equipment
             'vented' => $this->vented(),
             'gas' => $this->gas(),
             'open' => new OpenFire($this->metres('length_cm'), $this->metres('width_cm'), $this->metres('height_cm'), $fuel ?? $this->fuels()[0], $piles ?? $this->piles($layout ?? array_key_first($this->layouts()) ?? 'even', 1.0)),
-            'camp_oven' => new CampOven($this->metres('diameter_cm'), $layout !== null && array_key_exists($layout, CampOvenCount::METHODS) ? $layout : 'roast'),
+            'camp_oven' => new CampOven($this->metres('diameter_cm'), $layout !== null && array_key_exists($layout, CampOvenCount::METHODS) ? $layout : 'roast', $fuel),
             default => $this->thermostat(),
         };
     }

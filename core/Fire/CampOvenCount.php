@@ -8,7 +8,7 @@ use Diatherm\Measure\Bisection;
 use Diatherm\Measure\OutOfRange;
 
 /**
- * Briquettes for a camp oven: how many, and where, by the two schools. Common practice throughout: twice the diameter in
+ * Coals for a camp oven, briquettes or as big: how many, and where, by the two schools. Common practice throughout: twice the diameter in
  * inches holds 165 to 175 °C in still mild air, two more for each 13 K; the split goes by the method.
  */
 final readonly class CampOvenCount
@@ -89,10 +89,22 @@ final readonly class CampOvenCount
         return ['over' => $inches + 3, 'under' => $inches - 3];
     }
 
-    /** Coals are renewed before they give less than this share, min from grey. */
-    public static function refreshMinutes(float $windMs): float
+    /** Coals are renewed before they give less than this share, min from grey: those of wood burn out sooner. */
+    public static function refreshMinutes(float $windMs, ?Fuel $fuel = null): float
     {
-        return CoalBed::minutesToFade(Fuel::named('briquettes'), self::RENEWED_AT, self::WIND_AT_GROUND * $windMs);
+        return CoalBed::minutesToFade($fuel ?? self::counted(), self::RENEWED_AT, self::WIND_AT_GROUND * $windMs);
+    }
+
+    /** What the rule counts. */
+    public static function counted(): Fuel
+    {
+        return Fuel::named('briquettes');
+    }
+
+    /** As much of a fuel as gives the heat of one briquette until it is renewed, kg: coals of wood or lump are as big, but lighter, and burn out sooner. */
+    public static function kgOfOne(Fuel $fuel): float
+    {
+        return $fuel->pieceKg ?? (float) self::counted()->pieceKg * CoalBed::freshWKg(self::counted()) / CoalBed::freshWKg($fuel);
     }
 
     /** Practice renews at 45 to 60 min, which is where an open bed stands at about half. */

@@ -21,7 +21,7 @@ final readonly class Resolution
     /** For one forecast that is shown. */
     public static function fine(): self
     {
-        return new self(24, 20.0, 8e-4, 0.9);
+        return new self(24, 30.0, 8e-4, 0.9);
     }
 
     /** For ensembles of hundreds of runs. */

@@ -354,6 +354,21 @@ it('puts coals on the lid alone beside a fire, and finds its way back', function
     }
 });
 
+it('lays a camp oven with every fuel and by every method, to the same heat and the same hour', function (string $fuel, string $layout) {
+    $lamb = ['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]];
+    $of = fn (string $fuel): Plan => planned($lamb, ['air_c' => 12, 'wind_ms' => 3, 'fires' => [['cooker' => 'camp-oven', 'layout' => $layout, 'fuel' => $fuel]]]);
+    [$usual, $plan] = [$of('briquettes'), $of($fuel)];
+    $fire = $plan->fires[0];
+    expect($fire->count())->toBe($usual->fires[0]->count())
+        ->and($plan->forecasts[0]->cookMinutes)->toEqual($usual->forecasts[0]->cookMinutes)
+        ->and($fire->steps[0]->steadyC)->toEqual($usual->fires[0]->steps[0]->steadyC)
+        ->and(count($fire->run->refuels))->toBeGreaterThanOrEqual(count($usual->fires[0]->run->refuels))
+        ->and($fire->buyKg())->toBeGreaterThan($fire->usedKg());
+    $words = implode(' | ', array_map(fn (Entry $entry): string => $entry->title.': '.$entry->detail, fireEntries($plan)));
+    expect($words)->not->toContain('0 kg of wood')->not->toContain('0 coals')
+        ->and(str_contains($fire->curve->mechanism->inWords($fire->steps[0]->settings), 'shovel'))->toBe(in_array($fuel, ['lump', 'hardwood'], true));
+})->with(['briquettes', 'quick-light', 'lump', 'hardwood'])->with(['roast', 'bake', 'simmer', 'beside']);
+
 it('says when to close the slots in, until the dish is on', function () {
     $close = fn (Plan $plan): array => array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'));
     $plan = planned();

@@ -58,8 +58,8 @@ final class FireResource
             'controls' => CookerResource::controls($fire->curve->mechanism->controls()),
             'steps' => array_map(fn (FireStep $step): array => self::step($fire, $step), $fire->steps),
             'lender' => $fire->lender,
-            'start' => $fuel === null || $fire->lender !== null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fuel->inWords($fire->run->startKg), 'pieces' => $fuel->pieces($fire->run->startKg), 'bought_kg' => round($fuel->boughtKg($fire->run->startKg), 2), 'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2)],
-            'refuels' => $fuel === null || $fire->lender !== null ? [] : array_map(fn (Refuel $refuel): array => ['minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1), 'kg' => round($refuel->kg, 3), 'words' => $fuel->inWords($refuel->kg)], $fire->run->refuels),
+            'start' => $fuel === null || $fire->lender !== null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fire->measure($fire->run->startKg), 'pieces' => $fuel->pieces($fire->run->startKg), 'bought_kg' => round($fire->litKg(), 2), 'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2)],
+            'refuels' => $fuel === null || $fire->lender !== null ? [] : array_map(fn (Refuel $refuel): array => ['minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1), 'kg' => round($refuel->kg, 3), 'words' => $fire->measure($refuel->kg)], $fire->run->refuels),
             'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
             'buy_kg' => round($fire->buyKg(), 2),
             'buy_name' => $fire->feed()->name ?? $fuel?->name,
@@ -157,7 +157,7 @@ final class FireResource
             'diameter_cm' => round(100.0 * $mechanism->diameterM, 1),
             'plain' => (int) round(2.0 * $mechanism->diameterM / CampOvenCount::INCH_M),
             'other' => CampOvenCount::otherSchool($mechanism->diameterM),
-            'refresh_minutes' => round(CampOvenCount::refreshMinutes($fire->weather->windMs)),
+            'refresh_minutes' => round(CampOvenCount::refreshMinutes($fire->weather->windMs, $fire->fuel)),
         ];
     }
 

@@ -9,6 +9,7 @@ use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Thermostat;
 use Diatherm\Cooker\Weather;
+use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
@@ -22,6 +23,9 @@ final readonly class FirePlan
 
     /** Where nothing is added, of what is laid. Common practice. */
     private const SPARE_SHARE = 0.25;
+
+    /** A wood fire that is smaller makes no coals to shovel, kg. Common practice. */
+    private const LEAST_WOOD_KG = 6.0;
 
     /** Smoke wood goes on early, while the meat is cool: so much for each hour of the first three. Common practice. */
     public const SMOKE_KG_PER_HOUR = 0.08;
@@ -68,7 +72,15 @@ final readonly class FirePlan
     /** What is laid and added over the whole cook, kg as bought. */
     public function usedKg(): float
     {
-        return $this->fuel === null ? 0.0 : $this->fuel->boughtKg($this->bedKg());
+        return $this->fuel === null ? 0.0 : max($this->litKg(), $this->fuel->boughtKg($this->bedKg()));
+    }
+
+    /** What the first fire is lit with, kg as bought. */
+    public function litKg(): float
+    {
+        $kg = $this->fuel === null ? 0.0 : $this->fuel->boughtKg($this->run->startKg);
+
+        return $this->count() !== null && $this->hasSecondFire() ? max(self::LEAST_WOOD_KG, $kg) : $kg;
     }
 
     /** Coals laid and added in all. */
@@ -129,6 +141,22 @@ final readonly class FirePlan
         $settings = $this->steps[0]->settings;
 
         return $this->curve->mechanism instanceof CampOven && ! $this->buried ? ['over' => (int) $settings->get('over'), 'under' => (int) $settings->get('under')] : null;
+    }
+
+    /** A cook's measure of so much in the bed: by number for a camp oven, whatever it burns. */
+    public function measure(float $kg): string
+    {
+        if ($this->fuel === null) {
+            return '';
+        }
+
+        return $this->count() === null || $this->fuel->pieceKg !== null ? $this->fuel->inWords($kg) : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->fuel));
+    }
+
+    /** Whether a fire out of the way makes the next coals. */
+    public function hasSecondFire(): bool
+    {
+        return $this->fuel?->isWood() === true && ($this->equipment->hasSecondFire() || $this->count() !== null);
     }
 
     /** How far the temperature swings about what is set, to either side, K. */

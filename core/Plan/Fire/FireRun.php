@@ -11,6 +11,7 @@ use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\VentedCooker;
 use Diatherm\Cooker\Warmth;
 use Diatherm\Cooker\Weather;
+use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\Fuel;
 use Diatherm\Measure\Bisection;
@@ -131,7 +132,7 @@ final class FireRun
             return self::asCounted($fuel, $step->settings->get('coals_kg'));
         }
         if ($this->mechanism instanceof CampOven) {
-            return ($step->settings->get('over') + $step->settings->get('under')) * ($fuel->pieceKg ?? 0.025);
+            return ($step->settings->get('over') + $step->settings->get('under')) * CampOvenCount::kgOfOne($fuel);
         }
         $need = $this->need($step);
         $warming = $this->warmingKg($fuel, $step, $this->weather->airC);
@@ -159,7 +160,7 @@ final class FireRun
         } else {
             $whole = $this->mechanism instanceof OpenFire
                 ? $step->settings->get('coals_kg') * $fresh
-                : ($step->settings->get('over') + $step->settings->get('under')) * ($fuel->pieceKg ?? 0.025) * $fresh;
+                : ($step->settings->get('over') + $step->settings->get('under')) * CampOvenCount::kgOfOne($fuel) * $fresh;
             $interval = CoalBed::minutesToFade($fuel, $this->renewAt, $this->weather->groundWindMs());
             $due = $free < $this->renewAt * $whole && $rest > self::SHORT_SHARE * $interval;
             if (! $due && ! ($newStep && $free < 0.9 * $whole)) {
@@ -167,7 +168,7 @@ final class FireRun
             }
             $more = ($whole - $free) / $fresh;
         }
-        $more = self::asCounted($fuel, $more);
+        $more = $this->mechanism instanceof CampOven ? CampOvenCount::kgOfOne($fuel) * ceil($more / CampOvenCount::kgOfOne($fuel) - 0.02) : self::asCounted($fuel, $more);
         if ($more > 0.0) {
             $bed->add($more, true);
             $this->refuels[] = new Refuel($at, $more, $at - $fuel->ashOverMinutes);

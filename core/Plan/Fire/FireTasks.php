@@ -34,11 +34,11 @@ final class FireTasks
         }
         $care = 'Outdoors only: charcoal gives off carbon monoxide. Mind local fire bans';
         if ($fuel->isWood()) {
-            return [sprintf('Light %.0f kg of wood', $fuel->boughtKg($fire->run->startKg)), sprintf('It leaves %s in about %.0f min. Clean dry wood; mind local fire bans; water at hand', $fuel->inWords($fire->run->startKg), $fuel->ashOverMinutes)];
+            return [sprintf('Light %.0f kg of wood', $fire->litKg()), sprintf('It leaves %s in about %.0f min. Clean dry wood; mind local fire bans; water at hand', $fire->measure($fire->run->startKg), $fuel->ashOverMinutes)];
         }
 
         return [
-            sprintf('Light %s', $fuel->inWords($fire->run->startKg)),
+            sprintf('Light %s', $fire->measure($fire->run->startKg)),
             sprintf('%s; grey in about %.0f min. ', self::chimneys($fire->run->startKg), $fuel->ashOverMinutes).($fuel->caution === '' ? '' : $fuel->caution.' ').$care,
         ];
     }
@@ -96,10 +96,10 @@ final class FireTasks
             if ($fuel === null) {
                 continue;
             }
-            $words = $fuel->inWords($refuel->kg);
-            $second = $fire->equipment->hasSecondFire() && $fuel->isWood();
+            $words = $fire->measure($refuel->kg);
+            $second = $fire->hasSecondFire();
             $entries[] = new Entry("fire.$kind.ready.$i", $fire->dish, Act::Fire, $at($refuel->lightMinutes), $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more", $second ? 'From the back; coals are taken from its front' : self::chimneys($refuel->kg).', for the '.$fire->equipment->kind->short, until: $at($refuel->minutes));
-            $entries[] = new Entry("fire.$kind.refuel.$i", $fire->dish, Act::Fire, $at($refuel->minutes), sprintf($second ? 'Rake in %s' : 'Add %s', $words), $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire), until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null);
+            $entries[] = new Entry("fire.$kind.refuel.$i", $fire->dish, Act::Fire, $at($refuel->minutes), sprintf($second && $fire->equipment->isOpen() ? 'Rake in %s' : 'Add %s', $words), $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire), until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null);
         }
         if ($fire->count() !== null) {
             for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->untilMinutes - 15.0; $k++) {
