@@ -82,6 +82,14 @@ final readonly class OwnCurve
         return $curve->paced($observations);
     }
 
+    /** How well its heat at that temperature is known, one in ten to either side, as a logarithm of its rise. */
+    public function doubtAt(float $ownC, Weather $weather): float
+    {
+        $x = log(max(0.5, $this->modelC($ownC, $weather) - $weather->airC) / self::MIDDLE_K);
+
+        return self::DEVIATIONS * sqrt($this->line->doubtAt($x) ** 2 + self::BENT ** 2);
+    }
+
     /** @return Spread °C that it settles at */
     public function steadyC(Settings $settings, Weather $weather): Spread
     {
@@ -97,7 +105,7 @@ final readonly class OwnCurve
         }
         $x = log($rise / self::MIDDLE_K);
         $likely = $this->line->intercept + (1.0 + $this->slope()) * $x;
-        $doubt = self::DEVIATIONS * sqrt($this->line->doubtAt($x) ** 2 + self::BENT ** 2);
+        $doubt = $this->doubtAt($weather->airC + self::MIDDLE_K * exp($likely), $weather);
 
         return Spread::of($weather->airC + self::MIDDLE_K * exp($likely - $doubt), $weather->airC + self::MIDDLE_K * exp($likely), $weather->airC + self::MIDDLE_K * exp($likely + $doubt));
     }

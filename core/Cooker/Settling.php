@@ -59,7 +59,13 @@ final readonly class Settling
         $at = $this->leadMinutes + max(0.0, $minutes);
         $i = (int) floor($at);
 
-        return isset($this->courseC[$i + 1]) ? $this->courseC[$i] + ($at - $i) * ($this->courseC[$i + 1] - $this->courseC[$i]) : $this->toC;
+        if (isset($this->courseC[$i + 1])) {
+            return $this->courseC[$i] + ($at - $i) * ($this->courseC[$i + 1] - $this->courseC[$i]);
+        }
+        $last = $this->courseC[count($this->courseC) - 1];
+
+        // One that never gets there stays as near as it came.
+        return abs($this->toC - $last) > self::NEAR_K ? $last : $this->toC;
     }
 
     /** Minutes from when the food meets it until it is there. */

@@ -380,7 +380,7 @@ final readonly class Posterior
         $one = 1.0 / Uncertainty::DEVIATIONS;
 
         return Variation::of(
-            exp($at[0] * $one * log(1.0 + Uncertainty::TRANSFER)),
+            exp($at[0] * $one * log(1.0 + Uncertainty::transfer($dish))),
             exp($at[1] * $one * log(1.0 + Uncertainty::thickness($dish))),
             max($at[2] * $one * Uncertainty::START_K, -4.5 - $dish->startC),
             array_map(fn (float $heat): float => max(0.1, 1.0 + self::WANDERS * $heat), array_slice($at, self::HEAT)),

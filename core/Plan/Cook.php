@@ -174,7 +174,7 @@ final class Cook
             $piece = $this->pieceS($stage, $at - $stageStartS);
             $next = min($endS, $at + $piece, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery), $this->as->nextKnotS($at));
             if ($this->course->isEmpty() && $piece === INF && $this->as->heat === []) {
-                $from = $to = $steady ??= $this->setTo($stage, $stage->cookerC);
+                $from = $to = $steady ??= $this->setTo($stage, $stage->steadyC());
             } else {
                 $inside = 0.5 * ($at + min($next, $at + 2.0));
                 $from = $this->setTo($stage, $this->heated($at, $stage, $this->course->cookerC($at, $inside, $stage->heatC(($at - $stageStartS) / 60.0), $stageStartS, $this->outsideC, $recovery)));
@@ -253,8 +253,8 @@ final class Cook
         $kind = $bed === null ? $kind : $kind->buried();
         $source = match (true) {
             $bed !== null => new Buried($bed, $this->as->transfer ** self::GLOW_BY_TRANSFER),
-            $kind->mostW !== null => new Element($stage->cookerC, $kind->mostW),
-            default => new SteadyCoals($kind->lossWK * ($stage->cookerC - $this->outsideC)),
+            $kind->mostW !== null => new Element($stage->steadyC(), $kind->mostW),
+            default => new SteadyCoals($kind->lossWK * ($stage->steadyC() - $this->outsideC)),
         };
         if ($this->vessel !== null && $before?->cooker->id === $stage->cooker->id) {
             return $this->vessel = $this->vessel->warmedBy($source);
@@ -265,7 +265,7 @@ final class Cook
             default => 1.0,
         };
 
-        return $this->vessel = new Vessel($kind, $source, $this->outsideC, $stage->cooker->inside->boilingC(), $this->dish->pieces * $this->dish->surfaceM2(), $this->outsideC + $warmed * ($stage->cookerC - $this->outsideC));
+        return $this->vessel = new Vessel($kind, $source, $this->outsideC, $stage->cooker->inside->boilingC(), $this->dish->pieces * $this->dish->surfaceM2(), $this->outsideC + $warmed * ($stage->steadyC() - $this->outsideC));
     }
 
     /** How long the cooker's planned heat runs straight from here, s; INF when it no longer changes. */

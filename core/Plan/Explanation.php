@@ -40,7 +40,7 @@ final class Explanation
             ...$tender,
             new Working('cook_minutes', sprintf(
                 'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d K%s: one cook in ten is quicker, one in ten slower.',
-                (int) (100 * Uncertainty::TRANSFER), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,
+                (int) round(100 * Uncertainty::transfer($dish)), (int) round(100 * Uncertainty::thickness($dish)), (int) Uncertainty::START_K,
                 Uncertainty::kind($dish) > 0.0 ? sprintf(', and the time by %d %% more for a kind of cooker that is less well known', (int) round(100.0 * Uncertainty::kind($dish))) : '',
             ), $inputs, Source::computed()),
             new Working('shape', 'The distance from the coldest point to the nearest surface decides, more than the weight. Of the thickness that a tape reads, the heat sees what lies between two warmed sides, bone and cavity allowed for.', $size, Source::of(Mark::Published, 'Cleland & Earle 1982, equivalent heat transfer dimensionality')),

@@ -187,7 +187,7 @@ final readonly class Forecast
             return max(1.0, $cook->body->elapsedS());
         };
         $middle = $seconds(1.0, 1.0, 0.0);
-        $more = 1.0 + Uncertainty::TRANSFER;
+        $more = 1.0 + Uncertainty::transfer($dish);
         $thick = Uncertainty::thickness($dish);
         $cool = min(Uncertainty::START_K, $dish->startC + 1.0);
         $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];

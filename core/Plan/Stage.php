@@ -16,6 +16,7 @@ final readonly class Stage
      * @param  list<Chore>  $chores
      * @param  Wrapping|null  $wrap  what it is wrapped in; null for nothing
      * @param  Settling|null  $settling  from the heat of the step before on the same cooker; null when it is there at once
+     * @param  Held|null  $held  what that cooker holds there; null where its fire was not looked at
      */
     public function __construct(
         public Cooker $cooker,
@@ -25,13 +26,26 @@ final readonly class Stage
         public array $chores,
         public ?Settling $settling = null,
         public ?Wrapping $wrap = null,
+        public ?Held $held = null,
     ) {
     }
 
     /** What the cooker has so many minutes into the step. */
     public function heatC(float $minutes): float
     {
-        return $this->settling?->celsius($minutes) ?? $this->cookerC;
+        return $this->settling?->celsius($minutes) ?? $this->steadyC();
+    }
+
+    /** What it has in the end: what it was asked for, or as near as it comes. */
+    public function steadyC(): float
+    {
+        return $this->held->celsius ?? $this->cookerC;
+    }
+
+    /** How well that is known, one in ten to either side, as a logarithm of the cooker's rise. */
+    public function heatDoubt(): float
+    {
+        return $this->held->doubt ?? Held::AS_SET;
     }
 
     /** Its heat as a hand tells it, seconds that a palm is held at the meat; null where a dial or thermometer tells it. */
@@ -67,12 +81,12 @@ final readonly class Stage
     /** The same step, ended by the core alone. */
     public function onToTheCore(): self
     {
-        return new self($this->cooker, $this->cookerC, StageEnd::Pull, null, [], null, $this->wrap);
+        return new self($this->cooker, $this->cookerC, StageEnd::Pull, null, [], null, $this->wrap, $this->held);
     }
 
     /** The same step on another cooker of its kind, which comes to its heat like that. */
-    public function on(Cooker $cooker, ?Settling $settling = null): self
+    public function on(Cooker $cooker, Held $held, ?Settling $settling = null): self
     {
-        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling, $this->wrap);
+        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling, $this->wrap, $held);
     }
 }

@@ -10,6 +10,7 @@ namespace Diatherm\Plan;
  */
 final class Uncertainty
 {
+    /** Heat transfer at a cooker's heat as it was set, the cooker's own doubt with it. */
     public const TRANSFER = 0.25;
 
     public const THICKNESS_BY_MASS = 0.08;
@@ -32,7 +33,15 @@ final class Uncertainty
     /** A cook at the slow end, one in ten. */
     public static function slowEnd(Dish $dish): Variation
     {
-        return Variation::of((1.0 + self::TRANSFER) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS);
+        return Variation::of((1.0 + self::transfer($dish)) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS);
+    }
+
+    /** Less where the cooker was read before: what was learnt of it is not open any more. */
+    public static function transfer(Dish $dish): float
+    {
+        $heat = max(array_map(fn (Stage $stage): float => $stage->heatDoubt(), $dish->stages));
+
+        return exp(sqrt(max(0.0, log(1.0 + self::TRANSFER) ** 2 - Held::AS_SET ** 2 + $heat ** 2))) - 1.0;
     }
 
     /** What the physics of its cookers' kinds leaves open, on the time: that of the least known. */

@@ -56,7 +56,7 @@ final readonly class SimulatedCook
             $readings = array_map(fn (array $one): array => [$one[0], $one[1] - ($one[0] > $fallsAtS + 1.0 ? self::FALL_K : 0.0)], $readings);
         }
         $as = Variation::of(
-            exp($dice->normal() * $one * log(1.0 + Uncertainty::TRANSFER)),
+            exp($dice->normal() * $one * log(1.0 + Uncertainty::transfer($dish))),
             exp($dice->normal() * $one * log(1.0 + Uncertainty::thickness($dish))),
             $dice->normal() * $one * Uncertainty::START_K,
         );

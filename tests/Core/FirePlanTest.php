@@ -369,6 +369,32 @@ it('lays a camp oven with every fuel and by every method, to the same heat and t
         ->and(str_contains($fire->curve->mechanism->inWords($fire->steps[0]->settings), 'shovel'))->toBe(in_array($fuel, ['lump', 'hardwood'], true));
 })->with(['briquettes', 'quick-light', 'lump', 'hardwood'])->with(['roast', 'bake', 'simmer', 'beside']);
 
+it('counts with what a cooker comes to, and never with what it was asked for', function (string $cooker, float $asked) {
+    $chicken = fn (float $celsius): array => ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]];
+    $storm = ['air_c' => -12, 'wind_ms' => 11];
+    $plan = planned($chicken($asked), $storm);
+    $stage = $plan->forecasts[0]->dish->stages[0];
+    expect($plan->fires[0]->steps[0]->reached)->toBe(abs($stage->steadyC() - $asked) < 4.5)
+        ->and($stage->steadyC())->toEqualWithDelta($plan->fires[0]->steps[0]->steadyC->likely, 4.5);
+    if (! $plan->fires[0]->steps[0]->reached && $stage->steadyC() > 110.0) {
+        $honest = planned($chicken(round($stage->steadyC())), $storm)->forecasts[0]->cookMinutes->likely;
+        expect($plan->forecasts[0]->cookMinutes->likely)->toEqualWithDelta($honest, 0.01 * $honest)
+            ->and(array_column(FireCautions::of($plan->fires[0]), 'id'))->toContain('out_of_reach');
+    }
+})->with([['gas', 280.0], ['gas', 160.0], ['grill-rotisserie', 280.0], ['kettle', 250.0], ['kettle', 120.0], ['ceramic', 300.0], ['pellet', 250.0], ['lidded-roaster', 230.0], ['oven', 260.0], ['griddle', 250.0], ['camp-oven', 230.0]]);
+
+it('plans with what was learnt of a cooker of one’s own: its heat, and a narrower band', function () {
+    $chicken = ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'coast' => false, 'stages' => [['cooker' => 'countertop-rotisserie', 'pull' => true]]];
+    $equipment = Equipment::of('countertop-rotisserie');
+    $mine = fn (int $count, float $celsius): Plan => planned($chicken, ['air_c' => 20, 'fires' => [['cooker' => 'countertop-rotisserie', 'own' => 'Mine']]], yard: ['Mine' => new OwnCooker('Mine', $equipment, array_map(fn (): Observation => Observation::of(Settings::of([]), Weather::of(20.0), $celsius), array_fill(0, $count, 0)))]);
+    $fixedC = $equipment->kind->defaultC;
+    [$unread, $cool, $true] = [$mine(0, $fixedC), $mine(12, $fixedC - 25.0), $mine(12, $fixedC)];
+    $width = fn (Plan $plan): float => $plan->forecasts[0]->cookMinutes->width() / $plan->forecasts[0]->cookMinutes->likely;
+    expect($cool->forecasts[0]->cookMinutes->likely)->toBeGreaterThan(1.08 * $unread->forecasts[0]->cookMinutes->likely)
+        ->and($true->forecasts[0]->cookMinutes->likely)->toEqualWithDelta($unread->forecasts[0]->cookMinutes->likely, 0.1)
+        ->and($width($true))->toBeLessThan($width($unread));
+});
+
 it('says when to close the slots in, until the dish is on', function () {
     $close = fn (Plan $plan): array => array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'));
     $plan = planned();

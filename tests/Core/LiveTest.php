@@ -81,7 +81,7 @@ it('stands by its runs for hundreds of guesses', function (int $input, float $by
     $dish = Samples::dish();
     $posterior = Posterior::of($dish, 14.0, Course::asPlanned(), [], 60.0);
     $one = 1.0 / Uncertainty::DEVIATIONS;
-    $as = [Variation::of(exp($by * $one * log(1.0 + Uncertainty::TRANSFER))), Variation::of(1.0, exp($by * $one * log(1.0 + Uncertainty::thickness($dish)))), Variation::of(1.0, 1.0, $by * $one * Uncertainty::START_K)][$input];
+    $as = [Variation::of(exp($by * $one * log(1.0 + Uncertainty::transfer($dish)))), Variation::of(1.0, exp($by * $one * log(1.0 + Uncertainty::thickness($dish)))), Variation::of(1.0, 1.0, $by * $one * Uncertainty::START_K)][$input];
     $cook = Cook::of($dish, 14.0, Resolution::coarse(), Course::asPlanned(), $as);
     $trace = $cook->body->record(false);
     $cook->toPull(60.0);

@@ -17,6 +17,7 @@ use Diatherm\Measure\NonNegative;
 use Diatherm\Plan\Cook;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Forecast;
+use Diatherm\Plan\Held;
 use Diatherm\Plan\Stage;
 use Diatherm\Plan\Variation;
 
@@ -154,7 +155,7 @@ final readonly class Banking
         foreach (self::HEATS as $share) {
             $flux = $share * $aimedWm2;
             $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker)->at($celsius) : $stage, $dish->stages)), $forecast->airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), Variation::of(1.0, $half));
+            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker, Held::asSet())->at($celsius) : $stage, $dish->stages)), $forecast->airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), Variation::of(1.0, $half));
             $trace = $cook->body->record(false);
             $cook->toPull($forecast->pullC);
             $reached = $trace->reaches($forecast->pullC);

@@ -41,7 +41,7 @@ final class FireCautions
         }
         foreach ($fire->steps as $step) {
             if (! $step->reached) {
-                $cautions[] = new Caution('out_of_reach', sprintf('%s does not reach %.0f °C in this weather: it comes to about %.0f °C. Shelter it, or plan for less.', $fire->name, $step->targetC, $step->steadyC->likely), Source::computed());
+                $cautions[] = new Caution('out_of_reach', sprintf($step->steadyC->likely < $step->targetC ? '%s does not reach %.0f °C in this weather: it comes to about %.0f °C, and the hours count with that. Shelter it, or plan for less.' : '%s does not go as low as %.0f °C: it comes to about %.0f °C, and the hours count with that.', $fire->name, $step->targetC, $step->steadyC->likely), Source::computed());
                 break;
             }
         }

@@ -32,7 +32,7 @@ final class FirePlanning
     private const LENT_SHARE = 0.4;
 
     /** A target that the cooker misses by no more than this is reached, K. */
-    private const NEAR_K = 4.0;
+    public const NEAR_K = 4.0;
 
     /**
      * @param  list<Forecast>  $forecasts  one a dish, in order

@@ -14,6 +14,7 @@ use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\FireFloor;
 use Diatherm\Food\Part;
 use Diatherm\Plan\Dish;
+use Diatherm\Plan\Held;
 use Diatherm\Plan\Roast;
 use Diatherm\Plan\Stage;
 use Diatherm\Plan\StageEnd;
@@ -67,11 +68,26 @@ final class LaidFires
             $cooker = $cooker->preheatingIn(self::preheatMinutes($stage, $equipment, $own, $roast->weather()));
         }
         $goesOn = $left !== null && $left[0] !== $stage->cookerC && $left[1] < INF;
-        $curve = $own === null && ! $goesOn ? null : OwnCurve::of($equipment, $own->observations ?? []);
+        $curve = OwnCurve::of($equipment, $own->observations ?? []);
 
         return $stage->on(
-            $own === null || $curve === null ? $cooker : $cooker->recoveringIn($curve->recoveryMinutes->likely),
-            $goesOn && $curve !== null ? Settling::between($curve, $roast->weather(), $left[0], $stage->cookerC)?->ahead($left[1]) : null,
+            $own === null ? $cooker : $cooker->recoveringIn($curve->recoveryMinutes->likely),
+            self::held($stage, $curve, $dish, $roast->weather()),
+            $goesOn ? Settling::between($curve, $roast->weather(), $left[0], $stage->cookerC)?->ahead($left[1]) : null,
+        );
+    }
+
+    /** What the cooker comes to and how well that is known: coals in the open are laid until the hand says that they do. */
+    private static function held(Stage $stage, OwnCurve $curve, Dish $dish, Weather $weather): Held
+    {
+        if ($curve->mechanism instanceof OpenFire || ($dish->bed !== null && $stage->cooker->vessel?->takesCoals() === true)) {
+            return Held::asSet();
+        }
+        $comesTo = $curve->steadyC($curve->settingsFor($stage->cookerC, $weather), $weather)->likely;
+
+        return new Held(
+            abs($comesTo - $stage->cookerC) > FirePlanning::NEAR_K ? $comesTo : null,
+            $curve->settled === 0 ? Held::AS_SET : min(Held::AS_SET, $curve->doubtAt($stage->cookerC, $weather)),
         );
     }
 
