@@ -8,11 +8,14 @@ use App\Models\Event;
 use App\Models\Reading;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
+use Diatherm\Cooker\Equipment;
 use Diatherm\Live\CookerSense;
 use Diatherm\Live\Reading as CoreReading;
 use Diatherm\Measure\Thinned;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
+use Diatherm\Plan\Fire\FireWish;
+use Diatherm\Plan\Fire\Rhythm;
 use Diatherm\Plan\Roast as CoreRoast;
 
 /** What the cook logged of a roast, as the core asks for it. */
@@ -97,7 +100,7 @@ final class Diary
         foreach ($this->stored->readings as $reading) {
             $at = $since($reading->at);
             if ($reading->place === Reading::COOKER && $at >= -self::BEFORE_ON_S && in_array($this->cookerAt($reading->dish, $reading->at), $cookers, true) && ! $this->isOdd($reading)) {
-                $readings[] = [max(0.0, $at), $reading->celsius];
+                $readings[] = [max(0.0, $at), $this->fresh($reading)];
             }
         }
 
@@ -124,17 +127,39 @@ final class Diary
         return $event === null || $event->settings === null ? null : ['settings' => array_map(floatval(...), $event->settings), 'at' => $event->at, 'celsius' => (float) $event->celsius];
     }
 
-    /** @return list<array{float, float}> minutes from now and °C, as a kind of cooker was read */
-    public function cookerReadings(string $kind): array
+    /**
+     * @param  bool  $fresh  whether an open fire is given as it would be if it were made up at that moment
+     * @return list<array{float, float}> minutes from now and °C, as a kind of cooker was read
+     */
+    public function cookerReadings(string $kind, bool $fresh = false): array
     {
         $readings = [];
         foreach ($this->stored->readings as $reading) {
             if ($reading->place === Reading::COOKER && $this->cookerAt($reading->dish, $reading->at) === $kind && ! $this->isOdd($reading)) {
-                $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $reading->celsius];
+                $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $fresh ? $this->fresh($reading) : $reading->celsius];
             }
         }
 
         return $readings;
+    }
+
+    /** What was read of a cooker; of an open fire, what it would have if it were made up at that moment. */
+    private function fresh(Reading $reading): float
+    {
+        $kind = $this->cookerAt($reading->dish, $reading->at);
+        $rhythm = $kind !== null && Equipment::has($kind) ? Rhythm::of($this->roast->fires[$kind] ?? new FireWish($kind), Equipment::of($kind), $this->roast->weather()) : null;
+        if ($kind === null || $rhythm === null) {
+            return $reading->celsius;
+        }
+        $madeUp = $this->onAt($reading->dish);
+        foreach ($this->stored->events as $event) {
+            $renews = str_starts_with((string) $event->entry, "fire.$kind.refuel") || ($event->kind === 'set' && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind);
+            if ($renews && $event->at <= $reading->at && ($madeUp === null || $event->at > $madeUp)) {
+                $madeUp = $event->at;
+            }
+        }
+
+        return $madeUp === null ? $reading->celsius : $rhythm->freshC($reading->celsius, $madeUp->diffInSeconds($reading->at) / 60.0);
     }
 
     /** Whether a cooker's reading is far from anything that it was at, and nobody said that it is right all the same. */

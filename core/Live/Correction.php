@@ -20,6 +20,9 @@ final readonly class Correction
     /** Within this of the target nothing is touched, K. Common practice: a cooker wanders. */
     private const BAND_K = 8.0;
 
+    /** A hand tells an open fire to about a second: so much at the heats that one roasts at, K of a black wall. Common practice. */
+    private const HAND_K = 20.0;
+
     /** Readings so old no longer tell of now, minutes. */
     private const FRESH_MINUTES = 45.0;
 
@@ -76,11 +79,15 @@ final readonly class Correction
         // A drift that the readings do not bear out is taken for none.
         $drift = abs($line->slope) > 1.3 * sqrt($line->covariance[2]) ? $line->slope : 0.0;
         $answer = fn (string $act, string $words, string $why, float $look, ?Settings $to = null): self => new self($act, $to, $words, $why, $look, $level, 60.0 * $drift);
-        $band = max(self::BAND_K, $curve->mechanism instanceof Thermostat ? $curve->mechanism->swingAtK($targetC) : 0.0);
+        $band = max(self::BAND_K, match (true) {
+            $curve->mechanism instanceof Thermostat => $curve->mechanism->swingAtK($targetC),
+            $curve->mechanism instanceof OpenFire => self::HAND_K,
+            default => 0.0,
+        });
         $off = $level - $targetC;
         $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
         if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
-            return $answer('hold', 'Leave it as it is', $curve->mechanism instanceof OpenFire ? 'It stands about where it should: that is as steady as a fire gets.' : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band), 20.0);
+            return $answer('hold', 'Leave it as it is', $curve->mechanism instanceof OpenFire ? 'It stands about where it should between two refuels: that is as steady as a fire gets.' : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band), 20.0);
         }
         $settles = min(max($pace, 4.0), self::LOOK_MOST);
         if ($changedMinutes < $settles && $drift * $off <= 0.0) {
@@ -123,7 +130,7 @@ final readonly class Correction
                 : $answer('hold', 'Leave it as it is', 'The change that would be needed is smaller than a hand can set.', 20.0);
         }
 
-        return $answer('set', self::inWords($curve, $settings, $new, $colder), sprintf('It is heading for %s; the target is %s.', self::heat($mechanism, $headingC), self::heat($mechanism, $targetC)), $look, $new);
+        return $answer('set', self::inWords($curve, $settings, $new, $colder), sprintf($mechanism instanceof OpenFire ? 'Freshly made up it would give %s; the target is %s.' : 'It is heading for %s; the target is %s.', self::heat($mechanism, $headingC), self::heat($mechanism, $targetC)), $look, $new);
     }
 
     private static function heat(Mechanism $mechanism, float $celsius): string

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Fire\HandTest;
 use Diatherm\Plan\Course;
 use Diatherm\Plan\Dish;
 
 /** Plan against fact for one dish that came off the heat, and what the readings taught. */
 final class Debrief
 {
+    /** A cooker that was so near to its setting on average held it, K; an open fire, as a black wall. Common practice. */
+    private const HELD_K = 6.0;
+
+    private const HELD_OPEN_K = 15.0;
+
     /** Differences smaller than these are within what any day brings. Common practice. */
     private const TELLING_SHARE = 0.08;
 
@@ -124,7 +130,13 @@ final class Debrief
         if ($course->cookerReadings !== []) {
             $mean = array_sum(array_column($course->cookerReadings, 1)) / count($course->cookerReadings);
             $set = $dish->stages[0]->cookerC;
-            $findings[] = new Finding('cooker', 'Cooker, mean of its readings', sprintf('%.0f °C', $set), sprintf('%.0f °C', $mean), 'read', abs($mean - $set) < 6.0 ? 'Held well.' : sprintf('Ran %.0f K %s.', abs($mean - $set), $mean > $set ? 'hot' : 'cool'));
+            $open = $dish->stages[0]->cooker->isOpenFire();
+            $heat = fn (float $celsius): string => $open ? HandTest::inWords(HandTest::secondsOfWall($celsius)) : sprintf('%.0f °C', $celsius);
+            $findings[] = new Finding('cooker', $open ? 'Fire when freshly made up, mean of what hands told' : 'Cooker, mean of its readings', $heat($set), $heat($mean), 'read', match (true) {
+                abs($mean - $set) < ($open ? self::HELD_OPEN_K : self::HELD_K) => 'Held well.',
+                $open => $mean > $set ? 'Ran hot.' : 'Ran cool.',
+                default => sprintf('Ran %.0f K %s.', abs($mean - $set), $mean > $set ? 'hot' : 'cool'),
+            });
         }
         if ($course->lifts !== []) {
             $findings[] = new Finding('lifts', 'Lid off', '', sprintf('%s, %.0f min', count($course->lifts) === 1 ? 'once' : count($course->lifts).' times', array_sum(array_column($course->lifts, 1)) / 60.0), 'read', 'Counted in the course above.');

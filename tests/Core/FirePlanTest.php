@@ -18,7 +18,9 @@ use Diatherm\Plan\Fire\FireCautions;
 use Diatherm\Plan\Fire\FireExplanation;
 use Diatherm\Plan\Fire\FireLayout;
 use Diatherm\Plan\Fire\FireTasks;
+use Diatherm\Plan\Fire\FireWish;
 use Diatherm\Plan\Fire\LaidFires;
+use Diatherm\Plan\Fire\Rhythm;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\Progress;
 use Diatherm\Plan\RoastFile;
@@ -394,6 +396,24 @@ it('plans with what was learnt of a cooker of one’s own: its heat, and a narro
         ->and($true->forecasts[0]->cookMinutes->likely)->toEqualWithDelta($unread->forecasts[0]->cookMinutes->likely, 0.1)
         ->and($width($true))->toBeLessThan($width($unread));
 });
+
+// Worked by hand: a bed of lump is gone after 140 min, so 30 min after it was made up it gives (1 − 30/140)² = 0.617 of its coals' heat.
+it('holds what a hand tells between two refuels against what the fire should be by then', function (string $kind) {
+    $weather = Weather::of(15.0);
+    $rhythm = Rhythm::of(new FireWish($kind, fuel: 'lump'), Equipment::of($kind), $weather);
+    expect($rhythm)->not->toBeNull();
+    assert($rhythm !== null);
+    $around = HandTest::fluxOfWallWm2(15.0);
+    $faded = HandTest::wallOfFluxC($around + 0.6173 * (HandTest::fluxWm2(6.0) - $around));
+    expect($rhythm->freshC($faded, 30.0))->toEqualWithDelta(HandTest::wallC(6.0), 0.1)
+        ->and($rhythm->freshC($faded, 0.0))->toEqualWithDelta($faded, 1e-6)
+        // One that is due is taken to be made up as planned: 140·(1 − √0.5) = 41 min, unless it is fed otherwise.
+        ->and($rhythm->freshC($faded, 2000.0))->toBeLessThan(HandTest::wallC(6.0) + 40.0);
+})->with(['open-spit', 'open-grate']);
+
+it('has no rhythm where a lid or a knob holds the heat', function (string $kind) {
+    expect(Rhythm::of(new FireWish($kind), Equipment::of($kind), Weather::of(15.0)))->toBeNull();
+})->with(['kettle', 'gas', 'oven', 'camp-oven', 'pellet', 'griddle']);
 
 it('says when to close the slots in, until the dish is on', function () {
     $close = fn (Plan $plan): array => array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'));

@@ -152,6 +152,19 @@ it('takes a hand test for a reading of the fire', function () {
     $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker'])->assertUnprocessable()->assertJsonValidationErrors('celsius');
 });
 
+it('does not take coals that faded as they should for a weaker fire', function () {
+    $roast = $this->roast(['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 5]]]);
+    $this->log($roast, 'on', 22);
+    $before = $this->getJson("/api/roasts/{$roast->id}")->json('dishes.0.live.cook_minutes.likely');
+    $told = fn (float $seconds) => $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => $seconds])->assertOk();
+    // Twenty minutes after it was made up, a hand bears it longer.
+    $answer = $told(8.5);
+    expect($answer->json('tending.0.correction.act'))->toBe('hold')
+        ->and($answer->json('tending.0.correction.hand_s.level'))->toEqualWithDelta(8.5, 0.1)
+        ->and($answer->json('dishes.0.live.cook_minutes.likely'))->toEqualWithDelta($before, 0.12 * $before);
+    expect($told(20)->json('tending.0.correction.act'))->toBeIn(['set', 'fuel']);
+});
+
 it('ticks a refuel off like anything else', function () {
     $roast = $this->roast(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 88, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135]]], ['serve_at' => now()->addHours(10)->toAtomString()]);
     $this->log($roast, 'on', 10);

@@ -81,7 +81,7 @@ final class RoastResource extends JsonResource
                 'look_minutes' => round($correction->lookMinutes),
                 'level_c' => round($correction->levelC, 1),
                 'drift_k_h' => round($correction->driftKH, 1),
-                'hand_s' => $tending->fire->equipment->isOpen() ? ['level' => round(HandTest::secondsOfWall($correction->levelC), 1), 'target' => round(HandTest::secondsOfWall($tending->targetC), 1)] : null,
+                'hand_s' => $tending->fire->equipment->isOpen() ? ['level' => round(HandTest::secondsOfWall($tending->readings === [] ? $correction->levelC : $tending->readings[count($tending->readings) - 1][1]), 1), 'target' => round(HandTest::secondsOfWall($tending->targetC), 1)] : null,
                 'settings' => $correction->settings === null ? null : $values($correction->settings),
             ],
         ];
