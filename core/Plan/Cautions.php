@@ -15,6 +15,9 @@ use Diatherm\Safety\LethalityTable;
 /** What can hurt someone in a dish, or what a forecast leaves out, said once each. */
 final class Cautions
 {
+    /** Core at which the fat of a whole duck or goose has run, °C. Common practice: two and a half to three hours of a duck at 177 °C. */
+    private const FAT_HAS_RUN_C = 82.0;
+
     /** Poultry and stuffing in a cooler cooker than this go against US advice. Source: USDA FSIS, Turkey Basics: 325 °F. */
     private const COOLEST_FOR_POULTRY_C = 162.0;
 
@@ -45,6 +48,7 @@ final class Cautions
             self::coolForLong($dish, $coolMinutes),
             self::slowEndUnreached($unreachedC),
             self::notTenderYet($dish, $tenderShare),
+            self::fatStillToRun($dish),
             self::tooLongOut($dish, $airC, $temperMinutes),
             self::creditAsked($dish),
             self::tooLongARest($dish, $airC, $slow),
@@ -80,6 +84,14 @@ final class Cautions
 
         return new Caution('not_tender_yet', sprintf(
             'At its number it will have had %.0f %% of the time that it takes to pull apart: about %s more at %.0f °C, or longer wrapped in a warm box. A fork tells.', 100.0 * $tenderShare, $missing < 1.0 ? sprintf('%.0f min', 5.0 * ceil(12.0 * $missing)) : sprintf('%.1f h', $missing), $dish->targetC,
+        ), Source::of(Mark::Common));
+    }
+
+    /** A whole duck or goose that is only cooked through still has its fat under the skin. */
+    private static function fatStillToRun(Dish $dish): ?Caution
+    {
+        return $dish->cut->kind !== 'poultry' || $dish->cut->fatLayerM <= 0.0 || $dish->targetC >= self::FAT_HAS_RUN_C ? null : new Caution('fat_still_to_run', sprintf(
+            'Cooked through at %.0f °C it is safe, but most of the fat under its skin is still there: prick or score it, and let it go on to %.0f °C.', $dish->targetC, self::FAT_HAS_RUN_C,
         ), Source::of(Mark::Common));
     }
 

@@ -67,6 +67,7 @@ final readonly class Dish
             : $rule->measured($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor);
         foreach ($this->preparations as $preparation) {
             $shape = $shape->scaled($preparation->halfFactor);
+            $shape = $preparation->crowds ? $shape->crowded($this->pieces) : $shape;
         }
 
         return $shape;

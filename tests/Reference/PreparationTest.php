@@ -138,3 +138,26 @@ it('seals a parcel, so that nothing dries and nothing shines on it', function ()
 it('says when more marinating gains nothing', function () {
     expect(preparing(prepared(['marinate_yoghurt']))[0]->detail)->toContain('6 h at the least, no more gain after 18 h');
 });
+
+// Common practice: pieces crowded in a pan take about a quarter longer. Herbs in a cavity or butter under a skin change neither time nor what is safe.
+it('takes pieces that touch about a quarter longer, and one alone no longer', function (string $cut, float $kg) {
+    $minutes = fn (array $preparations, int $pieces): float => Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $kg, 'pieces' => $pieces, 'taste' => null, 'target_c' => 74, 'coast' => false, 'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 200, 'pull' => true]]]), 14.0)->cookMinutes->likely;
+    expect($minutes(['crowd'], 8) / $minutes([], 8))->toBeGreaterThan(1.1)->toBeLessThan(1.4)
+        ->and($minutes(['crowd'], 2))->toBeLessThan($minutes(['crowd'], 8))
+        ->and($minutes(['crowd'], 1))->toEqualWithDelta($minutes([], 1), 1e-9);
+})->with([['chicken-breast', 0.25], ['potatoes', 0.2], ['fish-fillet', 0.2], ['duck-breast', 0.35], ['carrots', 0.15]]);
+
+it('takes herbs and butter for neither stuffing nor a layer', function () {
+    $forecast = fn (array $preparations): Forecast => Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 190, 'pull' => true]]]), 14.0);
+    expect($forecast(['aromatics', 'butter'])->cookMinutes)->toEqual($forecast([])->cookMinutes)
+        ->and($forecast(['aromatics', 'butter'])->dish->safetyClass())->toBe('poultry');
+});
+
+// Common practice, and USDA FSIS for the time (from memory): a whole duck is roasted 2½ to 3 h at 177 °C, until its fat has run.
+it('says of a fat bird that is only cooked through that its fat is still there', function (string $cut, string|float $to, bool $said) {
+    $forecast = Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $cut === 'goose' ? 4.5 : 2.3, 'taste' => is_string($to) ? $to : null, 'coast' => false, 'stages' => [['cooker' => 'oven', 'cooker_c' => 177, 'pull' => true]]] + (is_string($to) ? [] : ['target_c' => $to])), 14.0);
+    expect(in_array('fat_still_to_run', array_column($forecast->cautions, 'id'), true))->toBe($said);
+    if ($cut === 'duck' && $to === 'run') {
+        expect($forecast->cookMinutes->likely)->toBeGreaterThan(150.0)->toBeLessThan(180.0);
+    }
+})->with([['duck', 'done', true], ['duck', 'run', false], ['goose', 'done', true], ['goose', 'run', false], ['duck', 81.0, true], ['duck', 90.0, false], ['chicken', 'done', false], ['turkey', 74.0, false]]);
