@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Diatherm\Day\Entry;
 use Diatherm\Measure\Spread;
-use Diatherm\Plan\Entry;
 use Diatherm\Plan\Plan;
 
 /** A plan as plain text, to be read or printed. */
@@ -18,7 +18,8 @@ final class RunSheetText
             ($roast->name === '' ? 'Roast' : $roast->name).', table at '.$roast->serveAt->format('H:i, l j F Y').", {$roast->people} to feed",
             '',
         ];
-        foreach ($plan->forecasts as $forecast) {
+        foreach ($plan->dishes as $planned) {
+            $forecast = $planned->forecast;
             $lines[] = sprintf(
                 '%s: %s on the heat, pull at %.0f °C, peaks at %.0f °C%s',
                 $forecast->dish->name, self::minutes($forecast->cookMinutes), $forecast->pullC, $forecast->peakC,

@@ -16,14 +16,14 @@ use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooker\Phase;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\RoastFile;
-use Diatherm\Plan\Variation;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\RoastFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -242,7 +242,7 @@ final class DemoKitchen
         }
     }
 
-    private function light(Roast $stored, \Diatherm\Plan\Roast $roast, CarbonImmutable $on): void
+    private function light(Roast $stored, \Diatherm\Roast\Roast $roast, CarbonImmutable $on): void
     {
         $stored->forceFill(['plan_at_lighting' => PlanResource::atLighting(Plan::of($roast, $on, [], Yard::for($roast, $this->cook->id)))])->save();
     }

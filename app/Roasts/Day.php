@@ -6,10 +6,10 @@ namespace App\Roasts;
 
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
+use Diatherm\Day\Progress;
 use Diatherm\Live\LiveForecast;
-use Diatherm\Plan\Fire\LaidFires;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\Progress;
+use Diatherm\Tending\LaidFires;
 
 /** A stored roast, worked out at one moment: its plan, and for each dish that went on what its readings make of it. */
 final readonly class Day
@@ -37,13 +37,13 @@ final readonly class Day
         $diary = new Diary($stored, $roast, $now);
         $yard = Yard::for($roast, $stored->user_id);
         $laid = LaidFires::in($roast, $yard);
-        $forecasts = Plan::forecasts($laid);
+        $dishes = Plan::dishes($laid);
         $live = [];
         $progress = [];
         foreach ($laid->dishes as $i => $dish) {
             $course = $diary->course($i);
             if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
-                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $forecasts[$i]->pullC, $dish->isBuried() ? $forecasts[$i]->cookMinutes->likely : 0.0);
+                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $dishes[$i]->forecast->pullC, $dish->isBuried() ? $dishes[$i]->forecast->cookMinutes->likely : 0.0);
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
@@ -54,7 +54,7 @@ final readonly class Day
             );
         }
 
-        return new self($stored, Plan::from($laid, $forecasts, $now, $progress, $yard), $diary, $live);
+        return new self($stored, Plan::from($laid, $dishes, $now, $progress), $diary, $live);
     }
 
     /** planned, cooking, resting or done */

@@ -9,14 +9,14 @@ use App\Models\Reading;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Equipment;
+use Diatherm\Cooking\Course;
 use Diatherm\Live\CookerSense;
 use Diatherm\Live\Reading as CoreReading;
 use Diatherm\Measure\Thinned;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Fire\FireWish;
-use Diatherm\Plan\Fire\Rhythm;
-use Diatherm\Plan\Roast as CoreRoast;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\FireWish;
+use Diatherm\Roast\Roast as CoreRoast;
+use Diatherm\Tending\Rhythm;
 
 /** What the cook logged of a roast, as the core asks for it. */
 final class Diary

@@ -9,7 +9,7 @@ use App\Models\Reading;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Observation;
 use Diatherm\Cooker\Settings;
-use Diatherm\Plan\Fire\FirePlan;
+use Diatherm\Tending\FirePlan;
 
 /** What a roast taught about a cooker: its temperatures, each with how it was set and what it was like outside. */
 final class Lessons

@@ -28,8 +28,8 @@ final class Review
             $carved = $day->diary->carvedAt($i);
             $findings[] = Debrief::of(
                 $dish,
-                $planned['cook_minutes']['likely'] ?? $day->plan->forecasts[$i]->cookMinutes->likely,
-                $planned['pull_c'] ?? $day->plan->forecasts[$i]->pullC,
+                $planned['cook_minutes']['likely'] ?? $day->plan->forecast($i)->cookMinutes->likely,
+                $planned['pull_c'] ?? $day->plan->forecast($i)->pullC,
                 $live,
                 $course,
                 $day->diary->readings($i),

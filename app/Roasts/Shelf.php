@@ -11,10 +11,10 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Fire\HandTest;
-use Diatherm\Plan\Roast as CoreRoast;
-use Diatherm\Plan\RoastFile;
-use Diatherm\Plan\Stage as Step;
-use Diatherm\Plan\StageEnd;
+use Diatherm\Roast\Roast as CoreRoast;
+use Diatherm\Roast\RoastFile;
+use Diatherm\Roast\Stage as Step;
+use Diatherm\Roast\StageEnd;
 use Illuminate\Support\Facades\DB;
 
 /** Takes roasts off the shelf and puts them back: between stored rows and the core's roast, by way of the roast file. */

@@ -6,9 +6,9 @@ namespace App\Roasts;
 
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
-use Diatherm\Live\Correction;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Fire\FirePlan;
+use Diatherm\Day\Act;
+use Diatherm\Tending\Correction;
+use Diatherm\Tending\FirePlan;
 
 /** One fire that burns now: how it stands, and the one thing worth doing to it. */
 final readonly class Tending
@@ -31,7 +31,8 @@ final readonly class Tending
     public static function all(Day $day, CarbonImmutable $now): array
     {
         $tended = [];
-        foreach ($day->plan->fires as $fire) {
+        foreach ($day->plan->fires as $planned) {
+            $fire = $planned->plan;
             $on = array_values(array_filter($fire->dishes, fn (int $dish): bool => $day->dishStatus($dish) === 'on'));
             if ($on !== [] && ! $fire->buried) {
                 $tended[] = self::one($day, $fire, $now);

@@ -11,7 +11,7 @@ use Carbon\CarbonImmutable;
 use Diatherm\Cooker\CookerFile;
 use Diatherm\Cooker\Observation;
 use Diatherm\Cooker\OwnCooker;
-use Diatherm\Plan\Roast as CoreRoast;
+use Diatherm\Roast\Roast as CoreRoast;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 

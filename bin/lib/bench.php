@@ -7,17 +7,18 @@ use Diatherm\Cooker\Observation;
 use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Heat\Resolution;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Reading;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Fire\Banking;
-use Diatherm\Plan\Fire\FireLayout;
-use Diatherm\Plan\Fire\FirePlanning;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
+use Diatherm\Tending\Banking;
+use Diatherm\Tending\FireLayout;
+use Diatherm\Tending\FirePlanning;
+use Diatherm\Tending\LaidFires;
 
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -67,13 +68,13 @@ $course = new Course([[0.0, 152.0], [1800.0, 149.0], [3600.0, 143.0]], [[2700.0,
 row('Live forecast with band, five readings (a few dozen runs)', sprintf('%.1f ms', milliseconds(fn () => LiveForecast::of($pork, 15.0, $course, $readings, 56.0))), '50 ms');
 $potted = $roast(['cut' => 'turkey', 'mass_kg' => 6.35, 'stages' => [['cooker' => 'lidded-roaster', 'cooker_c' => 121]]])->dishes[0];
 row('Forecast of a bird in a lidded roaster: wall, air, vapour', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($potted, 15.0))), '');
-$buried = $roast(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'], 'stages' => [['cooker' => 'camp-oven']]])->dishes[0];
+$buried = LaidFires::in($roast(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'], 'stages' => [['cooker' => 'camp-oven']]]), [])->dishes[0];
 row('Forecast of a buried pot: bed, ground, wall, stock', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($buried, 15.0))), '');
 
 $lamb = ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360]]];
 $spit = Plan::of($roast($lamb), $now);
-row('Fire floor of a whole lamb: flux, every part, coals shared out', sprintf('%.1f ms', milliseconds(fn () => [(new FireLayout($spit->fires[0]))->floor()?->field(24, 10, 0.5), Banking::of($spit->fires[0], $spit->forecasts[0])])), '100 ms');
-row('Fire plan of eight hours, minute by minute', sprintf('%.1f ms', milliseconds(fn () => FirePlanning::all($spit->roast, $spit->forecasts, [$now], []))), '');
+row('Fire floor of a whole lamb: flux, every part, coals shared out', sprintf('%.1f ms', milliseconds(fn () => [(new FireLayout($spit->fires[0]->plan))->floor()?->field(24, 10, 0.5), Banking::of($spit->fires[0]->plan, $spit->forecast(0))])), '100 ms');
+row('Fire plan of eight hours, minute by minute', sprintf('%.1f ms', milliseconds(fn () => FirePlanning::all($spit->roast, [$spit->forecast(0)], [$now], []))), '');
 $kettle = Equipment::of('kettle');
 $points = array_map(function (int $i) use ($kettle): Observation {
     $mm = 3.0 + 12.0 * ($i % 97) / 96.0;

@@ -121,20 +121,16 @@ final readonly class FireFloor
     }
 
     /**
-     * @return list<list<float>> flux looking down at the middles of $columns × $rows places, row by row from −y, W/m²
+     * @param  positive-int  $columns
+     * @param  positive-int  $rows
+     * @return non-empty-list<list<float>> flux looking down at the middles of $columns × $rows places, row by row from −y, W/m²
      */
     public function field(int $columns, int $rows, float $heightM): array
     {
-        $field = [];
-        for ($j = 0; $j < $rows; $j++) {
-            $row = [];
-            for ($i = 0; $i < $columns; $i++) {
-                $row[] = $this->downWm2((($i + 0.5) / $columns - 0.5) * $this->lengthM, (($j + 0.5) / $rows - 0.5) * $this->widthM, $heightM);
-            }
-            $field[] = $row;
-        }
-
-        return $field;
+        return array_map(fn (int $j): array => array_map(
+            fn (int $i): float => $this->downWm2((($i + 0.5) / $columns - 0.5) * $this->lengthM, (($j + 0.5) / $rows - 0.5) * $this->widthM, $heightM),
+            range(0, $columns - 1),
+        ), range(0, $rows - 1));
     }
 
     /**

@@ -35,4 +35,39 @@ final readonly class Resolution
     {
         return new self(max(3, $cells), max(0.1, $longestStepS), INF, 0.9);
     }
+
+    /** @return array<int, float> faces from 0 to 1 */
+    public function faces(): array
+    {
+        $cells = $this->cells;
+        $widths = [];
+        for ($i = 0; $i < $cells; $i++) {
+            $widths[] = $this->grading ** $i;
+        }
+        // The core is read at the innermost cell, which stands for the very centre: it is made half as wide.
+        $widths[0] *= 0.5;
+        $sum = array_sum($widths);
+        $faces = [0.0];
+        $at = 0.0;
+        foreach ($widths as $width) {
+            $at += $width / $sum;
+            $faces[] = $at;
+        }
+        $faces[$cells] = 1.0;
+
+        return $faces;
+    }
+
+    /** @return list<float> distance of each cell's middle from the centre, as a share of the half-thickness */
+    public function positions(): array
+    {
+        $faces = $this->faces();
+        $positions = [];
+        for ($i = 0; $i < $this->cells; $i++) {
+            $positions[] = 0.5 * ($faces[$i] + $faces[$i + 1]);
+        }
+        $positions[0] = 0.0;
+
+        return $positions;
+    }
 }

@@ -476,23 +476,10 @@ final class Roasting
         return abs($this->heatInJ - $this->storedJ) / max(1e-9, abs($this->heatInJ), abs($this->storedJ));
     }
 
-    /** @return list<float> distance of each cell's middle from the centre, as a share of the half-thickness */
-    public static function cellPositions(Resolution $resolution): array
-    {
-        $faces = self::faces($resolution);
-        $positions = [];
-        for ($i = 0; $i < $resolution->cells; $i++) {
-            $positions[] = 0.5 * ($faces[$i] + $faces[$i + 1]);
-        }
-        $positions[0] = 0.0;
-
-        return $positions;
-    }
-
     /** @return array{int<1, max>, float} */
     private static function cellAt(float $share, Resolution $resolution): array
     {
-        $positions = self::cellPositions($resolution);
+        $positions = $resolution->positions();
         $i = 1;
         while ($i < count($positions) - 1 && $positions[$i] < $share) {
             $i++;
@@ -506,8 +493,8 @@ final class Roasting
         $radius = $this->shape->halfThicknessM;
         $n = $this->shape->exponent;
         $cells = $this->resolution->cells;
-        $faces = array_map(fn (float $share): float => $share * $radius, self::faces($this->resolution));
-        $middles = array_map(fn (float $share): float => $share * $radius, self::cellPositions($this->resolution));
+        $faces = array_map(fn (float $share): float => $share * $radius, $this->resolution->faces());
+        $middles = array_map(fn (float $share): float => $share * $radius, $this->resolution->positions());
         for ($i = 0; $i < $cells; $i++) {
             $this->volumes[] = ($faces[$i + 1] ** ($n + 1.0) - ($faces[$i] ?: 0.0) ** ($n + 1.0)) / ($n + 1.0);
             if ($i < $cells - 1) {
@@ -516,28 +503,6 @@ final class Roasting
         }
         $this->surfaceArea = $radius ** $n;
         $this->surfaceLink = $this->surfaceArea / ($radius - $middles[$cells - 1]);
-    }
-
-    /** @return array<int, float> faces from 0 to 1 */
-    private static function faces(Resolution $resolution): array
-    {
-        $cells = $resolution->cells;
-        $widths = [];
-        for ($i = 0; $i < $cells; $i++) {
-            $widths[] = $resolution->grading ** $i;
-        }
-        // The core is read at the innermost cell, which stands for the very centre: it is made half as wide.
-        $widths[0] *= 0.5;
-        $sum = array_sum($widths);
-        $faces = [0.0];
-        $at = 0.0;
-        foreach ($widths as $width) {
-            $at += $width / $sum;
-            $faces[] = $at;
-        }
-        $faces[$cells] = 1.0;
-
-        return $faces;
     }
 
     private function note(float $airC): void

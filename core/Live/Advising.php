@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\StageEnd;
-use Diatherm\Plan\Variation;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
 
 /** What to do about the core now: from what was read; from what was computed only that it be read. */

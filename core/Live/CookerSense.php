@@ -6,8 +6,8 @@ namespace Diatherm\Live;
 
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Stage;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
 
 /** What a cooker's thermometer may show with a dish on it; beyond that it is asked about before it counts. */
 final readonly class CookerSense
@@ -33,7 +33,7 @@ final readonly class CookerSense
         }
         // In the open a thermometer shows anything between the air and the coals.
         $open = Equipment::has($kind) && Equipment::of($kind)->isOpen();
-        $buried = $dish->bed !== null;
+        $buried = $dish->isBuried();
 
         return new self(
             $open || $buried ? $airC - 5.0 : $airC + self::LEAST_SHARE * (min($heats) - $airC),

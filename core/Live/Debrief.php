@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooking\Course;
 use Diatherm\Fire\HandTest;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
+use Diatherm\Roast\Dish;
 
 /** Plan against fact for one dish that came off the heat, and what the readings taught. */
 final class Debrief

@@ -6,7 +6,7 @@ namespace Diatherm\Live;
 
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Working;
-use Diatherm\Plan\Dish;
+use Diatherm\Roast\Dish;
 use Diatherm\Safety\Carryover;
 
 /** Why the numbers of a live forecast are what they are. */

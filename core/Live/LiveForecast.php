@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooking\Cautions;
+use Diatherm\Cooking\Coast;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Uncertainty;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Thinned;
-use Diatherm\Plan\Caution;
-use Diatherm\Plan\Cautions;
-use Diatherm\Plan\Coast;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Stage;
-use Diatherm\Plan\StageEnd;
-use Diatherm\Plan\Uncertainty;
-use Diatherm\Plan\Variation;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
+use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
+use Diatherm\Safety\Caution;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;
 

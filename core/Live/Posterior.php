@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooking\Coast;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Uncertainty;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
-use Diatherm\Plan\Coast;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Uncertainty;
-use Diatherm\Plan\Variation;
+use Diatherm\Roast\Dish;
 
 /**
  * What readings make of the uncertain inputs of a cook: heat transfer, thickness, start, how far off the core the probe

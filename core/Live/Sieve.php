@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooking\Course;
 use Diatherm\Heat\Substance;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
+use Diatherm\Roast\Dish;
 
 /**
  * Parts readings that can be the core from those that cannot. The thermometer is right until shown wrong: by physics, by

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooking\Forecast;
+use Diatherm\Cooking\Uncertainty;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Working;
+use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\Carryover;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\SafeMinimum;

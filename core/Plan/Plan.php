@@ -6,26 +6,44 @@ namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Day\Kit;
+use Diatherm\Day\KitItem;
+use Diatherm\Day\Progress;
+use Diatherm\Day\RunSheet;
+use Diatherm\Day\Timing;
+use Diatherm\Food\Portions;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Fire\FirePlan;
-use Diatherm\Plan\Fire\FirePlanning;
-use Diatherm\Plan\Fire\LaidFires;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Roast;
+use Diatherm\Roast\Stage;
 use Diatherm\Safety\Clocks;
+use Diatherm\Safety\Keeping;
+use Diatherm\Tending\FirePlan;
+use Diatherm\Tending\FirePlanning;
+use Diatherm\Tending\LaidFires;
+use Diatherm\Tending\LaidRoast;
 
-/** A roast, worked out: a forecast for each dish, a plan for each fire, and one run sheet. */
+/** A roast, worked out: all that a screen, a file or a sheet of paper says of it. */
 final readonly class Plan
 {
     /**
-     * @param  non-empty-list<Forecast>  $forecasts
-     * @param  list<FirePlan>  $fires
-     * @param  array<string, OwnCooker>  $yard
+     * @param  Roast  $roast  as it was asked for
+     * @param  non-empty-list<PlannedDish>  $dishes
+     * @param  list<PlannedFire>  $fires
+     * @param  list<KitItem>  $kit
+     * @param  list<Keeping>  $keeping
+     * @param  array{int, int}  $feeds  how many the whole table feeds, hungry and modest
      */
     private function __construct(
         public Roast $roast,
-        public array $forecasts,
+        private LaidRoast $laid,
+        public array $dishes,
         public array $fires,
         public RunSheet $runSheet,
-        private array $yard,
+        public array $kit,
+        public array $keeping,
+        public array $feeds,
     ) {
     }
 
@@ -39,53 +57,54 @@ final readonly class Plan
     {
         $laid = LaidFires::in($roast, $yard);
 
-        return self::from($laid, self::forecasts($laid), $now, $progress, $yard);
+        return self::from($laid, self::dishes($laid), $now, $progress);
     }
 
     /**
      * What the heat model expects of each dish: it depends on nothing that happens on the day.
      *
-     * @param  Roast  $laid  with its fires laid
-     * @return non-empty-list<Forecast>
+     * @return non-empty-list<PlannedDish>
      *
      * @throws InvalidInput at the stage that cannot reach its core temperature
      */
-    public static function forecasts(Roast $laid): array
+    public static function dishes(LaidRoast $laid): array
     {
-        return array_map(fn (int $i, Dish $dish): Forecast => Forecast::of($dish, $laid->airC, "dishes.$i"), array_keys($laid->dishes), $laid->dishes);
-    }
-
-    /** Null for a cooker whose fire nobody asked anything of. */
-    private static function lightMinutes(Roast $roast, Stage $stage): ?float
-    {
-        $kind = $stage->cooker->id;
-
-        return isset($roast->fires[$kind]) ? $roast->fires[$kind]->lightMinutes(Equipment::of($kind)) : null;
+        return array_map(fn (int $i, Dish $dish): PlannedDish => PlannedDish::of(Forecast::of($dish, $laid->asked->airC, "dishes.$i")), array_keys($laid->dishes), $laid->dishes);
     }
 
     /**
-     * The day laid out from forecasts that are there already.
+     * The day laid out round dishes that are worked out already.
      *
-     * @param  Roast  $roast  with its fires laid
-     * @param  non-empty-list<Forecast>  $forecasts
+     * @param  non-empty-list<PlannedDish>  $dishes
      * @param  array<int, Progress>  $progress
-     * @param  array<string, OwnCooker>  $yard
      */
-    public static function from(Roast $roast, array $forecasts, \DateTimeImmutable $now, array $progress, array $yard): self
+    public static function from(LaidRoast $laid, array $dishes, \DateTimeImmutable $now, array $progress): self
     {
+        $roast = $laid->asked;
         $zone = $roast->serveAt->getTimezone();
         $now = $now->setTimezone($zone);
         $progress = array_map(fn (Progress $made): Progress => $made->inZone($zone), $progress);
         $allowed = Clocks::allowedMinutes($roast->airC);
+        $forecasts = array_map(fn (PlannedDish $dish): Forecast => $dish->forecast, $dishes);
         $timings = [];
         $ons = [];
         foreach ($forecasts as $i => $forecast) {
             $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, self::lightMinutes($roast, $forecast->dish->stages[0]));
             $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp($roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve));
         }
-        $fires = FirePlanning::all($roast, $forecasts, $ons, $yard);
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard);
+        $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress);
 
-        return new self($roast, $forecasts, $fires, RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress), $yard);
+        return new self(
+            $roast,
+            $laid,
+            $dishes,
+            array_map(fn (FirePlan $fire): PlannedFire => PlannedFire::of($fire, $forecasts[$fire->dish]), $fires),
+            $sheet,
+            Kit::of($roast, $sheet),
+            Keeping::rules($roast->airC),
+            Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
+        );
     }
 
     /**
@@ -95,6 +114,19 @@ final readonly class Plan
      */
     public function with(array $progress, \DateTimeImmutable $now): self
     {
-        return self::from($this->roast, $this->forecasts, $now, $progress, $this->yard);
+        return self::from($this->laid, $this->dishes, $now, $progress);
+    }
+
+    public function forecast(int $dish): Forecast
+    {
+        return $this->dishes[$dish]->forecast;
+    }
+
+    /** Null for a cooker whose fire nobody asked anything of. */
+    private static function lightMinutes(Roast $roast, Stage $stage): ?float
+    {
+        $kind = $stage->cooker->id;
+
+        return isset($roast->fires[$kind]) ? $roast->fires[$kind]->lightMinutes(Equipment::of($kind)) : null;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooking\Forecast;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Working;
@@ -11,6 +12,7 @@ use Diatherm\Rig\FrameRig;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitFit;
 use Diatherm\Rig\SpitRig;
+use Diatherm\Roast\Dish;
 
 /** Why the numbers of a rig, and of what is done before the fire, are what they are. */
 final class RigExplanation

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Diatherm\Practice;
 
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Live\LiveForecast;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Forecast;
+use Diatherm\Roast\Dish;
 
 /** How often the live band holds the hour that came, and how far off the likely hour was, over simulated cooks. */
 final readonly class BeliefTrial

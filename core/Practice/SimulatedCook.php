@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Diatherm\Practice;
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Uncertainty;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Roasting;
 use Diatherm\Heat\Trace;
 use Diatherm\Live\Reading;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Uncertainty;
-use Diatherm\Plan\Variation;
+use Diatherm\Roast\Dish;
 
 /** A cook whose truth is known: drawn from what a plan thinks possible, on a cooker that wanders or falls unread, with a probe that is off. */
 final readonly class SimulatedCook
@@ -87,7 +87,7 @@ final readonly class SimulatedCook
     public function probedC(float $seconds): float
     {
         $cells = $this->trace->profilesC[$this->trace->recordAt($seconds)];
-        $positions = Roasting::cellPositions(Resolution::fine());
+        $positions = Resolution::fine()->positions();
         $i = 1;
         while ($positions[$i] < $this->probeShare) {
             $i++;

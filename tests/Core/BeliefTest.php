@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Food\Larder;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Live\Belief;
 use Diatherm\Live\Reading;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Forecast;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Matrix;
 
 // Belief by itself: a model, readings, and what is made of both. Properties that hold whatever was read.
@@ -127,9 +127,9 @@ it('keeps the plan and the run sheet at one pull, in every dish of a sample', fu
         } catch (Diatherm\Measure\InvalidInput) {
             continue;
         }
-        $entry = array_values(array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Plan\Act::Pull))[0];
-        $forecast = $plan->forecasts[0];
-        $at = ($entry->at->getTimestamp() - array_values(array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Plan\Act::On))[0]->at->getTimestamp()) / 60.0;
+        $entry = array_values(array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Day\Act::Pull))[0];
+        $forecast = $plan->forecast(0);
+        $at = ($entry->at->getTimestamp() - array_values(array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Day\Act::On))[0]->at->getTimestamp()) / 60.0;
         expect($at)->toEqualWithDelta($forecast->cookMinutes->likely, 0.1, $name);
     }
 });
@@ -139,7 +139,7 @@ it('sears over the coals that are there, with a few more where they are few', fu
         ['cooker' => 'kettle', 'cooker_c' => $celsius, 'until_core_c' => 49], ['cooker' => 'rest', 'minutes' => 15], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4],
     ])), new DateTimeImmutable('2031-10-01T12:00:00Z'));
     foreach ([135, 200] as $celsius) {
-        $sear = array_values(array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->equipment->kind->id === 'open-grate'))[0];
+        $sear = array_values(array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'))[0]->plan;
         $words = implode(' ', array_map(fn ($entry): string => "$entry->title. $entry->detail", $plan($celsius)->runSheet->entries));
         expect($sear->lender)->toBe('kettle')->and($sear->topUpKg)->toBeLessThan(0.4 * $sear->run->startKg + 1e-9)
             ->and($words)->toContain('Pan out, lid off, slots open');
@@ -148,7 +148,7 @@ it('sears over the coals that are there, with a few more where they are few', fu
     }
     // From gas there are no coals to take over.
     $gas = Diatherm\Plan\Plan::of(RoastFile::read(Matrix::file(Larder::cut('beef-tri-tip'), [['cooker' => 'gas', 'until_core_c' => 49], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4]])), new DateTimeImmutable('2031-10-01T12:00:00Z'));
-    expect(array_values(array_filter($gas->fires, fn ($fire): bool => $fire->equipment->kind->id === 'open-grate'))[0]->lender)->toBeNull();
+    expect(array_values(array_filter($gas->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'))[0]->plan->lender)->toBeNull();
 });
 
 it('lights one pot once, however many dishes go into it', function () {

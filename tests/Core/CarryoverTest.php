@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Diatherm\Plan\Forecast;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Carryover;
 use Diatherm\Safety\SafeMinimum;
@@ -55,13 +55,13 @@ it('is carved with what it counted on, at the slow end, over every cut that coas
         if (Matrix::refusal($file) !== null) {
             continue;
         }
-        $dish = Diatherm\Plan\RoastFile::read($file)->dishes[0];
+        $dish = Diatherm\Roast\RoastFile::read($file)->dishes[0];
         try {
             $forecast = Forecast::of($dish, 14.0);
         } catch (Diatherm\Measure\InvalidInput) {
             continue;
         }
-        if ($dish->lastStage()->end === Diatherm\Plan\StageEnd::Pull && $dish->targetC - $forecast->pullC > 0.5) {
+        if ($dish->lastStage()->end === Diatherm\Roast\StageEnd::Pull && $dish->targetC - $forecast->pullC > 0.5) {
             expect($forecast->atCarving->hottestC)->toBeGreaterThan($dish->targetC - 0.5, $name);
         }
     }
@@ -92,8 +92,8 @@ it('leaves a buried pot alone, covers it by steps, and looks at it once', functi
     $acts = array_map(fn ($entry): string => $entry->act->value, $plan->runSheet->entries);
     $words = implode(' ', array_map(fn ($entry): string => "$entry->title $entry->detail", $plan->runSheet->entries));
     // Common practice: an hour for each kilogram and more in wet ground; 6½ lb took 3 h 20 in cold wet ground.
-    expect($plan->forecasts[0]->cookMinutes->likely)->toBeGreaterThanOrEqual(($ground === 'wet' ? 68 : 60) * 2.95)
-        ->and($plan->forecasts[0]->pullC)->toBe(74.0)
+    expect($plan->forecast(0)->cookMinutes->likely)->toBeGreaterThanOrEqual(($ground === 'wet' ? 68 : 60) * 2.95)
+        ->and($plan->forecast(0)->pullC)->toBe(74.0)
         ->and($acts)->not->toContain('first_look')->not->toContain('chore')
         ->and(array_count_values($acts)['cover'])->toBe(3)
         ->and($words)->toContain('Foil')->toContain('earth')->toContain('smoke')->toContain('low barrier')->toContain('Dig up');

@@ -3,14 +3,14 @@
 declare(strict_types=1);
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Surroundings;
 use Diatherm\Measure\OutOfRange;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Tests\Support\Samples;
 
@@ -63,7 +63,7 @@ it('takes the pull and the stages from the hand that did them', function () {
 
 it('meets a cooker that is still on its way to its next heat', function () {
     $stages = fn (array $between): array => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 40], ...$between, ['cooker' => 'ceramic', 'cooker_c' => 260, 'minutes' => 10]];
-    $plan = fn (array $between): Forecast => Plan::of(Samples::roast(['taste' => 'firm', 'coast' => false, 'stages' => $stages($between)]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0];
+    $plan = fn (array $between): Forecast => Plan::of(Samples::roast(['taste' => 'firm', 'coast' => false, 'stages' => $stages($between)]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecast(0);
     [$straight, $hurried, $alone] = [$plan([]), $plan([['cooker' => 'rest', 'minutes' => 15]]), $plan([['cooker' => 'rest', 'minutes' => 60]])];
     $air = fn (Forecast $forecast, int $stage, float $minutes): float => $forecast->trace->airAt(60.0 * ($forecast->stageStartMinutes[$stage] + $minutes));
     expect($air($straight, 1, 0.5))->toBeLessThan(130.0)
@@ -75,7 +75,7 @@ it('meets a cooker that is still on its way to its next heat', function () {
 });
 
 it('lets a reading of the cooker overrule how it was thought to come to its heat', function () {
-    $dish = Plan::of(Samples::roast(['stages' => [['cooker' => 'oven', 'cooker_c' => 220, 'minutes' => 20], ['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0]->dish;
+    $dish = Plan::of(Samples::roast(['stages' => [['cooker' => 'oven', 'cooker_c' => 220, 'minutes' => 20], ['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecast(0)->dish;
     $core = function (array $readings) use ($dish): float {
         $cook = Cook::of($dish, 15.0, Resolution::coarse(), new Course($readings, [], [], 2400.0));
         $cook->toPull(90.0);
@@ -90,8 +90,8 @@ it('never cooks sooner on a cooler setting, on any cooker', function (string $id
     $before = INF;
     foreach ([0.25, 0.5, 0.75, 1.0] as $share) {
         $minutes = Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.6, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $id, 'cooker_c' => $kind->leastC + $share * ($kind->mostC - $kind->leastC), 'pull' => true]]]), 15.0)->cookMinutes->likely;
-        // A pot that boils dry the sooner has the less steam for it: within two per cent there.
-        expect($minutes)->toBeLessThan($kind->vessel === null ? $before : 1.02 * $before);
+        // A pot that boils dry the sooner has the less steam for it: within two per cent there. Beyond what it can give, more asks for nothing.
+        expect($minutes)->toBeLessThanOrEqual($kind->vessel === null ? $before + 0.01 : 1.02 * $before);
         $before = $minutes;
     }
 })->with(fn () => array_values(array_diff(array_keys(CookerShed::kinds()), ['rest'])));

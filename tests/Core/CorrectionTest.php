@@ -6,7 +6,7 @@ use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
-use Diatherm\Live\Correction;
+use Diatherm\Tending\Correction;
 
 function kettleAt(float $mm): Settings
 {

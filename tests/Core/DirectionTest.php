@@ -3,14 +3,14 @@
 declare(strict_types=1);
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Variation;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Heat\Resolution;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\RoastFile;
-use Diatherm\Plan\Variation;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\RoastFile;
 
 // Which way a cook moves, over every cut on every cooker: facts of physics and of the trade, whatever the figures are.
 

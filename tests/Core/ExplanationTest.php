@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Working;
-use Diatherm\Plan\Course;
 use Diatherm\Plan\Explanation;
-use Diatherm\Plan\Forecast;
 use Tests\Support\Samples;
 
 /** @return array<string, Working> by the number that it explains */

@@ -8,22 +8,22 @@ use Diatherm\Cooker\Observation;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
+use Diatherm\Day\FireTasks;
+use Diatherm\Day\Progress;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Fire\Banking;
-use Diatherm\Plan\Fire\FireCautions;
-use Diatherm\Plan\Fire\FireExplanation;
-use Diatherm\Plan\Fire\FireLayout;
-use Diatherm\Plan\Fire\FireTasks;
-use Diatherm\Plan\Fire\FireWish;
-use Diatherm\Plan\Fire\LaidFires;
-use Diatherm\Plan\Fire\Rhythm;
+use Diatherm\Plan\FireExplanation;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\Progress;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\FireWish;
+use Diatherm\Roast\RoastFile;
+use Diatherm\Tending\Banking;
+use Diatherm\Tending\FireCautions;
+use Diatherm\Tending\FireLayout;
+use Diatherm\Tending\LaidFires;
+use Diatherm\Tending\Rhythm;
 use Tests\Support\Samples;
 
 const DAWN = '2031-10-04T01:00:00+02:00';
@@ -51,7 +51,7 @@ function fireEntries(Plan $plan): array
 }
 
 it('keeps a kettle within ten kelvin of its target for the whole cook', function (array $dish, float $target) {
-    $fire = planned($dish, ['wind_ms' => 2])->fires[0];
+    $fire = planned($dish, ['wind_ms' => 2])->fires[0]->plan;
     foreach ($fire->course as [$minutes, $celsius]) {
         if ($minutes > 8.0) {
             expect($celsius->likely)->toEqualWithDelta($target, 10.0)->and($celsius->low)->toBeLessThan($celsius->likely)->and($celsius->high)->toBeGreaterThan($celsius->likely);
@@ -61,7 +61,7 @@ it('keeps a kettle within ten kelvin of its target for the whole cook', function
 })->with(['rack' => [[], 150.0], 'shoulder' => [SHOULDER, 135.0]]);
 
 it('refuels as seldom as it can, each time in time to be grey', function () {
-    $fire = planned(SHOULDER)->fires[0];
+    $fire = planned(SHOULDER)->fires[0]->plan;
     expect(count($fire->run->refuels))->toBeGreaterThan(0)->toBeLessThan(5);
     $last = 0.0;
     foreach ($fire->run->refuels as $refuel) {
@@ -72,7 +72,7 @@ it('refuels as seldom as it can, each time in time to be grey', function () {
 });
 
 it('burns what it says: laid and added is burnt and left', function (array $dish) {
-    $fire = planned($dish)->fires[0];
+    $fire = planned($dish)->fires[0]->plan;
     $left = array_column($fire->run->left, 1);
     $drops = 0.0;
     for ($i = 1; $i < count($left); $i++) {
@@ -83,7 +83,7 @@ it('burns what it says: laid and added is burnt and left', function (array $dish
 })->with([[[]], [SHOULDER], [LAMB]]);
 
 it('asks for more fuel for a longer cook, a colder day and more wind', function () {
-    $kg = fn (array $dish, array $roast = []): float => planned($dish, $roast)->fires[0]->usedKg();
+    $kg = fn (array $dish, array $roast = []): float => planned($dish, $roast)->fires[0]->plan->usedKg();
     expect($kg(SHOULDER))->toBeGreaterThan($kg([]))
         ->and($kg([], ['air_c' => -5]))->toBeGreaterThan($kg([], ['air_c' => 20]))
         ->and($kg([], ['wind_ms' => 6]))->toBeGreaterThan($kg([], ['wind_ms' => 0]));
@@ -110,7 +110,7 @@ it('takes the place of the chore to see to the fire', function () {
 
 it('feeds a spit from a second fire', function () {
     $plan = planned(LAMB);
-    $fire = $plan->fires[0];
+    $fire = $plan->fires[0]->plan;
     $entries = fireEntries($plan);
     $titles = implode('; ', array_column($entries, 'title'));
     expect($entries[0]->title)->toContain('Feed the second fire')
@@ -122,7 +122,7 @@ it('feeds a spit from a second fire', function () {
 
 it('counts the coals of a camp oven, renews them and turns the pot', function () {
     $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]], ['air_c' => 20, 'wind_ms' => 0]);
-    $fire = $plan->fires[0];
+    $fire = $plan->fires[0]->plan;
     $titles = array_column(fireEntries($plan), 'title');
     expect($fire->count())->toBe(['over' => 12, 'under' => 12])
         ->and($titles)->toContain('Quarter turn of pot and lid');
@@ -134,7 +134,7 @@ it('counts the coals of a camp oven, renews them and turns the pot', function ()
 
 it('moves the vents when a later stage asks for more', function () {
     $plan = planned(['cut' => 'beef-rib', 'mass_kg' => 3.5, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 110, 'until_core_c' => 46], ['cooker' => 'kettle', 'cooker_c' => 220, 'pull' => true]]]);
-    $fire = $plan->fires[0];
+    $fire = $plan->fires[0]->plan;
     expect($fire->steps)->toHaveCount(2)
         ->and($fire->steps[1]->settings->get('intake_mm'))->toBeGreaterThan($fire->steps[0]->settings->get('intake_mm'))
         ->and(array_column(fireEntries($plan), 'title'))->toContain('Kettle to 220 °C');
@@ -142,18 +142,18 @@ it('moves the vents when a later stage asks for more', function () {
 
 it('leaves alone what has no fire to tend', function () {
     $plan = planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160, 'pull' => true]]]);
-    expect(fireEntries($plan))->toBe([])->and($plan->fires[0]->fuel)->toBeNull()->and($plan->fires[0]->buyKg())->toBe(0.0);
+    expect(fireEntries($plan))->toBe([])->and($plan->fires[0]->plan->fuel)->toBeNull()->and($plan->fires[0]->plan->buyKg())->toBe(0.0);
 });
 
 it('counts gas and pellets too', function (string $cooker, float $least, float $most) {
-    $fire = planned(['stages' => [['cooker' => $cooker, 'cooker_c' => 150, 'pull' => true]]])->fires[0];
+    $fire = planned(['stages' => [['cooker' => $cooker, 'cooker_c' => 150, 'pull' => true]]])->fires[0]->plan;
     // Common practice: a grill takes some 0.3 to 0.7 kg of propane an hour, a pellet grill about 0.4 to 1 kg of pellets.
     expect($fire->feedKg() / ($fire->untilMinutes / 60.0))->toBeGreaterThan($least)->toBeLessThan($most);
 })->with([['gas', 0.25, 0.8], ['pellet', 0.3, 1.1]]);
 
 it('gathers the coals where the meat is thick, so that all parts are done together', function () {
     $plan = planned(LAMB);
-    $banking = Banking::of($plan->fires[0], $plan->forecasts[0]);
+    $banking = Banking::of($plan->fires[0]->plan, $plan->forecast(0));
     assert($banking !== null);
     $minutes = fn (string $of): array => array_map(fn ($part): float => $part->{$of}, $banking->parts);
     $apart = fn (array $minutes): float => max($minutes) - min($minutes);
@@ -163,35 +163,35 @@ it('gathers the coals where the meat is thick, so that all parts are done togeth
         ->and($legs->kg)->toBeGreaterThan(2.0 * max(array_column($loin, 'kg')))
         ->and(max($minutes('bankedMinutes')))->toEqualWithDelta($banking->togetherMinutes, 0.03 * $banking->togetherMinutes)
         // The legs decide, and so they are what the forecast is of.
-        ->and($banking->parts[0]->minutes)->toEqualWithDelta($plan->forecasts[0]->cookMinutes->likely, 0.03 * $plan->forecasts[0]->cookMinutes->likely);
+        ->and($banking->parts[0]->minutes)->toEqualWithDelta($plan->forecast(0)->cookMinutes->likely, 0.03 * $plan->forecast(0)->cookMinutes->likely);
     // Its own piles, laid, do what it says.
     $laid = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'piles' => laidSo($banking->piles)]]]);
-    expect(Banking::of($laid->fires[0], $laid->forecasts[0])?->apartMinutes())->toBeLessThan(0.25 * $banking->apartMinutes())
-        ->and($laid->fires[0]->run->startKg)->toEqualWithDelta($banking->kg, 0.11)
-        ->and(FireTasks::lay($laid->fires[0])[1])->toContain('picture')->not->toContain('Both sides');
+    expect(Banking::of($laid->fires[0]->plan, $laid->forecast(0))?->apartMinutes())->toBeLessThan(0.25 * $banking->apartMinutes())
+        ->and($laid->fires[0]->plan->run->startKg)->toEqualWithDelta($banking->kg, 0.11)
+        ->and(FireTasks::lay($laid->fires[0]->plan)[1])->toContain('picture')->not->toContain('Both sides');
 });
 
 it('burns what was laid by hand in the open, and is the sooner done for more of it', function () {
     $even = fn (float $kg): Plan => planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => array_map(fn (int $x): array => ['x_cm' => $x, 'y_cm' => 0, 'kg' => $kg / 4], [-56, -19, 19, 56])]]]);
     [$little, $much] = [$even(5.0), $even(8.0)];
-    expect($much->fires[0]->run->startKg)->toEqualWithDelta(8.0, 1e-6)
-        ->and($much->fires[0]->handSeconds())->toBeLessThan($little->fires[0]->handSeconds())
-        ->and($much->forecasts[0]->cookMinutes->likely)->toBeLessThan(0.85 * $little->forecasts[0]->cookMinutes->likely)
-        ->and($much->fires[0]->steps[0]->reached)->toBeTrue();
+    expect($much->fires[0]->plan->run->startKg)->toEqualWithDelta(8.0, 1e-6)
+        ->and($much->fires[0]->plan->handSeconds())->toBeLessThan($little->fires[0]->plan->handSeconds())
+        ->and($much->forecast(0)->cookMinutes->likely)->toBeLessThan(0.85 * $little->forecast(0)->cookMinutes->likely)
+        ->and($much->fires[0]->plan->steps[0]->reached)->toBeTrue();
     // All of it at one end leaves the other raw.
     $heaped = fn (int $x): array => ['cooker' => 'open-spit', 'layout' => 'even', 'piles' => [['x_cm' => $x, 'y_cm' => 0, 'kg' => 9]]];
-    expect(planned(LAMB, ['fires' => [$heaped(-30)]])->forecasts[0]->cookMinutes->likely)->toBeGreaterThan($much->forecasts[0]->cookMinutes->likely);
+    expect(planned(LAMB, ['fires' => [$heaped(-30)]])->forecast(0)->cookMinutes->likely)->toBeGreaterThan($much->forecast(0)->cookMinutes->likely);
 });
 
 it('gives even ends to an even joint over a short bed', function () {
     $plan = planned(['cut' => 'beef-fillet', 'mass_kg' => 2.0, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => 400, 'pull' => true]]]);
-    $banking = Banking::of($plan->fires[0], $plan->forecasts[0]);
+    $banking = Banking::of($plan->fires[0]->plan, $plan->forecast(0));
     expect($banking?->parts[0]->bankedMinutes)->toEqualWithDelta($banking?->parts[2]->bankedMinutes ?? 0.0, 1.0)
         ->and($banking?->parts[0]->name)->toBe('Left end');
 });
 
 it('cooks slower over a fire that fades further', function () {
-    $minutes = fn (array $fires): float => planned(LAMB, ['fires' => $fires])->forecasts[0]->cookMinutes->likely;
+    $minutes = fn (array $fires): float => planned(LAMB, ['fires' => $fires])->forecast(0)->cookMinutes->likely;
     expect($minutes([['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'two_sides']]))->toEqualWithDelta($minutes([]), 0.5)
         ->and(LaidFires::fading(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->fires['open-spit'], Equipment::of('open-spit')))->toBeLessThan(1.0);
 });
@@ -199,7 +199,7 @@ it('cooks slower over a fire that fades further', function () {
 // Common practice: a quarter to a fifth of dry wood is left as coals; green wood is half water, and burns down slowly.
 it('asks for more wood, and more time, of wood that is wetter', function () {
     $fire = function (array $water): array {
-        $fire = planned(LAMB, ['fires' => [['cooker' => 'open-spit'] + $water]])->fires[0];
+        $fire = planned(LAMB, ['fires' => [['cooker' => 'open-spit'] + $water]])->fires[0]->plan;
 
         return [$fire->buyKg(), -$fire->lightMinutes(), $fire->run->startKg];
     };
@@ -212,7 +212,7 @@ it('asks for more wood, and more time, of wood that is wetter', function () {
 // Common practice: food goes on once the cooker is hot; in the cold, and for a great heat, that takes longer.
 it('has every cooker hot when its dish goes on', function (string $kind, float $celsius) {
     foreach ([25.0, 2.0] as $airC) {
-        $fire = planned(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]]], ['air_c' => $airC])->fires[0];
+        $fire = planned(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]]], ['air_c' => $airC])->fires[0]->plan;
         $at = array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= 0.0))[0][1]->likely;
         expect($at)->toBeGreaterThan(min($celsius, $fire->steps[0]->steadyC->likely) - 10.0)
             ->and($fire->preheatMinutes)->toBeGreaterThanOrEqual($fire->equipment->kind->preheatMinutes);
@@ -221,8 +221,8 @@ it('has every cooker hot when its dish goes on', function (string $kind, float $
 
 it('brings a cooker to its next heat while the meat rests off it, with the coals that its walls ask for', function () {
     $plan = planned(['cut' => 'beef-rib', 'mass_kg' => 3.2, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 48], ['cooker' => 'rest', 'minutes' => 30], ['cooker' => 'ceramic', 'cooker_c' => 250, 'minutes' => 8]]]);
-    $fire = $plan->fires[0];
-    [, $off, $back] = $plan->forecasts[0]->stageStartMinutes;
+    $fire = $plan->fires[0]->plan;
+    [, $off, $back] = $plan->forecast(0)->stageStartMinutes;
     $at = fn (float $minutes): float => array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= $minutes))[0][1]->likely;
     expect($fire->steps[1]->fromMinutes)->toEqualWithDelta($off, 0.5)
         ->and($at($off - 5.0))->toBeLessThan(120.0)
@@ -230,10 +230,10 @@ it('brings a cooker to its next heat while the meat rests off it, with the coals
 });
 
 it('puts smoke wood on early, by the piece', function () {
-    $fire = planned(SHOULDER)->fires[0];
+    $fire = planned(SHOULDER)->fires[0]->plan;
     expect($fire->smokeKg())->toBeGreaterThan(0.1)->toBeLessThan(0.4)
         ->and($fire->smokeWords())->toMatch('/^[2-5] chunks, or \d+ handfuls of chips$/')
-        ->and(planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]])->fires[0]->smokeWords())->toBe('');
+        ->and(planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]])->fires[0]->plan->smokeWords())->toBe('');
 });
 
 it('follows the cook’s own cooker', function () {
@@ -242,12 +242,12 @@ it('follows the cook’s own cooker', function () {
     $cold = array_map(fn (float $mm): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, 12.0 + 0.8 * ($equipment->mechanism()->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather) - 12.0)), [4.0, 6.0, 8.0, 10.0]);
     $yard = ['Weir kettle' => new OwnCooker('Weir kettle', $equipment, $cold)];
     $wish = ['fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]];
-    $own = planned([], $wish, $yard)->fires[0];
-    $usual = planned()->fires[0];
+    $own = planned([], $wish, $yard)->fires[0]->plan;
+    $usual = planned()->fires[0]->plan;
     expect($own->name)->toBe('Weir kettle')
         ->and($own->steps[0]->settings->get('intake_mm'))->toBeGreaterThan($usual->steps[0]->settings->get('intake_mm') + 0.4)
         // A cooker that is not in the yard is no reason to refuse: its kind answers.
-        ->and(planned([], $wish)->fires[0]->steps[0]->settings->values)->toBe($usual->steps[0]->settings->values);
+        ->and(planned([], $wish)->fires[0]->plan->steps[0]->settings->values)->toBe($usual->steps[0]->settings->values);
 });
 
 it('says at the field what is wrong with a fire', function (array $fire, string $path, string $words) {
@@ -338,14 +338,14 @@ it('refuses a cooker file that is too large or no JSON', function () {
 });
 
 it('knows the hand over its open fires', function () {
-    $fire = planned(['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => round(HandTest::wallC(4.0)), 'pull' => true]]])->fires[0];
-    expect($fire->handSeconds())->toEqualWithDelta(4.0, 0.5)->and(planned()->fires[0]->handSeconds())->toBeNull();
+    $fire = planned(['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => round(HandTest::wallC(4.0)), 'pull' => true]]])->fires[0]->plan;
+    expect($fire->handSeconds())->toEqualWithDelta(4.0, 0.5)->and(planned()->fires[0]->plan->handSeconds())->toBeNull();
 });
 
 // Common practice: with the pot beside a big fire, coals on the lid alone can be enough.
 it('puts coals on the lid alone beside a fire, and finds its way back', function () {
     $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]], ['air_c' => 20, 'wind_ms' => 0, 'fires' => [['cooker' => 'camp-oven', 'layout' => 'beside']]]);
-    $fire = $plan->fires[0];
+    $fire = $plan->fires[0]->plan;
     expect($fire->count())->toBe(['over' => 12, 'under' => 0])
         ->and($fire->steps[0]->steadyC->likely)->toEqualWithDelta(170.0, 7.0)
         ->and($fire->curve->mechanism->inWords($fire->steps[0]->settings))->toContain('the fire at its side');
@@ -360,11 +360,11 @@ it('lays a camp oven with every fuel and by every method, to the same heat and t
     $lamb = ['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]];
     $of = fn (string $fuel): Plan => planned($lamb, ['air_c' => 12, 'wind_ms' => 3, 'fires' => [['cooker' => 'camp-oven', 'layout' => $layout, 'fuel' => $fuel]]]);
     [$usual, $plan] = [$of('briquettes'), $of($fuel)];
-    $fire = $plan->fires[0];
-    expect($fire->count())->toBe($usual->fires[0]->count())
-        ->and($plan->forecasts[0]->cookMinutes)->toEqual($usual->forecasts[0]->cookMinutes)
-        ->and($fire->steps[0]->steadyC)->toEqual($usual->fires[0]->steps[0]->steadyC)
-        ->and(count($fire->run->refuels))->toBeGreaterThanOrEqual(count($usual->fires[0]->run->refuels))
+    $fire = $plan->fires[0]->plan;
+    expect($fire->count())->toBe($usual->fires[0]->plan->count())
+        ->and($plan->forecast(0)->cookMinutes)->toEqual($usual->forecast(0)->cookMinutes)
+        ->and($fire->steps[0]->steadyC)->toEqual($usual->fires[0]->plan->steps[0]->steadyC)
+        ->and(count($fire->run->refuels))->toBeGreaterThanOrEqual(count($usual->fires[0]->plan->run->refuels))
         ->and($fire->buyKg())->toBeGreaterThan($fire->usedKg());
     $words = implode(' | ', array_map(fn (Entry $entry): string => $entry->title.': '.$entry->detail, fireEntries($plan)));
     expect($words)->not->toContain('0 kg of wood')->not->toContain('0 coals')
@@ -375,13 +375,13 @@ it('counts with what a cooker comes to, and never with what it was asked for', f
     $chicken = fn (float $celsius): array => ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]];
     $storm = ['air_c' => -12, 'wind_ms' => 11];
     $plan = planned($chicken($asked), $storm);
-    $stage = $plan->forecasts[0]->dish->stages[0];
-    expect($plan->fires[0]->steps[0]->reached)->toBe(abs($stage->steadyC() - $asked) < 4.5)
-        ->and($stage->steadyC())->toEqualWithDelta($plan->fires[0]->steps[0]->steadyC->likely, 4.5);
-    if (! $plan->fires[0]->steps[0]->reached && $stage->steadyC() > 110.0) {
-        $honest = planned($chicken(round($stage->steadyC())), $storm)->forecasts[0]->cookMinutes->likely;
-        expect($plan->forecasts[0]->cookMinutes->likely)->toEqualWithDelta($honest, 0.01 * $honest)
-            ->and(array_column(FireCautions::of($plan->fires[0]), 'id'))->toContain('out_of_reach');
+    $stage = $plan->forecast(0)->dish->stages[0];
+    expect($plan->fires[0]->plan->steps[0]->reached)->toBe(abs($stage->steadyC() - $asked) < 4.5)
+        ->and($stage->steadyC())->toEqualWithDelta($plan->fires[0]->plan->steps[0]->steadyC->likely, 4.5);
+    if (! $plan->fires[0]->plan->steps[0]->reached && $stage->steadyC() > 110.0) {
+        $honest = planned($chicken(round($stage->steadyC())), $storm)->forecast(0)->cookMinutes->likely;
+        expect($plan->forecast(0)->cookMinutes->likely)->toEqualWithDelta($honest, 0.01 * $honest)
+            ->and(array_column(FireCautions::of($plan->fires[0]->plan), 'id'))->toContain('out_of_reach');
     }
 })->with([['gas', 280.0], ['gas', 160.0], ['grill-rotisserie', 280.0], ['kettle', 250.0], ['kettle', 120.0], ['ceramic', 300.0], ['pellet', 250.0], ['lidded-roaster', 230.0], ['oven', 260.0], ['griddle', 250.0], ['camp-oven', 230.0]]);
 
@@ -391,9 +391,9 @@ it('plans with what was learnt of a cooker of one’s own: its heat, and a narro
     $mine = fn (int $count, float $celsius): Plan => planned($chicken, ['air_c' => 20, 'fires' => [['cooker' => 'countertop-rotisserie', 'own' => 'Mine']]], yard: ['Mine' => new OwnCooker('Mine', $equipment, array_map(fn (): Observation => Observation::of(Settings::of([]), Weather::of(20.0), $celsius), array_fill(0, $count, 0)))]);
     $fixedC = $equipment->kind->defaultC;
     [$unread, $cool, $true] = [$mine(0, $fixedC), $mine(12, $fixedC - 25.0), $mine(12, $fixedC)];
-    $width = fn (Plan $plan): float => $plan->forecasts[0]->cookMinutes->width() / $plan->forecasts[0]->cookMinutes->likely;
-    expect($cool->forecasts[0]->cookMinutes->likely)->toBeGreaterThan(1.08 * $unread->forecasts[0]->cookMinutes->likely)
-        ->and($true->forecasts[0]->cookMinutes->likely)->toEqualWithDelta($unread->forecasts[0]->cookMinutes->likely, 0.1)
+    $width = fn (Plan $plan): float => $plan->forecast(0)->cookMinutes->width() / $plan->forecast(0)->cookMinutes->likely;
+    expect($cool->forecast(0)->cookMinutes->likely)->toBeGreaterThan(1.08 * $unread->forecast(0)->cookMinutes->likely)
+        ->and($true->forecast(0)->cookMinutes->likely)->toEqualWithDelta($unread->forecast(0)->cookMinutes->likely, 0.1)
         ->and($width($true))->toBeLessThan($width($unread));
 });
 
@@ -419,11 +419,11 @@ it('says when to close the slots in, until the dish is on', function () {
     $close = fn (Plan $plan): array => array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'));
     $plan = planned();
     [$entry] = $close($plan);
-    expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->startsAt->getTimestamp())
+    expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->plan->startsAt->getTimestamp())
         ->and($entry->title)->toContain('slots')
-        ->and($entry->detail)->toContain(sprintf('%.0f °C', $plan->fires[0]->closeInC()))
+        ->and($entry->detail)->toContain(sprintf('%.0f °C', $plan->fires[0]->plan->closeInC()))
         // Common practice: some 10 to 40 K short of the target, for the coals bring the rest.
-        ->and($plan->fires[0]->steps[0]->targetC - (float) $plan->fires[0]->closeInC())->toBeGreaterThan(10.0)->toBeLessThan(40.5);
+        ->and($plan->fires[0]->plan->steps[0]->targetC - (float) $plan->fires[0]->plan->closeInC())->toBeGreaterThan(10.0)->toBeLessThan(40.5);
     $on = new DateTimeImmutable('2031-10-04T16:00:00+02:00');
     expect($close($plan->with([new Progress($on)], $on->modify('+10 minutes'))))->toBe([]);
 });
@@ -432,7 +432,7 @@ it('forgets a refuel that was overtaken by the next', function () {
     $plan = planned(SHOULDER);
     $on = new DateTimeImmutable('2031-10-04T09:00:00+02:00');
     $ids = fn (float $minutes): array => array_column(fireEntries($plan->with([new Progress($on)], $on->modify(sprintf('+%.0f minutes', $minutes)))), 'id');
-    [$first, $second] = $plan->fires[0]->run->refuels;
+    [$first, $second] = $plan->fires[0]->plan->run->refuels;
     expect($ids($first->minutes + 20.0))->toContain('fire.kettle.refuel.0')->not->toContain('fire.kettle.ready.0')
         ->and($ids($second->minutes + 20.0))->not->toContain('fire.kettle.refuel.0')->toContain('fire.kettle.refuel.1');
 });
@@ -440,15 +440,15 @@ it('forgets a refuel that was overtaken by the next', function () {
 it('keeps an open fire steadier when it is fed little and often, and has the meat done sooner', function () {
     $low = planned(LAMB);
     $steady = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]]);
-    $least = fn (Plan $plan): float => min(array_map(fn (array $point): float => $point[0] > 5.0 && $point[0] < 300.0 ? $point[1]->likely : INF, $plan->fires[0]->course));
+    $least = fn (Plan $plan): float => min(array_map(fn (array $point): float => $point[0] > 5.0 && $point[0] < 300.0 ? $point[1]->likely : INF, $plan->fires[0]->plan->course));
     expect($least($steady))->toBeGreaterThan($least($low) + 20.0)
-        ->and(count($steady->fires[0]->run->refuels))->toBeGreaterThan(count($low->fires[0]->run->refuels))
-        ->and($steady->forecasts[0]->cookMinutes->likely)->toBeLessThan(0.95 * $low->forecasts[0]->cookMinutes->likely)
+        ->and(count($steady->fires[0]->plan->run->refuels))->toBeGreaterThan(count($low->fires[0]->plan->run->refuels))
+        ->and($steady->forecast(0)->cookMinutes->likely)->toBeLessThan(0.95 * $low->forecast(0)->cookMinutes->likely)
         ->and(LaidFires::fading(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]])->fires['open-spit'], Equipment::of('open-spit')))->toBeGreaterThan(1.08);
 });
 
 it('says each danger of a fire once, and what is out of reach', function () {
-    $ids = fn (array $dish, array $roast = []): array => array_column(FireCautions::of(planned($dish, $roast)->fires[0]), 'id');
+    $ids = fn (array $dish, array $roast = []): array => array_column(FireCautions::of(planned($dish, $roast)->fires[0]->plan), 'id');
     expect($ids([]))->toBe(['carbon_monoxide'])
         ->and($ids([], ['fires' => [['cooker' => 'kettle', 'fuel' => 'quick-light']]]))->toBe(['carbon_monoxide', 'solvent'])
         ->and($ids(LAMB))->toBe(['carbon_monoxide', 'wood', 'flare'])
@@ -460,16 +460,16 @@ it('says each danger of a fire once, and what is out of reach', function () {
 
 it('lays the meat away from coals at one side, and over its own burner', function () {
     $plan = planned();
-    $meat = (new FireLayout($plan->fires[0]))->meat($plan->forecasts[0]);
-    expect($meat['y'])->toBeLessThan(-0.05)->and(array_sum(array_map(fn ($pile): float => $pile->yM, $plan->fires[0]->piles)))->toBeGreaterThan(0.0);
+    $meat = (new FireLayout($plan->fires[0]->plan))->meat($plan->forecast(0));
+    expect($meat['y'])->toBeLessThan(-0.05)->and(array_sum(array_map(fn ($pile): float => $pile->yM, $plan->fires[0]->plan->piles)))->toBeGreaterThan(0.0);
     $gas = planned(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]);
-    expect((new FireLayout($gas->fires[0]))->meat($gas->forecasts[0])['x'])->toEqualWithDelta(0.0, 1e-9)
-        ->and((new FireLayout($gas->fires[0]))->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan((new FireLayout($gas->fires[0]))->floor()?->downWm2(-0.23, 0.0, 0.14));
+    expect((new FireLayout($gas->fires[0]->plan))->meat($gas->forecast(0))['x'])->toEqualWithDelta(0.0, 1e-9)
+        ->and((new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan((new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(-0.23, 0.0, 0.14));
 });
 
 it('explains every figure of a fire', function (array $dish, array $of) {
     $plan = planned($dish);
-    $workings = array_column(FireExplanation::of($plan->fires[0], Banking::of($plan->fires[0], $plan->forecasts[0])), null, 'of');
+    $workings = array_column(FireExplanation::of($plan->fires[0]->plan, Banking::of($plan->fires[0]->plan, $plan->forecast(0))), null, 'of');
     expect(array_keys($workings))->toBe($of);
     foreach ($workings as $working) {
         expect($working->rule)->not->toBe('');
@@ -487,9 +487,9 @@ it('tells one fire for two dishes on one cooker, from the first on to the last o
     $two['dishes'][] = ['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 10, 'start_c' => 15, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]];
     $plan = Plan::of(RoastFile::read($two), new DateTimeImmutable(DAWN));
     expect($plan->fires)->toHaveCount(1)
-        ->and($plan->fires[0]->dishes)->toBe([0, 1])
-        ->and($plan->fires[0]->steps)->toHaveCount(2)
-        ->and($plan->fires[0]->steps[1]->targetC)->toBe(190.0);
+        ->and($plan->fires[0]->plan->dishes)->toBe([0, 1])
+        ->and($plan->fires[0]->plan->steps)->toHaveCount(2)
+        ->and($plan->fires[0]->plan->steps[1]->targetC)->toBe(190.0);
 });
 
 it('lights what a later stage comes to in time', function () {
@@ -501,8 +501,8 @@ it('lights what a later stage comes to in time', function () {
 });
 
 it('has the meat done sooner for coals moved under its thick end, and later for coals moved away', function () {
-    $minutes = fn (array $piles): float => planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => $piles]]])->forecasts[0]->cookMinutes->likely;
-    $even = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->forecasts[0]->cookMinutes->likely;
+    $minutes = fn (array $piles): float => planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => $piles]]])->forecast(0)->cookMinutes->likely;
+    $even = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->forecast(0)->cookMinutes->likely;
     expect($minutes([['x_cm' => -40, 'y_cm' => 0, 'kg' => 3], ['x_cm' => 40, 'y_cm' => 0, 'kg' => 2]]))->toBeLessThan($even - 20.0)
         ->and($minutes([['x_cm' => -15, 'y_cm' => 22, 'kg' => 3], ['x_cm' => 30, 'y_cm' => -22, 'kg' => 2]]))->toBeGreaterThan($even + 20.0);
     expect(fn () => $minutes([['x_cm' => 70, 'y_cm' => 25, 'kg' => 3]]))->toThrow(InvalidInput::class, 'As its fire is laid');
@@ -511,6 +511,6 @@ it('has the meat done sooner for coals moved under its thick end, and later for 
 it('draws as many pieces as there are', function () {
     $block = planned(['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 9, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]]);
     $one = planned(['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 1, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]]);
-    $size = fn (Plan $plan): array => (new FireLayout($plan->fires[0]))->meat($plan->forecasts[0]);
+    $size = fn (Plan $plan): array => (new FireLayout($plan->fires[0]->plan))->meat($plan->forecast(0));
     expect($size($block)['length'])->toEqualWithDelta(3 * $size($one)['length'], 1e-9)->and($size($block)['width'])->toEqualWithDelta(3 * $size($one)['width'], 1e-9);
 });

@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Cooking\Uncertainty;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Live\Debrief;
@@ -11,13 +16,8 @@ use Diatherm\Live\Posterior;
 use Diatherm\Live\Reading;
 use Diatherm\Live\Sieve;
 use Diatherm\Live\Verdict;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Forecast;
-use Diatherm\Plan\Uncertainty;
-use Diatherm\Plan\Variation;
 use Diatherm\Practice\BeliefTrial;
+use Diatherm\Roast\Dish;
 use Tests\Support\Samples;
 
 /** A cook whose truth is known: its trace to 80 °C. */

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Forecast;
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
+use Diatherm\Day\Progress;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Spread;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\Progress;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
 
 const MORNING = '2031-10-04T09:00:00+02:00';
@@ -63,9 +63,9 @@ it('puts the work in the order of the day', function () {
 
 it('spends the slow end of the band in the rest', function () {
     $plan = Plan::of(Samples::roast(), new DateTimeImmutable(MORNING));
-    $cook = $plan->forecasts[0]->cookMinutes;
+    $cook = $plan->forecast(0)->cookMinutes;
     $rest = (entry($plan, Act::Carve)->at->getTimestamp() - entry($plan, Act::Pull)->at->getTimestamp()) / 60.0;
-    expect($rest)->toEqualWithDelta($plan->forecasts[0]->dish->restMinutes + $cook->high - $cook->likely, 0.1);
+    expect($rest)->toEqualWithDelta($plan->forecast(0)->dish->restMinutes + $cook->high - $cook->likely, 0.1);
 });
 
 it('calls an hour too near and promises the earliest that holds', function () {
@@ -148,7 +148,7 @@ it('is less sure on a kind of cooker that is less well known, and says so', func
     expect($width($turning))->toBeGreaterThan(1.3 * $width($oven))
         ->and(Diatherm\Plan\Explanation::of($turning)[0]->rule)->toContain('20 % more')
         ->and(Diatherm\Plan\Explanation::of($oven)[0]->rule)->not->toContain('less well known');
-    $live = fn (string $cooker, float $celsius): float => Diatherm\Live\LiveForecast::of($on($cooker, $celsius)->dish, 14.0, new Diatherm\Plan\Course(nowS: 60.0), [], 79.0)->cookMinutes->width();
+    $live = fn (string $cooker, float $celsius): float => Diatherm\Live\LiveForecast::of($on($cooker, $celsius)->dish, 14.0, new Diatherm\Cooking\Course(nowS: 60.0), [], 79.0)->cookMinutes->width();
     expect($live('countertop-rotisserie', 190.0) / $turning->cookMinutes->width())->toBeGreaterThan(0.6);
 });
 

@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
+use Diatherm\Day\KitItem;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Kit;
-use Diatherm\Plan\KitItem;
-use Diatherm\Plan\Place;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\Place;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
 
 const SPIT = ['kind' => 'spit', 'between_cm' => 52.5, 'bite_cm' => 6, 'room_cm' => 17, 'section' => 'tube', 'bar_mm' => 16, 'wall_mm' => 2, 'span_cm' => 78, 'steel' => 'mild', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14, 'heavy_deg' => 140, 'length_cm' => 31, 'width_cm' => 17, 'depth_cm' => 14];
@@ -55,7 +54,7 @@ it('knows when the sun sets', function (string $day, string $offset, string $sun
 /** @return array<string, KitItem> */
 function kit(array $dish, array $roast = []): array
 {
-    return array_column(Kit::of(Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-01T09:00:00+02:00'))), null, 'id');
+    return array_column(Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-01T09:00:00+02:00'))->kit, null, 'id');
 }
 
 it('lists what the rig, the fire and the light ask for', function () {

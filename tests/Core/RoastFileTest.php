@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
 
 function refusal(mixed $data, ?DateTimeImmutable $now = null): array

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
 use Diatherm\Heat\Resolution;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Reading;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Tests\Support\Samples;
 

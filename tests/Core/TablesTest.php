@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\OutOfRange;
-use Diatherm\Plan\Forecast;
 use Diatherm\Safety\SafeMinimum;
 use Tests\Support\Samples;
 

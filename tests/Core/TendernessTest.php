@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Forecast;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Tenderness;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Forecast;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
 
 /** @param  list<array<string, mixed>>  $stages */
@@ -102,6 +102,6 @@ it('follows one that is on until tender while it cooks', function () {
     $dish = Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 3.0, 'start_c' => 4, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'until_tender' => true]]]);
     $plan = Forecast::of($dish, 18.0);
     $at = 0.7 * $plan->cookMinutes->likely;
-    $live = Diatherm\Live\LiveForecast::of($dish, 18.0, new Diatherm\Plan\Course(nowS: 60.0 * $at), [Diatherm\Live\Reading::of('a', 60.0 * $at, 'core', $plan->trace->coreAt(60.0 * $at))], $plan->pullC);
+    $live = Diatherm\Live\LiveForecast::of($dish, 18.0, new Diatherm\Cooking\Course(nowS: 60.0 * $at), [Diatherm\Live\Reading::of('a', 60.0 * $at, 'core', $plan->trace->coreAt(60.0 * $at))], $plan->pullC);
     expect($live->cookMinutes->likely)->toEqualWithDelta($plan->cookMinutes->likely, 0.08 * $plan->cookMinutes->likely)->and($live->getsThere)->toBeTrue();
 });

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Food\Larder;
 use Diatherm\Heat\Resolution;
 use Diatherm\Live\CookerSense;
@@ -12,11 +15,8 @@ use Diatherm\Live\Sieve;
 use Diatherm\Live\Verdict;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Thinned;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Forecast;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Matrix;
 use Tests\Support\Samples;
 

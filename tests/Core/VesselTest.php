@@ -7,11 +7,11 @@ use Diatherm\Cooker\Vessel\Element;
 use Diatherm\Cooker\Vessel\SteadyCoals;
 use Diatherm\Cooker\Vessel\Vessel;
 use Diatherm\Cooker\Vessel\VesselKind;
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Surroundings;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Variation;
 use Tests\Support\Samples;
 
 /** @param  array<string, mixed>  $dish */

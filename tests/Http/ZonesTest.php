@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
 
 // The hour is the table's hour: wherever the browser is, and on the nights when the clocks change.
@@ -41,7 +41,7 @@ it('steps over a change of the clocks with the right hour on both sides', functi
     $plan = Plan::of(RoastFile::read(Samples::file(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => 'tender', 'preparations' => ['dry_brine'], 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]]], ['serve_at' => $serveAt, 'time_zone' => 'Europe/Oslo'])), new DateTimeImmutable('2031-03-01T12:00:00Z'));
     $entries = array_column(array_map(fn ($entry): array => (array) $entry, $plan->runSheet->entries), null, 'id');
     $cook = ($entries['d0.pull']['at']->getTimestamp() - $entries['d0.on']['at']->getTimestamp()) / 60.0;
-    expect($cook)->toEqualWithDelta($plan->forecasts[0]->cookMinutes->likely, 0.1)
+    expect($cook)->toEqualWithDelta($plan->forecast(0)->cookMinutes->likely, 0.1)
         ->and($entries['d0.on']['at']->format('P'))->toBe($on)
         ->and($entries['serve']['at']->format('H:i'))->toBe('13:00');
     // Nobody salts a shoulder at night: by the table's own clock, on either side of the change.

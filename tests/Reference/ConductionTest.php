@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Roasting;
 use Diatherm\Heat\SeriesSolution;
 use Diatherm\Heat\Substance;
 use Diatherm\Heat\Surroundings;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
 use Tests\Support\Samples;
 
 // Roots ζ₁ and coefficients C₁ of the one-term solution. Source: Incropera & DeWitt, Table 5.1 (from memory).
@@ -69,7 +69,7 @@ it('holds a wet surface at the wet bulb, at sea level and in the mountains', fun
 
 // At 3000 m water boils at 90 °C and at 4000 m at 86.5 °C: a wet pot is slower there, and no core gets hotter than that.
 it('cooks more slowly up a mountain, and not beyond where water boils there', function (string $cooker, float $celsius) {
-    $minutes = fn (float $metres, float $targetC): float => Diatherm\Plan\Plan::of(Samples::roast(['cut' => 'potatoes', 'mass_kg' => 0.2, 'taste' => null, 'target_c' => $targetC, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]], ['altitude_m' => $metres]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecasts[0]->cookMinutes->likely;
+    $minutes = fn (float $metres, float $targetC): float => Diatherm\Plan\Plan::of(Samples::roast(['cut' => 'potatoes', 'mass_kg' => 0.2, 'taste' => null, 'target_c' => $targetC, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]], ['altitude_m' => $metres]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecast(0)->cookMinutes->likely;
     expect($minutes(3000.0, 84.0))->toBeGreaterThan($minutes(1500.0, 84.0))->and($minutes(1500.0, 84.0))->toBeGreaterThan($minutes(0.0, 84.0))
         ->and(fn () => $minutes(4000.0, 95.0))->toThrow(Diatherm\Measure\InvalidInput::class, 'water boils at 86 °C')
         ->and(fn () => $minutes(3000.0, 92.0))->toThrow(Diatherm\Measure\InvalidInput::class, 'water boils at 90 °C');
@@ -116,7 +116,7 @@ it('closes its water balance, by drying at the surface and boiling inside', func
 
 // Facts of the trade and of physics: the direction in which a cook moves. Common practice.
 it('moves the way that heat moves', function () {
-    $minutes = fn (array $dish): float => Diatherm\Plan\Forecast::of(Samples::dish($dish), 14.0)->cookMinutes->likely;
+    $minutes = fn (array $dish): float => Diatherm\Cooking\Forecast::of(Samples::dish($dish), 14.0)->cookMinutes->likely;
     $plain = $minutes([]);
     expect($minutes(['thickness_cm' => 12]))->toBeGreaterThan($minutes(['thickness_cm' => 10]))
         ->and($minutes(['start_c' => 15]))->toBeLessThan($plain)
@@ -129,7 +129,7 @@ it('never cooks a heavier joint of the same cut sooner', function (string $cut, 
     $before = 0.0;
     foreach ([0.6, 0.8, 1.0, 1.2, 1.5] as $share) {
         $typical = Diatherm\Food\Larder::cut($cut)->typicalMassKg;
-        $minutes = Diatherm\Plan\Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $share * $typical, 'taste' => $taste]), 14.0)->cookMinutes->likely;
+        $minutes = Diatherm\Cooking\Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $share * $typical, 'taste' => $taste]), 14.0)->cookMinutes->likely;
         expect($minutes)->toBeGreaterThanOrEqual($before);
         $before = $minutes;
     }

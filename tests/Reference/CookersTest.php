@@ -13,18 +13,18 @@ use Diatherm\Cooker\Phase;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Warmth;
 use Diatherm\Cooker\Weather;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
-use Diatherm\Plan\Fire\FireCase;
-use Diatherm\Plan\Fire\FirePlan;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
+use Diatherm\Practice\FireCase;
+use Diatherm\Tending\FirePlan;
 use Tests\Support\Samples;
 
 function fireFor(array $dish, array $roast = []): FirePlan
 {
-    return Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->fires[0];
+    return Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->fires[0]->plan;
 }
 
 // Common practice, each as a range: rows of data/fire-practice.json.

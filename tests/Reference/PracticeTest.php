@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Diatherm\Plan\Forecast;
-use Diatherm\Plan\TradeCase;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Practice\TradeCase;
 use Tests\Support\Samples;
 
 // Sources are named in the table: USDA FSIS and FoodSafety.gov roasting charts (from memory); all others: common practice.

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use Diatherm\Cooking\Forecast;
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
 use Diatherm\Food\Brine;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\Thawing;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
 use Tests\Support\Samples;
 
@@ -104,7 +104,7 @@ it('slows a joint that is wrapped in bacon', function () {
 function fieldsRefused(array $file): array
 {
     try {
-        Diatherm\Plan\RoastFile::read($file);
+        Diatherm\Roast\RoastFile::read($file);
     } catch (Diatherm\Measure\InvalidInput $wrong) {
         return $wrong->messages;
     }

@@ -116,13 +116,13 @@ it('closes the lid over a joint that fits, and not over one that does not', func
 // Common practice: the legs of a whole lamb are done last, the saddle long before them, when all get the same heat.
 it('cooks the parts of a whole animal each at its own pace, the thickest deciding', function () {
     $dish = Tests\Support\Samples::dish(['cut' => 'lamb-whole', 'mass_kg' => 16, 'taste' => 'medium', 'coast' => false, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 400, 'pull' => true]]]);
-    $forecast = Diatherm\Plan\Forecast::of($dish, 18.0);
-    $parts = array_column(array_map(fn (Diatherm\Plan\PartForecast $part): array => ['id' => $part->part->id, 'part' => $part], Diatherm\Plan\PartForecast::all($forecast)), 'part', 'id');
+    $forecast = Diatherm\Cooking\Forecast::of($dish, 18.0);
+    $parts = array_column(array_map(fn (Diatherm\Cooking\PartForecast $part): array => ['id' => $part->part->id, 'part' => $part], Diatherm\Cooking\PartForecast::all($forecast)), 'part', 'id');
     expect($parts['legs']->decides)->toBeTrue()
         ->and($parts['legs']->minutesToTarget)->toEqualWithDelta($forecast->cookMinutes->likely, 0.03 * $forecast->cookMinutes->likely)
         ->and($parts['saddle']->minutesToTarget)->toBeLessThan(0.7 * $parts['legs']->minutesToTarget)
         ->and($parts['saddle']->atPullC)->toBeGreaterThan($parts['shoulders']->atPullC)->and($parts['shoulders']->atPullC)->toBeGreaterThan($parts['legs']->atPullC)
-        ->and(array_sum(array_map(fn (Diatherm\Plan\PartForecast $part): float => $part->massKg, $parts)))->toEqualWithDelta(16.0, 1e-9);
+        ->and(array_sum(array_map(fn (Diatherm\Cooking\PartForecast $part): float => $part->massKg, $parts)))->toEqualWithDelta(16.0, 1e-9);
 });
 
 // Plane geometry worked by hand: a frame of 2 m leaning 60° has its head 1 m up and 1.732 m out; the line to a stake 2 m back is √(3.732² + 1²) = 3.864 m.
@@ -139,10 +139,10 @@ it('leans a frame as geometry does', function () {
 
 // Common practice: a pan of some 30 by 40 cm under a roast wants a litre or so of water in two hours on a kettle.
 it('fills the drip pan for the cook', function () {
-    $forecast = Diatherm\Plan\Forecast::of(Tests\Support\Samples::dish(), 14.0);
-    $pan = Diatherm\Plan\DripPan::for($forecast);
+    $forecast = Diatherm\Cooking\Forecast::of(Tests\Support\Samples::dish(), 14.0);
+    $pan = Diatherm\Cooking\DripPan::for($forecast);
     expect($pan->waterL)->toBeGreaterThan(0.2)->toBeLessThan(1.6)->and($pan->lengthM)->toBeGreaterThan(0.3);
-    $hot = Diatherm\Plan\Forecast::of(Tests\Support\Samples::dish(['stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]]), 14.0);
-    $rate = fn (Diatherm\Plan\Forecast $one): float => Diatherm\Plan\DripPan::for($one)->waterL / $one->cookMinutes->high;
+    $hot = Diatherm\Cooking\Forecast::of(Tests\Support\Samples::dish(['stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]]), 14.0);
+    $rate = fn (Diatherm\Cooking\Forecast $one): float => Diatherm\Cooking\DripPan::for($one)->waterL / $one->cookMinutes->high;
     expect($rate($hot))->toBeGreaterThan($rate($forecast));
 });

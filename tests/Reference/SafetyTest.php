@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Diatherm\Plan\Forecast;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Safety\Clocks;
 use Diatherm\Safety\LethalityTable;
 use Diatherm\Safety\SafeMinimum;

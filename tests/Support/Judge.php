@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use App\Http\Resources\PlanResource;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Act;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\RoastFile;
-use Diatherm\Plan\StageEnd;
+use Diatherm\Roast\RoastFile;
+use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\SafeMinimum;
 
 /** Reads a plan as a food engineer and as a cook would, and says what is wrong with it. */
@@ -38,7 +38,8 @@ final class Judge
         }
         $answer = (new PlanResource($plan))->toArray();
         $harms = $faults = [];
-        foreach ($plan->forecasts as $i => $forecast) {
+        foreach ($plan->dishes as $i => $planned) {
+            $forecast = $planned->forecast;
             array_push($harms, ...self::harms($forecast, $answer['dishes'][$i]));
             array_push($faults, ...self::disorder($plan, $i, $forecast));
         }
@@ -163,7 +164,8 @@ final class Judge
                 $faults[] = "$wrong: $said";
             }
         }
-        foreach ($plan->fires as $fire) {
+        foreach ($plan->fires as $planned) {
+            $fire = $planned->plan;
             $lights = array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id === "fire.{$fire->equipment->kind->id}.light");
             if ($fire->lender !== null && ($fire->topUpKg > 0.5 * $fire->run->startKg || ($fire->topUpKg <= 0.0 && $lights !== []))) {
                 $faults[] = 'lights new coals where there are some';

@@ -9,7 +9,7 @@ use Diatherm\Cooker\CookerShed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 
 /** Roasts to try everything with: every cut on every cooker, and the chains of steps that cooks use. Common practice. */
 final class Matrix

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Roast;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Roast;
+use Diatherm\Roast\RoastFile;
+use Diatherm\Tending\LaidFires;
 
 /** Roasts to test with. */
 final class Samples
@@ -37,9 +38,9 @@ final class Samples
         return RoastFile::read(self::file($dish, $roast));
     }
 
-    /** @param  array<string, mixed>  $dish */
+    /** @param  array<string, mixed>  $dish with its fires laid, on a still day */
     public static function dish(array $dish = []): Dish
     {
-        return self::roast($dish)->dishes[0];
+        return LaidFires::in(self::roast($dish, ['wind_ms' => 0]), [])->dishes[0];
     }
 }

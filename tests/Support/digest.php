@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 // Works out many plans one after another and prints what came of them, for comparison between two ways to run PHP.
 
-use Diatherm\Plan\Fire\Banking;
-use Diatherm\Plan\Fire\FireCase;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\TradeCase;
+use Diatherm\Practice\FireCase;
+use Diatherm\Practice\TradeCase;
+use Diatherm\Tending\Banking;
 use Tests\Support\Samples;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -27,10 +27,10 @@ $said = [];
 for ($round = 0; $round < 3; $round++) {
     foreach ($plans as [$dish, $roast]) {
         $plan = Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-04T01:00:00+02:00'));
-        $fire = $plan->fires[0];
-        $banking = Banking::of($fire, $plan->forecasts[0]);
+        $fire = $plan->fires[0]->plan;
+        $banking = Banking::of($fire, $plan->forecast(0));
         $said[] = [
-            $plan->forecasts[0]->cookMinutes->low, $plan->forecasts[0]->cookMinutes->likely, $plan->forecasts[0]->cookMinutes->high, $plan->forecasts[0]->pullC, $plan->forecasts[0]->peakC,
+            $plan->forecast(0)->cookMinutes->low, $plan->forecast(0)->cookMinutes->likely, $plan->forecast(0)->cookMinutes->high, $plan->forecast(0)->pullC, $plan->forecast(0)->peakC,
             $fire->run->startKg, array_column($fire->run->refuels, 'kg'), $fire->run->leftKg, $fire->run->energyJ, $fire->handSeconds(), $fire->steps[0]->steadyC->likely,
             $banking === null ? null : [$banking->kg, array_map(fn ($part): float => $part->bankedMinutes, $banking->parts)],
         ];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use Diatherm\Cooking\Cook;
+use Diatherm\Cooking\Course;
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Table;
-use Diatherm\Plan\Cook;
-use Diatherm\Plan\Course;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Fire\FireCase;
-use Diatherm\Plan\RoastFile;
-use Diatherm\Plan\TradeCase;
 use Diatherm\Practice\BeliefTrial;
+use Diatherm\Practice\FireCase;
+use Diatherm\Practice\TradeCase;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\RoastFile;
 use Illuminate\Console\Command;
 
 /** Writes docs/numbers.md: what the model makes of the cooks of the trade, and how well its grid has converged. */

@@ -9,7 +9,7 @@ use App\Http\Resources\PlanResource;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Plan;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\RoastFile;
 use Illuminate\Console\Command;
 
 /** Plans a roast file without a database. */

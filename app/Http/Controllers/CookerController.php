@@ -94,7 +94,8 @@ final class CookerController
         $request->validate(['roast' => ['bail', 'required', 'string', 'max:30']]);
         $roast = self::cook($request)->roasts()->with(['dishes.stages', 'readings', 'events'])->findOrFail($request->string('roast')->toString());
         $day = Day::of($roast, CarbonImmutable::now(), finished: false);
-        foreach ($day->plan->fires as $fire) {
+        foreach ($day->plan->fires as $planned) {
+            $fire = $planned->plan;
             if ($fire->own && $fire->name === $cooker->name) {
                 foreach (Lessons::of($day, $fire) as $id => $observation) {
                     $cooker->observations()->firstOrCreate(['client_id' => $id], Yard::row($observation));

@@ -9,8 +9,8 @@ use App\Http\Resources\PlanResource;
 use App\Models\User;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
-use Diatherm\Plan\Forecast;
 use Diatherm\Plan\Plan;
+use Diatherm\Plan\PlannedDish;
 use Illuminate\Http\JsonResponse;
 
 /** Answers while the cook types; stores nothing. */
@@ -26,8 +26,8 @@ final class PreviewController
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $answer['dishes'];
         $answer['dishes'] = array_map(
-            fn (array $dish, Forecast $forecast): array => $dish + ['pictures' => PlanResource::pictures($forecast)],
-            $dishes, $plan->forecasts,
+            fn (array $dish, PlannedDish $planned): array => $dish + ['pictures' => PlanResource::pictures($planned->forecast)],
+            $dishes, $plan->dishes,
         );
 
         return new JsonResponse($answer);

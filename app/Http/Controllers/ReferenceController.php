@@ -16,7 +16,7 @@ use Diatherm\Food\Doneness;
 use Diatherm\Food\Form;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
-use Diatherm\Plan\Chore;
+use Diatherm\Roast\Chore;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\JsonResponse;
 

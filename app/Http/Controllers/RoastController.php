@@ -14,7 +14,7 @@ use App\Roasts\Shelf;
 use Carbon\CarbonImmutable;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Roast as CoreRoast;
+use Diatherm\Roast\Roast as CoreRoast;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -6,8 +6,8 @@ namespace App\Http\Requests;
 
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Plan\Roast;
-use Diatherm\Plan\RoastFile;
+use Diatherm\Roast\Roast;
+use Diatherm\Roast\RoastFile;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A roast in its file format as the body; the core reads it and names what is wrong, field by field. */

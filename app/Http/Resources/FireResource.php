@@ -6,35 +6,26 @@ namespace App\Http\Resources;
 
 use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\Control;
-use Diatherm\Cooker\GasGrill;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
-use Diatherm\Plan\Fire\BankedPart;
-use Diatherm\Plan\Fire\Banking;
-use Diatherm\Plan\Fire\FireCautions;
-use Diatherm\Plan\Fire\FireExplanation;
-use Diatherm\Plan\Fire\FireLayout;
-use Diatherm\Plan\Fire\FirePlan;
-use Diatherm\Plan\Fire\FireStep;
-use Diatherm\Plan\Fire\Refuel;
-use Diatherm\Plan\Forecast;
+use Diatherm\Plan\PlannedFire;
+use Diatherm\Tending\BankedPart;
+use Diatherm\Tending\Banking;
+use Diatherm\Tending\FirePlan;
+use Diatherm\Tending\FireStep;
+use Diatherm\Tending\FloorView;
+use Diatherm\Tending\Refuel;
 
 /** A fire plan as JSON. Minutes count from starts_at. */
 final class FireResource
 {
-    /** Places along the longer side at which the flux is shown. */
-    private const FIELD = 18;
-
-    /**
-     * @param  list<Forecast>  $forecasts
-     * @return array<string, mixed>
-     */
-    public static function of(FirePlan $fire, array $forecasts): array
+    /** @return array<string, mixed> */
+    public static function of(PlannedFire $planned): array
     {
+        $fire = $planned->plan;
         $equipment = $fire->equipment;
-        $banking = Banking::of($fire, $forecasts[$fire->dish]);
         $fuel = $fire->fuel;
 
         return [
@@ -70,13 +61,13 @@ final class FireResource
             'swing_k' => $fire->swingK(),
             'course' => array_map(fn (array $point): array => ['minutes' => round($point[0], 1)] + PlanResource::spread($point[1]), $fire->course),
             'fuel_left' => $fuel === null ? [] : array_map(fn (array $point): array => ['minutes' => round($point[0], 1), 'kg' => round($point[1], 3)], $fire->run->left),
-            'floor' => self::floor($fire, $forecasts[$fire->dish]),
+            'floor' => $planned->floor === null ? null : self::floor($planned->floor, $fire),
             'count' => self::count($fire),
             'hand_s' => $fire->handSeconds() === null ? null : round($fire->handSeconds(), 1),
             'hand_ticks' => $fire->equipment->isOpen() ? array_map(fn (int $seconds): array => ['seconds' => $seconds, 'celsius' => round(HandTest::wallC($seconds), 1)], [2, 3, 4, 6, 9, 16, 40]) : [],
-            'banking' => $banking === null ? null : self::banking($banking),
-            'cautions' => PlanResource::warnings(FireCautions::of($fire)),
-            'workings' => PlanResource::workings(FireExplanation::of($fire, $banking)),
+            'banking' => $planned->banking === null ? null : self::banking($planned->banking),
+            'cautions' => PlanResource::warnings($planned->cautions),
+            'workings' => PlanResource::workings($planned->workings),
         ];
     }
 
@@ -112,38 +103,30 @@ final class FireResource
         return array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($names), $names);
     }
 
-    /** @return array<string, mixed>|null the fire from above; the field row by row from the far side, kW/m² */
-    private static function floor(FirePlan $fire, Forecast $forecast): ?array
+    /** @return array<string, mixed> the fire from above; the field row by row from the far side, kW/m² */
+    private static function floor(FloorView $floor, FirePlan $fire): array
     {
-        $layout = new FireLayout($fire);
-        $floor = $layout->floor();
-        $size = $fire->equipment->floor();
-        if ($floor === null || $size === null) {
-            return null;
-        }
-        $columns = $size['length'] >= $size['width'] ? self::FIELD : max(6, (int) round(self::FIELD * $size['width'] / $size['length']));
-        $rows = max(6, (int) round($columns * $size['width'] / $size['length']));
-        $meat = $layout->meat($forecast);
-        $mechanism = $fire->curve->mechanism;
-        $kw = fn (float $x, float $y): float => round($floor->downWm2($x, $y, $size['height']) / 1000.0, 2);
-        $side = 0.5 * $meat['width'];
+        $cm = fn (float $m): float => round(100.0 * $m, 1);
+        $kw = fn (float $watts): float => round($watts / 1000.0, 2);
 
         return [
-            'length_cm' => round(100.0 * $size['length'], 1),
-            'width_cm' => round(100.0 * $size['width'], 1),
-            'height_cm' => round(100.0 * $size['height'], 1),
-            'round' => $size['round'],
-            'piles' => array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 4), 'words' => $fire->fuel?->inWords($pile->kg) ?? ''], $fire->piles),
-            'bars' => $mechanism instanceof GasGrill ? array_map(fn (int $i): array => ['x_cm' => round(100.0 * (($i + 0.5) / count($mechanism->burnersW) - 0.5) * $size['length'], 1), 'share' => round($fire->steps[0]->settings->get('burner_'.($i + 1)), 3)], array_keys($mechanism->burnersW)) : [],
-            'columns' => $columns,
-            'rows' => $rows,
-            'field_kw_m2' => array_map(fn (array $row): array => array_map(fn (float $watts): float => round($watts / 1000.0, 2), $row), $floor->field($columns, $rows, $size['height'])),
-            'meat' => ['x_cm' => round(100.0 * $meat['x'], 1), 'y_cm' => round(100.0 * $meat['y'], 1), 'length_cm' => round(100.0 * $meat['length'], 1), 'width_cm' => round(100.0 * $meat['width'], 1)],
-            'meat_kw_m2' => $kw($meat['x'], $meat['y']),
-            'near_kw_m2' => max($kw($meat['x'], $meat['y'] - $side), $kw($meat['x'], $meat['y'] + $side)),
-            'far_kw_m2' => min($kw($meat['x'], $meat['y'] - $side), $kw($meat['x'], $meat['y'] + $side)),
-            'meat_hand_s' => round(HandTest::seconds($floor->downWm2($meat['x'], $meat['y'], $size['height'])), 1),
-            'turn_share' => round($floor->turnShare($meat['x'], $meat['y'], $size['height']), 3),
+            'length_cm' => $cm($floor->size['length']),
+            'width_cm' => $cm($floor->size['width']),
+            'height_cm' => $cm($floor->size['height']),
+            'round' => $floor->size['round'],
+            'piles' => array_map(fn (Pile $pile): array => [
+                'x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 4), 'words' => $fire->fuel?->inWords($pile->kg) ?? '',
+            ], $fire->piles),
+            'bars' => array_map(fn (array $bar): array => ['x_cm' => $cm($bar[0]), 'share' => round($bar[1], 3)], $floor->bars),
+            'columns' => count($floor->fieldWm2[0]),
+            'rows' => count($floor->fieldWm2),
+            'field_kw_m2' => array_map(fn (array $row): array => array_map($kw, $row), $floor->fieldWm2),
+            'meat' => ['x_cm' => $cm($floor->meat['x']), 'y_cm' => $cm($floor->meat['y']), 'length_cm' => $cm($floor->meat['length']), 'width_cm' => $cm($floor->meat['width'])],
+            'meat_kw_m2' => $kw($floor->meatWm2),
+            'near_kw_m2' => $kw($floor->nearWm2),
+            'far_kw_m2' => $kw($floor->farWm2),
+            'meat_hand_s' => round(HandTest::seconds($floor->meatWm2), 1),
+            'turn_share' => round($floor->turnShare, 3),
         ];
     }
 

@@ -5,24 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use Diatherm\Cooker\CookerShed;
-use Diatherm\Food\Portions;
+use Diatherm\Cooking\DripPan;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Cooking\PartForecast;
+use Diatherm\Day\Entry;
+use Diatherm\Day\KitItem;
 use Diatherm\Heat\Resolution;
-use Diatherm\Heat\Roasting;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
-use Diatherm\Plan\Caution;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\DripPan;
-use Diatherm\Plan\Entry;
-use Diatherm\Plan\Explanation;
-use Diatherm\Plan\Fire\FirePlan;
-use Diatherm\Plan\Forecast;
-use Diatherm\Plan\Kit;
-use Diatherm\Plan\KitItem;
-use Diatherm\Plan\PartForecast;
 use Diatherm\Plan\Plan;
-use Diatherm\Rig\PotRig;
+use Diatherm\Plan\PlannedDish;
+use Diatherm\Safety\Caution;
 use Diatherm\Safety\Keeping;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\Request;
@@ -51,7 +45,7 @@ final class PlanResource extends JsonResource
     public function toArray(?Request $request = null): array
     {
         $plan = $this->resource;
-        [$hungry, $modest] = Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $plan->roast->dishes));
+        [$hungry, $modest] = $plan->feeds;
 
         return [
             'serve_at' => self::time($plan->roast->serveAt),
@@ -63,11 +57,11 @@ final class PlanResource extends JsonResource
             'table_feeds' => ['least' => $hungry, 'most' => $modest],
             'air_c' => $plan->roast->airC,
             'wind_ms' => $plan->roast->windMs,
-            'dishes' => array_map(self::dish(...), $plan->forecasts),
-            'fires' => $this->fires ? array_map(fn (FirePlan $fire): array => FireResource::of($fire, $plan->forecasts), $plan->fires) : [],
+            'dishes' => array_map(self::dish(...), $plan->dishes),
+            'fires' => $this->fires ? array_map(FireResource::of(...), $plan->fires) : [],
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
-            'kit' => array_map(fn (KitItem $item): array => ['id' => 'kit.'.$item->id, 'name' => $item->name, 'why' => $item->why, 'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy)], Kit::of($plan)),
-            'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], Keeping::rules($plan->roast->airC)),
+            'kit' => array_map(fn (KitItem $item): array => ['id' => 'kit.'.$item->id, 'name' => $item->name, 'why' => $item->why, 'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy)], $plan->kit),
+            'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], $plan->keeping),
         ];
     }
 
@@ -76,10 +70,10 @@ final class PlanResource extends JsonResource
     {
         $settings = [];
         foreach ($plan->fires as $fire) {
-            $settings[$fire->equipment->kind->id] = $fire->steps[0]->settings->values;
+            $settings[$fire->plan->equipment->kind->id] = $fire->plan->steps[0]->settings->values;
         }
 
-        return (new self($plan, false))->toArray() + ['settings' => $settings] + ['curves' => array_map(fn (Forecast $forecast): array => self::curve($forecast->trace), $plan->forecasts)];
+        return (new self($plan, false))->toArray() + ['settings' => $settings] + ['curves' => array_map(fn (PlannedDish $dish): array => self::curve($dish->forecast->trace), $plan->dishes)];
     }
 
     /** @return array<string, mixed> what is drawn of one dish: its core curve with band, and its section through time */
@@ -116,7 +110,7 @@ final class PlanResource extends JsonResource
     /** @return array<string, mixed> temperatures from the centre outwards, the surface last */
     public static function section(Trace $trace): array
     {
-        $section = ['positions' => [...array_map(fn (float $x): float => round($x, 4), Roasting::cellPositions(Resolution::fine())), 1.0], 'minutes' => [], 'celsius' => []];
+        $section = ['positions' => [...array_map(fn (float $x): float => round($x, 4), Resolution::fine()->positions()), 1.0], 'minutes' => [], 'celsius' => []];
         foreach (self::evenly($trace, self::SECTION_FRAMES) as $i) {
             $section['minutes'][] = round($trace->seconds[$i] / 60.0, 2);
             $section['celsius'][] = [...array_map(fn (float $c): float => round($c, 1), $trace->profilesC[$i]), round($trace->surfaceC[$i], 1)];
@@ -137,14 +131,9 @@ final class PlanResource extends JsonResource
     }
 
     /** @return array{length_cm: float, width_cm: float, water_l: float}|null where something drips on coals or a floor */
-    private static function dripPan(Forecast $forecast): ?array
+    private static function dripPan(?DripPan $pan): ?array
     {
-        if (! $forecast->dish->cut->isPerishable() || ! $forecast->dish->stages[0]->cooker->lid || $forecast->dish->rig instanceof PotRig) {
-            return null;
-        }
-        $pan = DripPan::for($forecast);
-
-        return ['length_cm' => round(100.0 * $pan->lengthM), 'width_cm' => round(100.0 * $pan->widthM), 'water_l' => round($pan->waterL, 1)];
+        return $pan === null ? null : ['length_cm' => round(100.0 * $pan->lengthM), 'width_cm' => round(100.0 * $pan->widthM), 'water_l' => round($pan->waterL, 1)];
     }
 
     /**
@@ -171,8 +160,9 @@ final class PlanResource extends JsonResource
     }
 
     /** @return array<string, mixed> */
-    private static function dish(Forecast $forecast): array
+    private static function dish(PlannedDish $planned): array
     {
+        $forecast = $planned->forecast;
         $dish = $forecast->dish;
         $cut = $dish->cut;
         [$least, $most] = $cut->feeds($dish->massKg * $dish->pieces);
@@ -220,7 +210,7 @@ final class PlanResource extends JsonResource
                 'to_minutes' => round($starts[$i + 1] ?? $forecast->cookMinutes->likely, 1),
             ], array_keys($dish->stages)),
             'rig' => RigResource::of($forecast),
-            'drip_pan' => self::dripPan($forecast),
+            'drip_pan' => self::dripPan($planned->dripPan),
             'parts' => array_map(fn (PartForecast $part): array => [
                 'id' => $part->part->id,
                 'name' => $part->part->name,
@@ -232,10 +222,10 @@ final class PlanResource extends JsonResource
                 'from' => $part->part->from,
                 'to' => $part->part->to,
                 'core_c' => array_map(fn (int $i): float => round($part->trace->coreAt(60.0 * $forecast->cookMinutes->likely * $i / self::PART_POINTS), 1), range(0, self::PART_POINTS)),
-            ], PartForecast::all($forecast)),
+            ], $planned->parts),
             'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
             'warnings' => self::warnings($forecast->cautions),
-            'workings' => self::workings(Explanation::of($forecast)),
+            'workings' => self::workings($planned->workings),
         ];
     }
 

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use Diatherm\Cooking\Forecast;
 use Diatherm\Food\Part;
-use Diatherm\Plan\Dish;
-use Diatherm\Plan\Forecast;
 use Diatherm\Rig\Balance;
 use Diatherm\Rig\FrameRig;
 use Diatherm\Rig\JointSize;
@@ -14,6 +13,7 @@ use Diatherm\Rig\Pit;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitFit;
 use Diatherm\Rig\SpitRig;
+use Diatherm\Roast\Dish;
 
 /** What is computed of a rig, as JSON. */
 final class RigResource

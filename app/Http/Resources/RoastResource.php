@@ -17,7 +17,7 @@ use Diatherm\Live\Finding;
 use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Verdict;
-use Diatherm\Plan\Stage;
+use Diatherm\Roast\Stage;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -121,7 +121,7 @@ final class RoastResource extends JsonResource
             ],
         ];
 
-        return $this->whole ? $facts + ['pictures' => $live === null ? PlanResource::pictures($day->plan->forecasts[$dish]) : self::livePictures($live)] : $facts;
+        return $this->whole ? $facts + ['pictures' => $live === null ? PlanResource::pictures($day->plan->forecast($dish)) : self::livePictures($live)] : $facts;
     }
 
     /** @return array<string, mixed> */
@@ -165,7 +165,7 @@ final class RoastResource extends JsonResource
 
     private function isOnOpenFire(int $dish): bool
     {
-        $stages = $this->resource->plan->forecasts[$dish]->dish->stages ?? [];
+        $stages = ($this->resource->plan->roast->dishes[$dish] ?? null)->stages ?? [];
 
         return array_filter($stages, fn (Stage $stage): bool => $stage->cooker->isOpenFire()) !== [];
     }

@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Cooking;
+
+use Diatherm\Cooker\CookerShed;
+use Diatherm\Food\Tenderness;
+use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Trace;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Spread;
+use Diatherm\Rig\PotRig;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
+use Diatherm\Roast\StageEnd;
+use Diatherm\Safety\AtCarving;
+use Diatherm\Safety\Caution;
+use Diatherm\Safety\Clocks;
+use Diatherm\Safety\SafeMinimum;
+
+/** What the heat model expects of one dish, from the moment it goes on. Minutes and seconds count from there. */
+final readonly class Forecast
+{
+    /** The lid lift whose price is told. */
+    public const LIFT_MINUTES = 2.0;
+
+    /**
+     * @param  Spread  $cookMinutes  from on to the pull; a buried pot is planned by its slow end alone
+     * @param  list<float>  $stageStartMinutes  likely
+     * @param  float  $pullC  core at which it comes off
+     * @param  float  $peakC  highest core, in the rest, as far as it is counted on
+     * @param  float  $peakMinutes  when, likely
+     * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
+     * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
+     * @param  AtCarving  $atCarving  the slow end of the band, at the knife
+     * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
+     * @param  float|null  $liftCostMinutes  what one two-minute lid lift half way adds; null where there is no lid
+     * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
+     * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
+     * @param  list<Caution>  $cautions
+     * @param  float|null  $tenderShare  of what a tough cut takes to pull apart, done by the end of the least rest; null for one that is not
+     * @param  Trace  $trace  of the cook and the rest after it
+     */
+    private function __construct(
+        public Dish $dish,
+        public float $airC,
+        public Spread $cookMinutes,
+        public array $stageStartMinutes,
+        public float $pullC,
+        public float $peakC,
+        public float $peakMinutes,
+        public float $under60Minutes,
+        public float $hotMinutes,
+        public AtCarving $atCarving,
+        public float $firstLookMinutes,
+        public ?WeightRule $rule,
+        public ?float $lethalityLog10,
+        public ?float $liftCostMinutes,
+        public float $temperMinutes,
+        public float $temperSavesMinutes,
+        public array $cautions,
+        public Trace $trace,
+        public ?float $tenderShare,
+    ) {
+    }
+
+    /**
+     * @param  string  $path  of the dish in the input, for messages
+     *
+     * @throws InvalidInput when a stage cannot reach its core temperature
+     */
+    public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
+    {
+        $slowly = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned(), Uncertainty::slowEnd($dish));
+        $pullC = Coast::pullC($dish, $slowly);
+        $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
+        $trace = $cook->body->record();
+        self::insist($cook->toPull($pullC), $dish, $path);
+        [$spread, $lift, $saves] = self::spread($dish, $airC, $cook->body->coreC(), $cook->body->elapsedS());
+        $patience = self::patienceMinutes($dish, $spread);
+        if ($patience !== null) {
+            $spread = Spread::exactly($patience);
+            $cook = Cook::of($dish, $airC, Resolution::fine(), new Course(pulledS: 60.0 * $patience));
+            $trace = $cook->body->record();
+            $cook->toPull($pullC);
+        }
+        $likely = $cook->body->elapsedS();
+        $trace = self::rested($cook, $trace, $dish);
+        $pulledC = $patience === null ? $trace->coreAt($likely) : $pullC;
+        [$peakC, $peakS] = Coast::peak($trace, $likely);
+
+        $slow = $slowly(Resolution::coarse());
+        $slowTrace = $slow->body->record(false);
+        $slowGetsThere = $slow->toPull($pullC) === null;
+        $slowOff = $slow->body->elapsedS();
+        $slowTrace = self::rested($slow, $slowTrace, $dish, judged: true);
+        $rest = 60.0 * $dish->leastRestMinutes();
+        $safe = SafeMinimum::of($dish->safetyClass());
+        $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
+        $lethality = $safe->lethality === null ? null : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
+        $tender = $dish->cut->tough ? Tenderness::share(...$trace->upTo($likely + $rest)) : null;
+        $temper = self::temperMinutes($dish, $airC);
+        $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);
+
+        return new self(
+            $dish,
+            $airC,
+            $spread,
+            array_map(fn (float $s): float => $s / 60.0, $cook->stageStartsS),
+            $pulledC,
+            $patience === null ? max($peakC, $pulledC) : $pulledC,
+            $peakS / 60.0,
+            $trace->falls(Clocks::HOT_C, $peakS) / 60.0,
+            min(self::staysS($trace, $likely), self::staysS($slowTrace, $slowOff)) / 60.0,
+            $atCarving,
+            $firstLook,
+            WeightRule::for($dish),
+            $lethality,
+            self::hasLid($dish) && $patience === null ? $lift : null,
+            $temper,
+            $temper > 0.0 ? $saves : 0.0,
+            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0, $slowGetsThere ? null : $pullC, $tender),
+            $trace,
+            $tender,
+        );
+    }
+
+    /** Through the least rest and on, shown no hotter than its climb is taken for. */
+    private static function rested(Cook $cook, Trace $trace, Dish $dish, bool $judged = false): Trace
+    {
+        $off = $cook->body->elapsedS();
+        $cook->rest(60.0 * $dish->leastRestMinutes());
+        $cook->rest(Coast::FOLLOWED_REST_S);
+
+        return Coast::held($dish, $trace, $cook->stageStartsS, $off, $judged);
+    }
+
+    /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */
+    private static function patienceMinutes(Dish $dish, Spread $spread): ?float
+    {
+        $pit = $dish->bed !== null && $dish->rig instanceof PotRig && $dish->lastStage()->end !== StageEnd::Minutes ? $dish->rig->pit() : null;
+
+        return $pit === null ? null : max($spread->high, $pit->patienceMinutes($dish->massKg * $dish->pieces));
+    }
+
+    /** Seconds after the pull that the core keeps to 57 °C; 0 when it comes off cooler. */
+    private static function staysS(Trace $trace, float $offS): float
+    {
+        $hottest = Coast::peak($trace, $offS);
+
+        return $hottest[0] < Clocks::HOLD_C ? 0.0 : $trace->falls(Clocks::HOLD_C, $hottest[1]) - $offS;
+    }
+
+    private static function hasLid(Dish $dish): bool
+    {
+        return in_array(true, array_map(fn (Stage $stage): bool => $stage->cooker->lid, $dish->stages), true);
+    }
+
+    /** @throws InvalidInput */
+    private static function insist(?int $stuck, Dish $dish, string $path): void
+    {
+        if ($stuck !== null) {
+            $stage = $dish->stages[$stuck];
+            $boilsC = $stage->cooker->inside->boilingC();
+            if (($stage->value ?? $dish->targetC) > $boilsC - 0.5) {
+                throw InvalidInput::at("$path.target_c", sprintf('At this height water boils at %.0f °C, and no core gets hotter. Lower the target and let it stay on longer.', $boilsC));
+            }
+            if ($stage->end === StageEnd::Tender) {
+                throw InvalidInput::at("$path.stages.$stuck.cooker_c", sprintf('At %s it does not get tender within %d hours. Raise the cooker, or wrap it.', $stage->heatInWords(), (int) (Cook::LONGEST_S / 3600)));
+            }
+            $never = sprintf('the core does not get to %.0f °C within %d hours', $stage->value ?? $dish->targetC, (int) (Cook::LONGEST_S / 3600));
+            throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
+                ? sprintf('At %s %s. Raise the cooker or lower the target.', $stage->heatInWords(), $never)
+                : "As its fire is laid and fed, $never. Bring coals nearer, feed it more often, or lower the target.");
+        }
+    }
+
+    /**
+     * The band from three uncertain inputs taken one at a time, and the price of a lid lift, all by coarse runs whose
+     * ratio to a coarse middle run scales the fine one.
+     *
+     * @return array{Spread, float, float} minutes: the band, the price of a lift, what tempering saved
+     */
+    private static function spread(Dish $dish, float $airC, float $pullC, float $likelyS): array
+    {
+        $seconds = static function (float $transfer, float $thickness, float $warmer, ?Course $course = null) use ($dish, $airC, $pullC): float {
+            $cook = Cook::of($dish, $airC, Resolution::coarse(), $course ?? Course::asPlanned(), Variation::of($transfer, $thickness, $warmer));
+            $cook->toPull($pullC);
+
+            return max(1.0, $cook->body->elapsedS());
+        };
+        $middle = $seconds(1.0, 1.0, 0.0);
+        $more = 1.0 + Uncertainty::transfer($dish);
+        $thick = Uncertainty::thickness($dish);
+        $cool = min(Uncertainty::START_K, $dish->startC + 1.0);
+        $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];
+        $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
+        $likely = $likelyS / 60.0;
+        $kind = log(1.0 + Uncertainty::kind($dish));
+        $spread = Spread::of($likely * exp(-hypot($kind, self::away($quicker, $middle))), $likely, $likely * exp(hypot($kind, self::away($slower, $middle))));
+        $lift = $dish->lastStage()->end === StageEnd::Minutes || ! self::hasLid($dish)
+            ? 0.0
+            : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
+
+        $saves = $dish->startC > Clocks::COLD_C ? $likely * ($seconds(1.0, 1.0, Clocks::COLD_C - $dish->startC) / $middle - 1.0) : 0.0;
+
+        return [$spread, max(0.0, $lift), max(0.0, $saves)];
+    }
+
+    /**
+     * How far runs with one input changed lie from the middle one, together: the root of the sum of squares of the logarithms.
+     *
+     * @param  list<float>  $seconds
+     */
+    private static function away(array $seconds, float $middle): float
+    {
+        $sum = 0.0;
+        foreach ($seconds as $run) {
+            $sum += log($run / $middle) ** 2;
+        }
+
+        return sqrt($sum);
+    }
+
+    /** Minutes on the board from refrigerator-cold until the joint's mean reaches the start temperature; INF when it does not. */
+    private static function temperMinutes(Dish $dish, float $airC): float
+    {
+        if (! $dish->cut->isPerishable() || $dish->startC <= Clocks::COLD_C + 1.0) {
+            return 0.0;
+        }
+        $body = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), Variation::of(1.0, 1.0, Clocks::COLD_C - $dish->startC))->body;
+        $board = CookerShed::board($airC);
+        while ($body->elapsedS() < 6 * 3600.0) {
+            if ($body->meanC() >= $dish->startC) {
+                return $body->elapsedS() / 60.0;
+            }
+            $body->in($board, 300.0);
+        }
+
+        return INF;
+    }
+}

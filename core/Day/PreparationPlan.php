@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Day;
+
+use Diatherm\Food\Brine;
+use Diatherm\Food\Preparation;
+use Diatherm\Food\PreparationWindow;
+use Diatherm\Roast\Dish;
+
+/**
+ * When each preparation of a dish begins and ends, in minutes from the moment it goes on. Long ones are laid one after
+ * another before it comes out of the cold; short ones are handwork and end where the rigging begins.
+ */
+final readonly class PreparationPlan
+{
+    /** Handwork, not waiting. Common practice. */
+    private const SHORT_HOURS = 0.5;
+
+    /** Nobody salts a duck at half past three: hours of the day between which work begins, and where the night's goes. Common practice. */
+    private const MORNING = 7.0;
+
+    private const EVENING = 21.0;
+
+    private const NIGHT = 22.0;
+
+    /**
+     * @param  list<array{Preparation, float, float}>  $windows  preparation, from and to, in order of time
+     * @param  float  $handworkMinutes  of the short ones together
+     * @param  bool  $cramped  whether the hour leaves some less than they want
+     */
+    private function __construct(
+        public array $windows,
+        public float $handworkMinutes,
+        public bool $cramped,
+    ) {
+    }
+
+    public static function handworkMinutes(Dish $dish): float
+    {
+        $minutes = 0.0;
+        foreach ($dish->preparations as $preparation) {
+            $hours = self::hoursOf($preparation, $dish);
+            $minutes += $hours[1] <= self::SHORT_HOURS ? 60.0 * $hours[1] : 0.0;
+        }
+
+        return $minutes;
+    }
+
+    /** Least that one of them takes, minutes. */
+    public static function leastOf(Preparation $preparation, Dish $dish): float
+    {
+        return 60.0 * self::hoursOf($preparation, $dish)[0];
+    }
+
+    /** Least that the long ones take together, minutes. */
+    public static function leastMinutes(Dish $dish): float
+    {
+        return 60.0 * array_sum(array_map(fn (Preparation $preparation): float => self::isLong($preparation, $dish) ? self::hoursOf($preparation, $dish)[0] : 0.0, $dish->preparations));
+    }
+
+    /**
+     * @param  float  $takeOut  minutes, when it comes out of the cold
+     * @param  float  $rig  minutes, when the rigging begins
+     * @param  \DateTimeImmutable  $on  when the dish goes on, at the table's own clock
+     * @param  float  $nowMinutes  the present; long ones shrink from best to least so as not to begin before it
+     */
+    public static function of(Dish $dish, float $takeOut, float $rig, float $nowMinutes, \DateTimeImmutable $on): self
+    {
+        $least = $best = 0.0;
+        foreach ($dish->preparations as $preparation) {
+            if (self::isLong($preparation, $dish)) {
+                [$a, $b] = self::hoursOf($preparation, $dish);
+                $least += 60.0 * $a;
+                $best += 60.0 * $b;
+            }
+        }
+        $room = $takeOut - $nowMinutes;
+        $share = $best > $least ? max(0.0, min(1.0, ($room - $least) / ($best - $least))) : 1.0;
+        $windows = [];
+        $longEnd = $takeOut;
+        $shortEnd = $rig;
+        foreach (array_reverse($dish->preparations) as $preparation) {
+            $minutes = 60.0 * $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->hours($share);
+            if (self::isLong($preparation, $dish)) {
+                $start = self::awake($longEnd - $minutes, $longEnd, $preparation->window($dish->massKg, $dish->shape()->halfThicknessM), $nowMinutes, $on);
+                $windows[] = [$preparation, $start, $longEnd];
+                $longEnd = $start;
+            } else {
+                $windows[] = [$preparation, $shortEnd - $minutes, $shortEnd];
+                $shortEnd -= $minutes;
+            }
+        }
+
+        return new self(array_reverse($windows), $rig - $shortEnd, $share < 1.0 || $room < $least);
+    }
+
+    /** When it gains nothing more, or the least that helps. */
+    public static function limit(Preparation $preparation, Dish $dish): string
+    {
+        $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+
+        return $window->bestHours <= self::SHORT_HOURS || $window->mostHours <= $window->leastHours
+            ? ''
+            : sprintf('%.0f h at the least, no more gain after %.0f h', ceil($window->leastHours), $window->mostHours);
+    }
+
+    /** How much of what: salt, water, marinade. Empty where nothing is measured. */
+    public static function amounts(Preparation $preparation, Dish $dish): string
+    {
+        $kg = $dish->massKg * $dish->pieces;
+
+        return match (true) {
+            $preparation->id === 'dry_brine' => sprintf('%.0f g salt', 1000.0 * Brine::drySaltKg($kg)),
+            $preparation->id === 'wet_brine' => sprintf('%.1f l water, %.0f g salt', Brine::WATER_L_PER_KG * $kg, 1000.0 * Brine::wetSaltKg($kg, Brine::WATER_L_PER_KG * $kg)),
+            $preparation->mlPerKg !== null => sprintf('%.2f l marinade', $preparation->mlPerKg * $kg / 1000.0),
+            default => '',
+        };
+    }
+
+    /** The same start, moved out of the night where the window allows: to the evening before, else to the morning after. */
+    private static function awake(float $start, float $end, PreparationWindow $window, float $nowMinutes, \DateTimeImmutable $on): float
+    {
+        $clock = $on->setTimestamp($on->getTimestamp() + (int) round(60.0 * $start));
+        $hour = (int) $clock->format('G') + (int) $clock->format('i') / 60.0;
+        if ($hour >= self::MORNING && $hour < self::NIGHT) {
+            return $start;
+        }
+        // By the table's own clock, so that nine in the evening is nine on the night the clocks change too.
+        $minutesOf = fn (\DateTimeImmutable $moment): float => ($moment->getTimestamp() - $on->getTimestamp()) / 60.0;
+        $evening = $minutesOf($clock->modify($hour < self::EVENING ? '-1 day' : '+0 day')->setTime((int) self::EVENING, 0));
+        if ($evening >= $nowMinutes && $end - $evening <= 60.0 * $window->mostHours) {
+            return $evening;
+        }
+        $morning = $minutesOf($clock->modify($hour >= self::MORNING ? '+1 day' : '+0 day')->setTime((int) self::MORNING, 0));
+
+        return $end - $morning >= 60.0 * $window->leastHours ? $morning : $start;
+    }
+
+    private static function isLong(Preparation $preparation, Dish $dish): bool
+    {
+        return self::hoursOf($preparation, $dish)[1] > self::SHORT_HOURS;
+    }
+
+    /** @return array{float, float} least and best, hours */
+    private static function hoursOf(Preparation $preparation, Dish $dish): array
+    {
+        $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+
+        return [$window->leastHours, $window->bestHours];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Day;
+
+use Diatherm\Measure\Spread;
+
+/** How far a dish has really come: the moments that the cook logged, and what the readings make of the rest. */
+final readonly class Progress
+{
+    /**
+     * @param  array<int, \DateTimeImmutable>  $stageStarts  stages after the first that were begun by hand
+     * @param  Spread|null  $cookMinutes  from on to the pull, as the readings have it
+     * @param  array<int, float>|null  $stageMinutes  from on to each stage, as the readings have it
+     * @param  array<string, \DateTimeImmutable>  $done  ids of run sheet entries that were ticked
+     */
+    public function __construct(
+        public ?\DateTimeImmutable $onAt = null,
+        public array $stageStarts = [],
+        public ?\DateTimeImmutable $pulledAt = null,
+        public ?\DateTimeImmutable $carvedAt = null,
+        public ?Spread $cookMinutes = null,
+        public ?float $pullC = null,
+        public array $done = [],
+        public ?array $stageMinutes = null,
+    ) {
+    }
+
+    /** The same moments by the table's clock. */
+    public function inZone(\DateTimeZone $zone): self
+    {
+        $there = fn (\DateTimeImmutable $at): \DateTimeImmutable => \DateTimeImmutable::createFromInterface($at)->setTimezone($zone);
+
+        return new self(
+            $this->onAt === null ? null : $there($this->onAt),
+            array_map($there, $this->stageStarts),
+            $this->pulledAt === null ? null : $there($this->pulledAt),
+            $this->carvedAt === null ? null : $there($this->carvedAt),
+            $this->cookMinutes, $this->pullC, array_map($there, $this->done), $this->stageMinutes,
+        );
+    }
+}

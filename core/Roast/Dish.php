@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Roast;
+
+use Diatherm\Fire\BuriedBed;
+use Diatherm\Food\Cut;
+use Diatherm\Food\Form;
+use Diatherm\Food\Preparation;
+use Diatherm\Food\Shape;
+use Diatherm\Heat\Substance;
+use Diatherm\Rig\PotRig;
+use Diatherm\Rig\Rig;
+use Diatherm\Safety\Carryover;
+use Diatherm\Safety\SafeMinimum;
+
+/** A joint or a side in a roast. */
+final readonly class Dish
+{
+    /** No sear is longer. Common practice. */
+    private const SEAR_MINUTES = 10.0;
+
+    /**
+     * @param  int  $pieces  alike, each of $massKg
+     * @param  float|null  $thicknessM  measured; null to go by mass
+     * @param  float  $startC  all through when it goes on
+     * @param  string|null  $taste  a taste of the cut, or null when a number was given
+     * @param  float  $targetC  core when eaten
+     * @param  bool|null  $coast  true: pulled early to climb to the target; false: cooked to the number; null: as the food allows (Safety\Carryover)
+     * @param  float  $restMinutes  as asked for; leastRestMinutes() is what it gets
+     * @param  non-empty-list<Stage>  $stages
+     * @param  list<Preparation>  $preparations  in the order of the work
+     * @param  BuriedBed|null  $bed  the coals of a buried pot, whose heat fades; null while they are not laid
+     */
+    public function __construct(
+        public string $name,
+        public Cut $cut,
+        public Form $form,
+        public int $pieces,
+        public float $massKg,
+        public ?float $thicknessM,
+        public ?float $girthM,
+        public float $startC,
+        public ?string $taste,
+        public float $targetC,
+        public ?bool $coast,
+        public float $restMinutes,
+        public array $stages,
+        public array $preparations = [],
+        public ?Rig $rig = null,
+        public ?BuriedBed $bed = null,
+    ) {
+    }
+
+    /** @param  non-empty-list<Stage>  $stages */
+    public function through(array $stages): self
+    {
+        return new self($this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste, $this->targetC, $this->coast, $this->restMinutes, $stages, $this->preparations, $this->rig, $this->bed);
+    }
+
+    /** With the coals of its buried pot round it. */
+    public function buriedIn(BuriedBed $bed): self
+    {
+        return new self($this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste, $this->targetC, $this->coast, $this->restMinutes, $this->stages, $this->preparations, $this->rig, $bed);
+    }
+
+    public function shape(): Shape
+    {
+        $rule = $this->cut->shape;
+        $shape = $this->form->round
+            ? $rule->rolled($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor)
+            : $rule->measured($this->massKg, $this->thicknessM, $this->girthM, $this->form->halfFactor);
+        foreach ($this->preparations as $preparation) {
+            $shape = $shape->scaled($preparation->halfFactor);
+            $shape = $preparation->crowds ? $shape->crowded($this->pieces) : $shape;
+        }
+
+        return $shape;
+    }
+
+    /** Of one piece, as heat sees it, m². */
+    public function surfaceM2(): float
+    {
+        $shape = $this->shape();
+
+        return ($shape->exponent + 1.0) * $this->massKg / Substance::from($this->cut->composition)->densityKgM3(5.0) / $shape->halfThicknessM;
+    }
+
+    /** What was laid round the meat, m²K/W. */
+    public function layerM2KW(): float
+    {
+        return $this->cut->fatLayerM / 0.2 + array_sum(array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations));
+    }
+
+    public function isSealed(): bool
+    {
+        return in_array(true, array_column($this->preparations, 'seals'), true);
+    }
+
+    public function isInFoil(): bool
+    {
+        return in_array(true, array_column($this->preparations, 'foil'), true);
+    }
+
+    public function isStuffed(): bool
+    {
+        return in_array('stuff', array_column($this->preparations, 'id'), true);
+    }
+
+    /** The class of food that its coldest point belongs to, for the safe minimum: in a stuffed dish that is the stuffing. */
+    public function safetyClass(): string
+    {
+        return $this->isStuffed() ? 'stuffing' : $this->cut->safetyClass;
+    }
+
+    /** What may be counted of its climb off the heat. */
+    public function carryover(): Carryover
+    {
+        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->fireC(), $this->shape()->halfThicknessM);
+    }
+
+    /** Heat of the fire that its climb comes from: the last one, but for a short sear after a longer cook, which warms the skin alone. */
+    private function fireC(): float
+    {
+        $heats = array_values(array_filter($this->stages, fn (Stage $stage): bool => ! $stage->cooker->isRest()));
+        $last = $this->lastStage();
+        $sear = $last->end === StageEnd::Minutes && (float) $last->value <= self::SEAR_MINUTES ? ($heats[count($heats) - 2] ?? null) : null;
+
+        return ($sear ?? $last)->cookerC;
+    }
+
+    /** The rest that it gets: as asked for, but not less than belongs to its safe minimum. */
+    public function leastRestMinutes(): float
+    {
+        return max($this->restMinutes, SafeMinimum::of($this->safetyClass())->holdMinutes);
+    }
+
+    /** In a pot under coals and earth, where nobody looks. */
+    public function isBuried(): bool
+    {
+        return $this->rig instanceof PotRig && $this->rig->isBuried();
+    }
+
+    /** What was its outside lies in its middle, or was put there. */
+    public function isTurnedIn(): bool
+    {
+        return $this->cut->rolled || $this->form->round || $this->isStuffed();
+    }
+
+    public function lastStage(): Stage
+    {
+        return $this->stages[count($this->stages) - 1];
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Roast;
+
+use Diatherm\Cooker\Weather;
+
+/** One occasion, with a serving hour. */
+final readonly class Roast
+{
+    /** Names that the host may have for the gathering; empty when none was given. */
+    public const LONGEST_NAME = 80;
+
+    /** A light air, where nothing was said. Common practice. */
+    public const USUAL_WIND_MS = 1.5;
+
+    /**
+     * @param  non-empty-list<Dish>  $dishes
+     * @param  array<string, FireWish>  $fires  by kind of cooker
+     */
+    public function __construct(
+        public string $name,
+        public \DateTimeImmutable $serveAt,
+        public int $people,
+        public float $airC,
+        public array $dishes,
+        public ?Place $place = null,
+        public ?string $darkAt = null,
+        public float $windMs = self::USUAL_WIND_MS,
+        public bool $rain = false,
+        public float $altitudeM = 0.0,
+        public array $fires = [],
+    ) {
+    }
+
+    /** @param  non-empty-list<Dish>  $dishes */
+    public function with(array $dishes): self
+    {
+        return new self($this->name, $this->serveAt, $this->people, $this->airC, $dishes, $this->place, $this->darkAt, $this->windMs, $this->rain, $this->altitudeM, $this->fires);
+    }
+
+    /** Name of the table's time zone in the IANA list; null where its offset alone is known. */
+    public function zone(): ?string
+    {
+        $zone = $this->serveAt->getTimezone()->getName();
+
+        return str_contains($zone, ':') || $zone === 'Z' ? null : $zone;
+    }
+
+    public function weather(): Weather
+    {
+        return Weather::of($this->airC, $this->windMs, $this->rain, $this->altitudeM);
+    }
+
+    /** When it gets dark on the day of the table: the hour that the cook named, else sunset where the table stands; null when neither is known. */
+    public function dark(): ?\DateTimeImmutable
+    {
+        if ($this->darkAt !== null) {
+            [$hour, $minute] = array_map(intval(...), explode(':', $this->darkAt));
+
+            return $this->serveAt->setTime($hour, $minute);
+        }
+
+        return $this->place?->sunset($this->serveAt);
+    }
+}

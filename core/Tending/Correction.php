@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Tending;
+
+use Diatherm\Cooker\CampOven;
+use Diatherm\Cooker\Mechanism;
+use Diatherm\Cooker\OpenFire;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Settings;
+use Diatherm\Cooker\Thermostat;
+use Diatherm\Cooker\Weather;
+use Diatherm\Fire\HandTest;
+use Diatherm\Measure\RobustLine;
+
+/** What to change on a cooker now, by how much, and when to look again. */
+final readonly class Correction
+{
+    /** Within this of the target nothing is touched, K. Common practice: a cooker wanders. */
+    private const BAND_K = 8.0;
+
+    /** A hand tells an open fire to about a second: so much at the heats that one roasts at, K of a black wall. Common practice. */
+    private const HAND_K = 20.0;
+
+    /** Readings so old no longer tell of now, minutes. */
+    private const FRESH_MINUTES = 45.0;
+
+    /** Scatter of a reading, and how fast a cooker may be thought to drift beforehand, K and K/min. Common practice. */
+    private const SCATTER_K = 4.0;
+
+    private const DRIFT_K_MIN = 0.6;
+
+    /** What a drift will have made of it soon may be so many times the band before it is met. Common practice. */
+    private const COMING = 1.25;
+
+    /** It is looked no further ahead than this, minutes. */
+    private const AHEAD_MINUTES = 15.0;
+
+    /** One correction opens or closes by no more than this factor: what is still to come of the last one is not known. Common practice. */
+    private const BOLDEST = 2.0;
+
+    private const LOOK_LEAST = 10.0;
+
+    private const LOOK_MOST = 45.0;
+
+    /**
+     * @param  string  $act  hold, wait, set, fuel or shelter
+     * @param  Settings|null  $settings  as they should stand, for “set”
+     * @param  float  $levelC  where it stands now, as the readings together have it
+     * @param  float  $driftKH  which way, for each hour
+     */
+    private function __construct(
+        public string $act,
+        public ?Settings $settings,
+        public string $words,
+        public string $why,
+        public float $lookMinutes,
+        public float $levelC,
+        public float $driftKH,
+    ) {
+    }
+
+    /**
+     * @param  list<array{float, float}>  $readings  minutes from now (none above 0) and °C, in order
+     * @param  float  $changedMinutes  since the controls were last touched; INF for long ago
+     * @param  string|null  $refuel  words of a refuel that is due; null when none is
+     * @return self|null null when there is no reading to go by
+     */
+    public static function of(OwnCurve $curve, Weather $weather, float $targetC, Settings $settings, array $readings, float $changedMinutes = INF, ?string $refuel = null): ?self
+    {
+        $fresh = array_values(array_filter($readings, fn (array $one): bool => $one[0] >= -self::FRESH_MINUTES && $one[0] >= -$changedMinutes - 2.0));
+        if ($fresh === []) {
+            return null;
+        }
+        $line = RobustLine::through(array_column($fresh, 0), array_column($fresh, 1), [$fresh[count($fresh) - 1][1], 0.0], [3.0 * self::SCATTER_K, self::DRIFT_K_MIN], self::SCATTER_K);
+        $level = $line->intercept;
+        $pace = $curve->paceMinutes($targetC, $weather);
+        // A drift that the readings do not bear out is taken for none.
+        $drift = abs($line->slope) > 1.3 * sqrt($line->covariance[2]) ? $line->slope : 0.0;
+        $answer = fn (string $act, string $words, string $why, float $look, ?Settings $to = null): self => new self($act, $to, $words, $why, $look, $level, 60.0 * $drift);
+        $band = max(self::BAND_K, match (true) {
+            $curve->mechanism instanceof Thermostat => $curve->mechanism->swingAtK($targetC),
+            $curve->mechanism instanceof OpenFire => self::HAND_K,
+            default => 0.0,
+        });
+        $off = $level - $targetC;
+        $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
+        if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
+            return $answer('hold', 'Leave it as it is', $curve->mechanism instanceof OpenFire ? 'It stands about where it should between two refuels: that is as steady as a fire gets.' : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band), 20.0);
+        }
+        $settles = min(max($pace, 4.0), self::LOOK_MOST);
+        if ($changedMinutes < $settles && $drift * $off <= 0.0) {
+            return $answer('wait', 'Wait: the last change is still at work', sprintf('This cooker takes about %.0f min to follow. It is on its way.', $settles), max(5.0, round($settles - $changedMinutes)));
+        }
+        $look = min(self::LOOK_MOST, max(self::LOOK_LEAST, round(1.5 * $pace)));
+        if ($refuel !== null && $coming < 0.0) {
+            return $answer('fuel', $refuel, 'It falls because the coals are low: more air would only burn them sooner.', max($look, 15.0));
+        }
+
+        return self::change($curve, $weather, $targetC, $settings, $level + $drift * min($pace, self::AHEAD_MINUTES), $off, $look, $answer);
+    }
+
+    /**
+     * @param  float  $headingC  where these settings bring it, as far as it can be told
+     * @param  \Closure(string, string, string, float, ?Settings=): self  $answer
+     */
+    private static function change(OwnCurve $curve, Weather $weather, float $targetC, Settings $settings, float $headingC, float $off, float $look, \Closure $answer): self
+    {
+        $mechanism = $curve->mechanism;
+        $controls = $mechanism->controls();
+        $colder = $off < 0.0;
+        // What the day does to this cooker beyond its curve is taken to go on: wind, damp coals, a gap in the lid.
+        $today = ($headingC - $weather->airC) / max(1.0, $curve->steadyC($settings, $weather)->likely - $weather->airC);
+        $wanted = $curve->settingsFor($weather->airC + ($targetC - $weather->airC) / min(2.5, max(0.4, $today)), $weather);
+        $values = [];
+        foreach ($controls as $control) {
+            $now = $settings->get($control->id);
+            $to = $wanted->get($control->id);
+            // A change goes one way only: hotter opens, colder closes.
+            $to = $colder ? max($now, min($to, max(self::BOLDEST * $now, $now + 4.0 * $control->step))) : min($now, max($to, $now / self::BOLDEST));
+            $values[$control->id] = $mechanism instanceof Thermostat ? $wanted->get($control->id) : $to;
+        }
+        $new = Settings::of($values)->rounded($controls);
+        if ($new->values === $settings->rounded($controls)->values) {
+            $full = $controls === [] || $colder && ! in_array(false, array_map(fn ($control): bool => $control->isFull($settings->get($control->id)), $controls), true);
+
+            return $colder && $full
+                ? $answer('shelter', 'It is fully open already: shelter it from the wind, and see to its fuel', 'There is nothing left to open. What is missing is coal, or the wind takes it.', $look)
+                : $answer('hold', 'Leave it as it is', 'The change that would be needed is smaller than a hand can set.', 20.0);
+        }
+
+        return $answer('set', self::inWords($curve, $settings, $new, $colder), sprintf($mechanism instanceof OpenFire ? 'Freshly made up it would give %s; the target is %s.' : 'It is heading for %s; the target is %s.', self::heat($mechanism, $headingC), self::heat($mechanism, $targetC)), $look, $new);
+    }
+
+    private static function heat(Mechanism $mechanism, float $celsius): string
+    {
+        return $mechanism instanceof OpenFire ? HandTest::inWords(HandTest::secondsOfWall($celsius)) : sprintf('%.0f °C', $celsius);
+    }
+
+    private static function inWords(OwnCurve $curve, Settings $from, Settings $to, bool $colder): string
+    {
+        $mechanism = $curve->mechanism;
+        if ($mechanism instanceof OpenFire) {
+            $kg = abs($to->get('coals_kg') - $from->get('coals_kg'));
+
+            return $colder ? 'Rake in '.$mechanism->fuel->inWords($kg).' more' : sprintf('Rake %.1f kg of coals out from under it', $kg);
+        }
+        if ($mechanism instanceof CampOven) {
+            [$over, $under] = [$to->get('over') - $from->get('over'), $to->get('under') - $from->get('under')];
+
+            return $colder ? sprintf('%.0f more coals on the lid, %.0f more below', $over, $under) : sprintf('Take %.0f coals off the lid, %.0f from below', -$over, -$under);
+        }
+
+        return ucfirst($mechanism->inWords($to));
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Tending;
+
+use Diatherm\Cooker\CampOven;
+use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\OwnCurve;
+use Diatherm\Cooker\Thermostat;
+use Diatherm\Cooker\Weather;
+use Diatherm\Fire\CampOvenCount;
+use Diatherm\Fire\Fuel;
+use Diatherm\Fire\HandTest;
+use Diatherm\Fire\Pile;
+use Diatherm\Measure\Spread;
+use Diatherm\Roast\FireWish;
+
+/** How one cooker is lit, laid, set and fed for a roast. Minutes count from the moment that its first dish goes on it. */
+final readonly class FirePlan
+{
+    /** Bought beyond what is planned: wind, damp and a late guest. Common practice. */
+    public const MARGIN = 1.3;
+
+    /** Where nothing is added, of what is laid. Common practice. */
+    private const SPARE_SHARE = 0.25;
+
+    /** A wood fire that is smaller makes no coals to shovel, kg. Common practice. */
+    private const LEAST_WOOD_KG = 6.0;
+
+    /** Smoke wood goes on early, while the meat is cool: so much for each hour of the first three. Common practice. */
+    public const SMOKE_KG_PER_HOUR = 0.08;
+
+    /**
+     * @param  int  $dish  number of its first dish
+     * @param  non-empty-list<int>  $dishes  all that are cooked on it
+     * @param  \DateTimeImmutable  $startsAt  minute 0
+     * @param  bool  $first  whether that dish begins on it, and does not come to it from another cooker
+     * @param  string  $name  of the cook's own, or of the kind
+     * @param  string|null  $layout  of the coals, or the camp oven's method
+     * @param  non-empty-list<FireStep>  $steps
+     * @param  list<Pile>  $piles  as they lie at first
+     * @param  list<array{float, Spread}>  $course  minutes and °C
+     * @param  float  $preheatMinutes  before minute 0
+     * @param  string|null  $lender  cooker whose coals it takes over; null when a fire of its own is lit
+     * @param  float  $topUpKg  coals that are added to those taken over
+     */
+    public function __construct(
+        public int $dish,
+        public array $dishes,
+        public \DateTimeImmutable $startsAt,
+        public bool $first,
+        public string $name,
+        public Equipment $equipment,
+        public OwnCurve $curve,
+        public Weather $weather,
+        public ?Fuel $fuel,
+        public ?string $layout,
+        public array $steps,
+        public FireRun $run,
+        public array $piles,
+        public array $course,
+        public float $preheatMinutes,
+        public float $untilMinutes,
+        public bool $buried,
+        public bool $own,
+        public FireWish $wish,
+        public ?string $lender,
+        public float $topUpKg,
+    ) {
+    }
+
+    /** What is laid and added over the whole cook, kg as bought. */
+    public function usedKg(): float
+    {
+        return $this->fuel === null ? 0.0 : max($this->litKg(), $this->fuel->boughtKg($this->bedKg()));
+    }
+
+    /** What the first fire is lit with, kg as bought. */
+    public function litKg(): float
+    {
+        $kg = $this->fuel === null ? 0.0 : $this->fuel->boughtKg($this->run->startKg);
+
+        return $this->count() !== null && $this->hasSecondFire() ? max(self::LEAST_WOOD_KG, $kg) : $kg;
+    }
+
+    /** Coals laid and added in all. */
+    public function bedKg(): float
+    {
+        return $this->lender !== null ? $this->topUpKg : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
+    }
+
+    public function buyKg(): float
+    {
+        return $this->isFed() ? self::MARGIN * $this->feedKg() : $this->usedKg() + $this->inHandKg();
+    }
+
+    /** One refuel more than is likely to be laid on, kg as bought: a cook that runs late still has a fire. */
+    public function inHandKg(): float
+    {
+        $refuels = array_column($this->run->refuels, 'kg');
+
+        return $this->fuel === null || $this->lender !== null ? 0.0 : $this->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
+    }
+
+    /** Gas or pellets that pass through in all. */
+    public function feedKg(): float
+    {
+        return $this->feed() === null ? 0.0 : $this->run->energyJ / $this->feed()->heatingValueJKg();
+    }
+
+    /** What a knob or an auger feeds, where no one adds fuel by hand. */
+    public function feed(): ?Fuel
+    {
+        $fuel = $this->equipment->fuels()[0] ?? null;
+
+        return $fuel !== null && in_array($fuel->use, ['gas', 'feed'], true) ? $fuel : null;
+    }
+
+    public function isFed(): bool
+    {
+        return $this->feed() !== null;
+    }
+
+    /** Smoke wood, for those who want it: laid on early. */
+    public function smokeKg(): float
+    {
+        return $this->equipment->isVented() ? self::SMOKE_KG_PER_HOUR * min(3.0, $this->untilMinutes / 60.0) : 0.0;
+    }
+
+    /** The same in a cook's measure; empty for none. */
+    public function smokeWords(): string
+    {
+        [$chunks, $chips] = [Fuel::named('chunks'), Fuel::named('chips')];
+
+        return $this->smokeKg() <= 0.0 ? '' : sprintf('%s, or %s of chips', $chunks->inWords(max((float) $chunks->pieceKg, $this->smokeKg())), $chips->inWords(max((float) $chips->pieceKg, $this->smokeKg())));
+    }
+
+    /** @return array{over: int, under: int}|null coals of a camp oven, on the lid and below; null for any other cooker */
+    public function count(): ?array
+    {
+        $settings = $this->steps[0]->settings;
+
+        return $this->curve->mechanism instanceof CampOven && ! $this->buried ? ['over' => (int) $settings->get('over'), 'under' => (int) $settings->get('under')] : null;
+    }
+
+    /** A cook's measure of so much in the bed: by number for a camp oven, whatever it burns. */
+    public function measure(float $kg): string
+    {
+        if ($this->fuel === null) {
+            return '';
+        }
+
+        return $this->count() === null || $this->fuel->pieceKg !== null ? $this->fuel->inWords($kg) : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->fuel));
+    }
+
+    /** Whether a fire out of the way makes the next coals. */
+    public function hasSecondFire(): bool
+    {
+        return $this->fuel?->isWood() === true && ($this->equipment->hasSecondFire() || $this->count() !== null);
+    }
+
+    /** How far the temperature swings about what is set, to either side, K. */
+    public function swingK(): float
+    {
+        $mechanism = $this->curve->mechanism;
+
+        return $mechanism instanceof Thermostat ? $mechanism->swingAtK($this->steps[0]->targetC) : 0.0;
+    }
+
+    /** Seconds that a palm is held at the meat's height over the fresh fire; null where the fire is not in the open. */
+    public function handSeconds(): ?float
+    {
+        return $this->equipment->isOpen() ? HandTest::secondsOfWall($this->steps[0]->steadyC->likely) : null;
+    }
+
+    /** What a vented cooker shows when its slots are closed in, on the way to its first heat; null for any other. */
+    public function closeInC(): ?float
+    {
+        return $this->equipment->isVented() ? ($this->run->closedInC ?? $this->steps[0]->targetC) : null;
+    }
+
+    /** Minutes before the first dish goes on at which its fire is lit; below 0. */
+    public function lightMinutes(): float
+    {
+        return -$this->preheatMinutes - $this->wish->lightMinutes($this->equipment);
+    }
+}
