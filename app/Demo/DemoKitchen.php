@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Http\Resources\PlanResource;
 use App\Models\Roast;
 use App\Models\User;
+use App\Roasts\Lighting;
 use App\Roasts\Shelf;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
@@ -244,7 +244,7 @@ final class DemoKitchen
 
     private function light(Roast $stored, \Diatherm\Roast\Roast $roast, CarbonImmutable $on): void
     {
-        $stored->forceFill(['plan_at_lighting' => PlanResource::atLighting(Plan::of($roast, $on, [], Yard::for($roast, $this->cook->id)))])->save();
+        $stored->forceFill(['lighting' => Lighting::of(Plan::of($roast, $on, [], Yard::for($roast, $this->cook->id)))])->save();
     }
 
     private function reading(Roast $stored, int $dish, CarbonImmutable $at, string $place, float $celsius): void

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $kind
  * @property array<string, float> $facts
+ * @property int $version of its facts and its log
  * @property-read Collection<int, CookerObservation> $observations
  */
 final class Cooker extends Model
@@ -34,9 +35,15 @@ final class Cooker extends Model
         return $many;
     }
 
+    /** After a change of its facts or its log: roasts that call it by its name say something else. */
+    public function changed(): void
+    {
+        $this->increment('version');
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['facts' => 'array'];
+        return ['facts' => 'array', 'version' => 'integer'];
     }
 }

@@ -19,19 +19,12 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property CarbonImmutable $serve_at
  * @property string $time_zone
- * @property int $people
- * @property float $air_c
- * @property float|null $latitude
- * @property float|null $longitude
- * @property string|null $dark_at
- * @property float $wind_ms
- * @property bool $rain
- * @property float $altitude_m
- * @property list<array<string, mixed>>|null $fires
- * @property array<string, mixed>|null $plan_at_lighting
+ * @property array<string, mixed> $inputs  the roast file
+ * @property array{dishes: list<array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}>, settings: array<string, array<string, float>>}|null $lighting
+ * @property string $status planned, cooking, resting or done, by the log
+ * @property int $version of the inputs and the log
  * @property string $debrief_note
  * @property CarbonImmutable $created_at
- * @property-read Collection<int, Dish> $dishes
  * @property-read Collection<int, Reading> $readings
  * @property-read Collection<int, Event> $events
  */
@@ -46,7 +39,9 @@ final class Roast extends Model
 
     public const MOST_EVENTS = 3_000;
 
-    protected $fillable = ['name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'plan_at_lighting', 'debrief_note'];
+    protected $attributes = ['debrief_note' => '', 'status' => 'planned', 'version' => 1];
+
+    protected $fillable = ['name', 'serve_at', 'time_zone', 'inputs', 'lighting', 'status', 'debrief_note'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -54,13 +49,18 @@ final class Roast extends Model
         return $this->belongsTo(User::class);
     }
 
-    /** @return HasMany<Dish, $this> */
-    public function dishes(): HasMany
+    /** How many dishes were put in, whether they can be worked out or not. */
+    public function dishCount(): int
     {
-        $many = $this->hasMany(Dish::class);
-        $many->orderBy('position');
+        return count($this->cuts());
+    }
 
-        return $many;
+    /** @return list<string> of the dishes that were put in */
+    public function cuts(): array
+    {
+        $dishes = $this->inputs['dishes'] ?? [];
+
+        return is_array($dishes) ? array_values(array_map(fn (mixed $dish): string => is_array($dish) && is_string($dish['cut'] ?? null) ? $dish['cut'] : '', $dishes)) : [];
     }
 
     /** @return HasMany<Reading, $this> */
@@ -81,9 +81,30 @@ final class Roast extends Model
         return $many;
     }
 
+    /** Its row, held until the transaction ends: writes to one log follow one another. */
+    public function held(): self
+    {
+        /** @var self */
+        return self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+    }
+
+    /** After a change of its log: what it says now is another answer. Within the transaction that holds its row. */
+    public function logged(): void
+    {
+        $dishes = fn (string $kind): int => $this->events()->where('kind', $kind)->where('dish', '<', $this->dishCount())->distinct()->count('dish');
+        $this->status = match (true) {
+            $dishes('on') === 0 => 'planned',
+            $dishes('carved') === $this->dishCount() => 'done',
+            $dishes('pulled') === $this->dishCount() => 'resting',
+            default => 'cooking',
+        };
+        $this->version++;
+        $this->save();
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['serve_at' => 'immutable_datetime', 'plan_at_lighting' => 'array', 'air_c' => 'float', 'rain' => 'boolean', 'fires' => 'array'];
+        return ['serve_at' => 'immutable_datetime', 'inputs' => 'array', 'lighting' => 'array', 'version' => 'integer'];
     }
 }

@@ -17,6 +17,12 @@ final readonly class Day
     /** A dish is followed live for this long after it went on; later its debrief stands still. */
     private const FOLLOWED_HOURS = 40;
 
+    /** A forecast without new readings is worked out again after so long; between them the clock moves along its curve. */
+    private const STANDS_COOKING_MINUTES = 5;
+
+    /** A plan that nobody has begun shrinks to the time that there is. */
+    private const STANDS_PLANNED_MINUTES = 15;
+
     /** @param  array<int, LiveForecast>  $live by number of the dish */
     private function __construct(
         public Roast $stored,
@@ -37,7 +43,7 @@ final readonly class Day
         $diary = new Diary($stored, $roast, $now);
         $yard = Yard::for($roast, $stored->user_id);
         $laid = LaidFires::in($roast, $yard);
-        $dishes = Plan::dishes($laid);
+        $dishes = Remembered::dishes($laid);
         $live = [];
         $progress = [];
         foreach ($laid->dishes as $i => $dish) {
@@ -55,6 +61,23 @@ final readonly class Day
         }
 
         return new self($stored, Plan::from($laid, $dishes, $now, $progress), $diary, $live);
+    }
+
+    /**
+     * When it says something else though nobody did anything: an hour on the sheet has passed, or a dish on the heat was not looked
+     * at for a while. Null for never.
+     */
+    public function standsUntil(CarbonImmutable $now): ?CarbonImmutable
+    {
+        if ($this->status() === 'done') {
+            return null;
+        }
+        $next = $now->addMinutes($this->status() === 'planned' ? self::STANDS_PLANNED_MINUTES : self::STANDS_COOKING_MINUTES);
+        foreach ($this->plan->runSheet->hours() as $hour) {
+            $next = $hour > $now && $hour < $next ? CarbonImmutable::instance($hour) : $next;
+        }
+
+        return $next;
     }
 
     /** planned, cooking, resting or done */

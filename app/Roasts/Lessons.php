@@ -57,13 +57,10 @@ final class Lessons
     /** As the plan had it when the fire was lit: what was learnt since has not moved anyone's hand. */
     private static function asLit(Day $day, FirePlan $fire): Settings
     {
-        $kept = $day->stored->plan_at_lighting['settings'] ?? null;
-        $values = is_array($kept) ? ($kept[$fire->equipment->kind->id] ?? null) : null;
         $settings = $fire->steps[0]->settings;
-        if (is_array($values)) {
+        foreach ($day->stored->lighting['settings'][$fire->equipment->kind->id] ?? [] as $id => $value) {
             foreach ($fire->curve->mechanism->controls() as $control) {
-                $value = $values[$control->id] ?? null;
-                $settings = is_int($value) || is_float($value) ? $settings->with($control->id, $control->clamp((float) $value)) : $settings;
+                $settings = $control->id === $id ? $settings->with($id, $control->clamp($value)) : $settings;
             }
         }
 

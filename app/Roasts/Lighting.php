@@ -7,19 +7,39 @@ namespace App\Roasts;
 use App\Http\Resources\PlanResource;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
+use Diatherm\Plan\Plan;
+use Diatherm\Plan\PlannedDish;
 
-/** What was expected when the fire was lit, kept for the debrief. */
+/** What was expected when the fire was lit, kept for the debrief: facts, and no sentence. */
 final class Lighting
 {
-    /** @return array<string, mixed>|null null for a roast that cannot be worked out: what was logged matters more */
+    /** @return array{dishes: list<array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}>, settings: array<string, array<string, float>>}|null null for a roast that cannot be worked out: what was logged matters more */
     public static function record(Roast $stored): ?array
     {
         try {
-            return PlanResource::atLighting(Day::of($stored->load(['dishes.stages', 'readings', 'events']), CarbonImmutable::now())->plan);
+            return self::of(Day::of($stored->load(['readings', 'events']), CarbonImmutable::now())->plan);
         } catch (\Throwable $wrong) {
             report($wrong);
 
             return null;
         }
+    }
+
+    /** @return array{dishes: list<array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}>, settings: array<string, array<string, float>>} how long each dish takes and where it is pulled, its core's course, and how each cooker was set */
+    public static function of(Plan $plan): array
+    {
+        $settings = [];
+        foreach ($plan->fires as $fire) {
+            $settings[$fire->plan->equipment->kind->id] = $fire->plan->steps[0]->settings->values;
+        }
+
+        return [
+            'dishes' => array_map(fn (PlannedDish $dish): array => [
+                'cook_minutes' => PlanResource::spread($dish->forecast->cookMinutes),
+                'pull_c' => round($dish->forecast->pullC, 1),
+                'curve' => PlanResource::curve($dish->forecast->trace),
+            ], $plan->dishes),
+            'settings' => $settings,
+        ];
     }
 }

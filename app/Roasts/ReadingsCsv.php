@@ -59,7 +59,7 @@ final class ReadingsCsv
         if ($lines === [] || count($lines) > self::MOST_ROWS) {
             throw InvalidInput::at('file', 'There must be 1 to '.self::MOST_ROWS.' rows of readings.');
         }
-        $dishes = $roast->dishes()->count();
+        $dishes = $roast->dishCount();
         $rows = [];
         foreach ($lines as $i => $line) {
             if (trim($line) === '') {
@@ -75,13 +75,14 @@ final class ReadingsCsv
         $fields->orThrow();
 
         return DB::transaction(function () use ($readings, $roast): int {
-            Roast::query()->whereKey($roast->id)->lockForUpdate()->firstOrFail();
+            $row = $roast->held();
             $there = $roast->readings()->pluck('client_id')->flip()->all();
             $new = array_values(array_filter(array_column($readings, null, 'client_id'), fn (array $reading): bool => ! isset($there[$reading['client_id']])));
             if (count($there) + count($new) > Roast::MOST_READINGS) {
                 throw InvalidInput::at('file', sprintf('The log of one roast holds up to %d readings.', Roast::MOST_READINGS));
             }
             $roast->readings()->createMany($new);
+            $row->logged();
 
             return count($new);
         });

@@ -14,8 +14,7 @@ final class Review
     public static function of(Day $day): array
     {
         $findings = [];
-        /** @var list<array{cook_minutes: array{likely: float}, pull_c: float}> $lit */
-        $lit = $day->stored->plan_at_lighting['dishes'] ?? [];
+        $lit = $day->stored->lighting['dishes'] ?? [];
         foreach ($day->plan->roast->dishes as $i => $dish) {
             $live = $day->live[$i] ?? null;
             $course = $day->diary->course($i);

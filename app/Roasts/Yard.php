@@ -38,6 +38,19 @@ final class Yard
         return $yard;
     }
 
+    /** @return array<string, string> for each of the cook's own cookers, by name, what changes with it */
+    public static function versions(int $cookId): array
+    {
+        $versions = [];
+        /** @var list<Cooker> $cookers */
+        $cookers = Cooker::query()->where('user_id', $cookId)->get(['id', 'name', 'version'])->all();
+        foreach ($cookers as $cooker) {
+            $versions[$cooker->name] = "$cooker->id.$cooker->version";
+        }
+
+        return $versions;
+    }
+
     public static function take(Cooker $stored): OwnCooker
     {
         return CookerFile::read(self::file($stored));

@@ -57,6 +57,9 @@ final class Cook
     /** The smoulder of a buried bed is uncertain by a factor of two where heat transfer is by a quarter: its power of that. */
     private const GLOW_BY_TRANSFER = 3.1;
 
+    /** How many were begun in this process: what is computed once is counted. */
+    public static int $begun = 0;
+
     private readonly bool $endsTender;
 
     /** Of what a tough cut takes to pull apart, done so far. */
@@ -83,6 +86,7 @@ final class Cook
 
     public static function of(Dish $dish, float $outsideC, Resolution $resolution, Course $course, ?Variation $as = null): self
     {
+        self::$begun++;
         $as ??= Variation::none();
         $shape = $dish->shape();
         $body = Roasting::of($shape->scaled($as->thickness), Substance::from($dish->cut->composition), $dish->startC + $as->warmerK, $resolution);

@@ -22,6 +22,9 @@ use Diatherm\Safety\SafeMinimum;
 /** What the heat model expects of one dish, from the moment it goes on. Minutes and seconds count from there. */
 final readonly class Forecast
 {
+    /** Records of its course that are kept: a line between two is off by less than a tenth of a kelvin. */
+    private const RECORDS = 240;
+
     /** The lid lift whose price is told. */
     public const LIFT_MINUTES = 2.0;
 
@@ -121,7 +124,7 @@ final readonly class Forecast
             $temper,
             $temper > 0.0 ? $saves : 0.0,
             Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0, $slowGetsThere ? null : $pullC, $tender),
-            $trace,
+            $trace->thinned(self::RECORDS, [...$cook->stageStartsS, $likely]),
             $tender,
         );
     }

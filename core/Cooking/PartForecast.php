@@ -11,6 +11,9 @@ use Diatherm\Heat\Trace;
 /** How one part of a whole animal fares in the heat that all of it gets. */
 final readonly class PartForecast
 {
+    /** Records of its course that are kept. */
+    private const RECORDS = 80;
+
     /** A part that gets no hotter than this in the time is not waited for longer, minutes past the pull. */
     private const FOLLOWED_MINUTES = 240.0;
 
@@ -45,7 +48,7 @@ final readonly class PartForecast
         $coldest = $rows === [] ? 0.0 : min(array_column($rows, 2));
 
         return array_map(fn (array $row): self => new self(
-            $row[0], $row[0]->massShare * $dish->massKg, $row[0]->halfShare * $dish->shape()->halfThicknessM, $row[1], $row[2], $row[2] === $coldest, $row[3],
+            $row[0], $row[0]->massShare * $dish->massKg, $row[0]->halfShare * $dish->shape()->halfThicknessM, $row[1], $row[2], $row[2] === $coldest, $row[3]->thinned(self::RECORDS, [60.0 * $pull]),
         ), $rows);
     }
 }

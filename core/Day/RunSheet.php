@@ -107,6 +107,19 @@ final readonly class RunSheet
         return new self($entries, $ready ?? $now, self::upToFive($earliest));
     }
 
+    /** @return list<\DateTimeImmutable> moments at which it says something else than before */
+    public function hours(): array
+    {
+        $hours = [];
+        foreach ($this->entries as $entry) {
+            foreach (array_filter([$entry->earliest, $entry->at, $entry->latest, $entry->until]) as $hour) {
+                array_push($hours, $hour, self::after($hour, self::GRACE_MINUTES));
+            }
+        }
+
+        return $hours;
+    }
+
     /** Entries whose hour has passed undone. */
     public function isTooLate(): bool
     {

@@ -84,6 +84,42 @@ final class Trace
         return $cut;
     }
 
+    /**
+     * The same with fewer records, even in time, and those about given moments: enough to be shown, and small enough to be kept.
+     *
+     * @param  int  $most  spans between them
+     * @param  list<float>  $momentsS  where it bends
+     */
+    public function thinned(int $most, array $momentsS = []): self
+    {
+        $keep = [];
+        for ($k = 0; $k <= $most; $k++) {
+            $keep[$this->recordAt($this->endS() * $k / $most)] = true;
+        }
+        foreach ($momentsS as $moment) {
+            $at = $this->recordAt($moment);
+            foreach ([$at - 1, $at, $at + 1] as $i) {
+                $keep[max(0, min(count($this->seconds) - 1, $i))] = true;
+            }
+        }
+        ksort($keep);
+        $thin = new self;
+        foreach (array_keys($keep) as $i) {
+            $thin->seconds[] = $this->seconds[$i];
+            $thin->coreC[] = $this->coreC[$i];
+            $thin->surfaceC[] = $this->surfaceC[$i];
+            $thin->airC[] = $this->airC[$i];
+            if (isset($this->nearC[$i])) {
+                $thin->nearC[] = $this->nearC[$i];
+            }
+            if (isset($this->profilesC[$i])) {
+                $thin->profilesC[] = $this->profilesC[$i];
+            }
+        }
+
+        return $thin;
+    }
+
     /** Between two moments the core is taken to get no hotter than $mostC, and its inside with it. */
     public function cappedBetween(float $fromS, float $toS, float $mostC): self
     {

@@ -61,7 +61,7 @@ final readonly class Plan
     }
 
     /**
-     * What the heat model expects of each dish: it depends on nothing that happens on the day.
+     * What the heat model expects of each dish.
      *
      * @return non-empty-list<PlannedDish>
      *
@@ -69,7 +69,17 @@ final readonly class Plan
      */
     public static function dishes(LaidRoast $laid): array
     {
-        return array_map(fn (int $i, Dish $dish): PlannedDish => PlannedDish::of(Forecast::of($dish, $laid->asked->airC, "dishes.$i")), array_keys($laid->dishes), $laid->dishes);
+        return array_map(fn (int $number): PlannedDish => self::dish($laid, $number), array_keys($laid->dishes));
+    }
+
+    /**
+     * What the heat model expects of one dish: it depends on the dish as it is laid and on the air, and on nothing that happens on the day.
+     *
+     * @throws InvalidInput at the stage that cannot reach its core temperature
+     */
+    public static function dish(LaidRoast $laid, int $number): PlannedDish
+    {
+        return PlannedDish::of(Forecast::of($laid->dishes[$number], $laid->asked->airC, "dishes.$number"));
     }
 
     /**

@@ -54,7 +54,7 @@ it('keeps the water of the wood, and asks for more wood for it', function () {
         ->and($green['light_minutes'])->toBeLessThan($dry['light_minutes'])
         ->and(array_column($green['fuels'], 'moisture_percent', 'id'))->toMatchArray(['hardwood' => 18, 'lump' => null]);
     $this->putJson("/api/roasts/{$roast->id}", $wet(90))->assertUnprocessable()->assertJsonValidationErrors('fires.0.moisture_percent');
-    expect(Roast::firstOrFail()->fires[0]['moisture_percent'])->toEqual(45);
+    expect(Roast::firstOrFail()->inputs['fires'][0]['moisture_percent'])->toEqual(45);
 });
 
 it('burns in the open what was laid there', function () {
@@ -71,7 +71,7 @@ it('refuses a fire at its field and keeps the one there was', function () {
     $roast = $this->roast();
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
     $this->putJson("/api/roasts/{$roast->id}", ['fires' => [['cooker' => 'kettle', 'fuel' => 'old tyres']]] + $file)->assertUnprocessable()->assertJsonValidationErrors('fires.0.fuel');
-    expect(Roast::firstOrFail()->fires)->toBe([]);
+    expect(Roast::firstOrFail()->inputs['fires'])->toBe([]);
 });
 
 it('plans with the cook’s own cooker, and with no one else’s', function () {

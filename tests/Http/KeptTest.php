@@ -6,6 +6,7 @@ use App\Demo\DemoKitchen;
 use App\Models\Event;
 use App\Models\Reading;
 use App\Models\Roast;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Support\Contract;
@@ -16,7 +17,18 @@ use Tests\Support\Samples;
 function breakIt(Roast $roast): void
 {
     // As an upgrade might leave it: a cut that is no longer known.
-    DB::table('dishes')->where('roast_id', $roast->id)->update(['cut' => 'mammoth']);
+    recut($roast, 'mammoth');
+}
+
+/** As an upgrade might leave it: what is stored says another cut, and what was worked out does not stand any more. */
+function recut(Roast $roast, string $cut): void
+{
+    $kept = $roast->fresh();
+    $inputs = $kept->inputs;
+    $inputs['dishes'][0]['cut'] = $cut;
+    $kept->inputs = $inputs;
+    $kept->save();
+    Cache::flush();
 }
 
 it('stores nothing that it cannot work out', function () {
@@ -54,7 +66,7 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
     $this->putJson("/api/roasts/$roast->id", $mended)->assertOk()->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
     $this->putJson("/api/roasts/$roast->id", Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done'], ['serve_at' => now()->addHours(4)->toAtomString()]))->assertUnprocessable()->assertJsonValidationErrors('dishes');
     breakIt($roast);
-    DB::table('dishes')->where('roast_id', $roast->id)->update(['cut' => 'pork-rack']);
+    recut($roast, 'pork-rack');
     $this->getJson("/api/roasts/$roast->id")->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
     breakIt($roast);
     $this->deleteJson("/api/roasts/$roast->id")->assertNoContent();
@@ -99,6 +111,7 @@ it('says when a log or a kitchen is full, and keeps what is in it', function () 
     foreach (array_chunk(range(1, Roast::MOST_READINGS), 2000) as $chunk) {
         DB::table('readings')->insert(array_map($row, $chunk));
     }
+    $roast->fresh()->logged();
     $this->read($roast, 20.0, 1)->assertUnprocessable()->assertJsonValidationErrors('id')->assertJsonPath('message', fn (string $words): bool => str_contains($words, 'full'));
     $this->getJson("/api/roasts/$roast->id")->assertOk()->assertJsonCount(Roast::MOST_READINGS, 'readings');
 });

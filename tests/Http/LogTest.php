@@ -66,9 +66,9 @@ it('goes from on through pull and rest to carved, and into the log', function ()
 it('keeps the plan of the lighting for the debrief, and drops it when the lighting is undone', function () {
     $roast = $this->roast();
     $id = $this->log($roast, 'on', 5)->json('events.0.id');
-    expect($roast->refresh()->plan_at_lighting['dishes'][0]['pull_c'])->toBeFloat();
+    expect($roast->refresh()->lighting['dishes'][0]['pull_c'])->toBeFloat();
     $this->deleteJson("/api/roasts/{$roast->id}/events/$id")->assertJsonPath('status', 'planned');
-    expect($roast->refresh()->plan_at_lighting)->toBeNull();
+    expect($roast->refresh()->lighting)->toBeNull();
 });
 
 it('lets a lifted lid and a cooker reading bear on every dish in that cooker', function () {

@@ -53,6 +53,7 @@ final class CookerController
         }
         self::insistOnNewName(self::cook($request), $wanted->name, $cooker);
         $cooker->update(['name' => $wanted->name, 'facts' => $wanted->equipment->facts]);
+        $cooker->changed();
 
         return $this->show($cooker);
     }
@@ -84,6 +85,7 @@ final class CookerController
             throw InvalidInput::at('celsius', sprintf('A cooker keeps up to %d readings.', CookerFile::MOST_OBSERVATIONS));
         }
         $cooker->observations()->firstOrCreate(['client_id' => $request->string('id')->toString()], Yard::row($observation));
+        $cooker->changed();
 
         return $this->show($cooker->unsetRelations());
     }
@@ -92,7 +94,7 @@ final class CookerController
     public function learn(Request $request, Cooker $cooker): JsonResponse
     {
         $request->validate(['roast' => ['bail', 'required', 'string', 'max:30']]);
-        $roast = self::cook($request)->roasts()->with(['dishes.stages', 'readings', 'events'])->findOrFail($request->string('roast')->toString());
+        $roast = self::cook($request)->roasts()->with(['readings', 'events'])->findOrFail($request->string('roast')->toString());
         $day = Day::of($roast, CarbonImmutable::now(), finished: false);
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;
@@ -102,6 +104,7 @@ final class CookerController
                 }
             }
         }
+        $cooker->changed();
 
         return $this->show($cooker);
     }
@@ -109,6 +112,7 @@ final class CookerController
     public function forget(Cooker $cooker, string $id): JsonResponse
     {
         $cooker->observations()->where('client_id', $id)->delete();
+        $cooker->changed();
 
         return $this->show($cooker->unsetRelations());
     }

@@ -9,7 +9,6 @@ use App\Http\Resources\RoastAnswer;
 use App\Models\Roast;
 use App\Models\User;
 use App\Roasts\ReadingsCsv;
-use App\Roasts\Shelf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -20,7 +19,7 @@ final class FileController
     public function export(Roast $roast): Response
     {
         return new Response(
-            json_encode(Shelf::file($roast), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
+            json_encode($roast->inputs, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
             headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="roast-'.$roast->serve_at->format('Y-m-d').'.json"'],
         );
     }
@@ -46,6 +45,6 @@ final class FileController
     {
         ReadingsCsv::read($request->getContent(), $roast);
 
-        return RoastAnswer::of($roast->unsetRelations());
+        return RoastAnswer::of($roast->refresh()->unsetRelations());
     }
 }

@@ -57,17 +57,17 @@ final class LogController
 
     public function destroyReading(Roast $roast, string $id): JsonResponse
     {
-        $roast->readings()->where('client_id', $id)->delete();
+        $this->locked($roast, fn (Roast $roast) => $roast->readings()->where('client_id', $id)->delete());
 
         return RoastAnswer::of($roast);
     }
 
     public function destroyEvent(Roast $roast, string $id): JsonResponse
     {
-        $this->locked($roast, function () use ($roast, $id): void {
+        $this->locked($roast, function (Roast $roast) use ($id): void {
             $roast->events()->where('client_id', $id)->delete();
-            if ($roast->plan_at_lighting !== null && $roast->events()->where('kind', 'on')->doesntExist()) {
-                $roast->update(['plan_at_lighting' => null]);
+            if ($roast->lighting !== null && $roast->events()->where('kind', 'on')->doesntExist()) {
+                $roast->lighting = null;
             }
         });
 
@@ -79,7 +79,7 @@ final class LogController
     {
         $row = $request->row();
         $id = $request->string('id')->toString();
-        $this->locked($roast, function () use ($roast, $log, $id, $row, $most): void {
+        $this->locked($roast, function (Roast $roast) use ($log, $id, $row, $most): void {
             $there = (clone $log)->where('client_id', $id)->first();
             if ($there !== null) {
                 $this->insistOnSame($there, $row);
@@ -92,8 +92,8 @@ final class LogController
             if ((clone $log)->count() >= $most) {
                 throw InvalidInput::at('id', sprintf('The log of this roast is full: it holds %d of them. Take it out as a file and begin another roast.', $most));
             }
-            if (($row['kind'] ?? '') === 'on' && $roast->plan_at_lighting === null) {
-                $roast->update(['plan_at_lighting' => Lighting::record($roast)]);
+            if (($row['kind'] ?? '') === 'on' && $roast->lighting === null) {
+                $roast->lighting = Lighting::record($roast);
             }
             (clone $log)->create(['client_id' => $id] + $row);
         });
@@ -105,7 +105,7 @@ final class LogController
     /** @param  HasMany<Reading, Roast>|HasMany<Event, Roast>  $log */
     private function move(Roast $roast, HasMany $log, string $id, CarbonImmutable $at): JsonResponse
     {
-        $this->locked($roast, function () use ($roast, $log, $id, $at): void {
+        $this->locked($roast, function (Roast $roast) use ($log, $id, $at): void {
             $entry = (clone $log)->where('client_id', $id)->firstOrFail();
             if ($entry instanceof Event) {
                 EventRequest::insistOnOrder($roast, $entry->kind, $entry->dish, $at, $id);
@@ -116,12 +116,13 @@ final class LogController
         return RoastAnswer::of($roast);
     }
 
-    /** @param  \Closure(): void  $write */
+    /** @param  \Closure(Roast): void  $write  to the roast, whose row is held */
     private function locked(Roast $roast, \Closure $write): void
     {
         DB::transaction(function () use ($roast, $write): void {
-            Roast::query()->whereKey($roast->id)->lockForUpdate()->firstOrFail();
-            $write();
+            $row = $roast->held();
+            $write($row);
+            $row->logged();
         }, self::ATTEMPTS);
         $roast->refresh()->unsetRelations();
     }

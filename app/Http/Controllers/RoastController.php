@@ -6,34 +6,33 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
-use App\Http\Resources\RoastResource;
 use App\Models\Roast;
 use App\Models\User;
-use App\Roasts\Day;
 use App\Roasts\Shelf;
-use Carbon\CarbonImmutable;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Roast\Roast as CoreRoast;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 final class RoastController
 {
     /** Roasts that are shown at once; older ones stay in their export. */
     private const MOST = 60;
 
-    public function index(Request $request): JsonResponse
+    public function index(Request $request): SymfonyResponse
     {
         /** @var User $cook */
         $cook = $request->user();
-        $now = CarbonImmutable::now();
-        /** @var list<Roast> $roasts */
-        $roasts = $cook->roasts()->with(['dishes.stages', 'readings', 'events'])->latest('serve_at')->limit(self::MOST)->get()->all();
 
-        return new JsonResponse(array_map(fn (Roast $roast): array => RoastAnswer::brief($roast, $now), $roasts));
+        /** @var Collection<int, Roast> $roasts */
+        $roasts = $cook->roasts()->latest('serve_at')->limit(self::MOST)->get();
+
+        return RoastAnswer::list($request, $roasts, $cook->id);
     }
 
     public function store(RoastRequest $request): JsonResponse
@@ -44,9 +43,9 @@ final class RoastController
         return self::keep($request->roast(), $cook)->setStatusCode(201);
     }
 
-    public function show(Roast $roast): JsonResponse
+    public function show(Request $request, Roast $roast): SymfonyResponse
     {
-        return RoastAnswer::of($roast);
+        return RoastAnswer::since($request, $roast);
     }
 
     /** Changes the inputs. A roast that is on the fire keeps its dishes: their readings belong to them. */
@@ -66,7 +65,7 @@ final class RoastController
     /** Whether each dish is still what it was. One whose cut the larder does not know may be given another: else it could never be mended. */
     private static function sameDishes(Roast $roast, CoreRoast $wanted): bool
     {
-        $stored = $roast->dishes->pluck('cut')->all();
+        $stored = $roast->cuts();
         $cuts = array_map(fn ($dish): string => $dish->cut->id, $wanted->dishes);
         $known = array_filter($stored, fn (string $cut): bool => isset(Larder::cuts()[$cut]));
 
@@ -85,9 +84,7 @@ final class RoastController
         }
 
         return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
-            $stored = Shelf::put($roast, $cook, $over)->load(['dishes.stages', 'readings', 'events']);
-
-            return new JsonResponse((new RoastResource(Day::of($stored, CarbonImmutable::now())))->toArray());
+            return RoastAnswer::insisting(Shelf::put($roast, $cook, $over));
         });
     }
 
@@ -101,8 +98,10 @@ final class RoastController
     public function debrief(Request $request, Roast $roast): JsonResponse
     {
         $request->validate(['note' => ['present', 'nullable', 'string', 'max:2000']]);
-        $roast->update(['debrief_note' => (string) $request->string('note')]);
+        $roast->debrief_note = (string) $request->string('note');
+        $roast->version++;
+        $roast->save();
 
-        return $this->show($roast);
+        return RoastAnswer::of($roast);
     }
 }

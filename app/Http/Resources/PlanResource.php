@@ -65,17 +65,6 @@ final class PlanResource extends JsonResource
         ];
     }
 
-    /** @return array<string, mixed> what is kept when the fire is lit, for the debrief: the plan, how its cookers were set, and its core curves */
-    public static function atLighting(Plan $plan): array
-    {
-        $settings = [];
-        foreach ($plan->fires as $fire) {
-            $settings[$fire->plan->equipment->kind->id] = $fire->plan->steps[0]->settings->values;
-        }
-
-        return (new self($plan, false))->toArray() + ['settings' => $settings] + ['curves' => array_map(fn (PlannedDish $dish): array => self::curve($dish->forecast->trace), $plan->dishes)];
-    }
-
     /** @return array<string, mixed> what is drawn of one dish: its core curve with band, and its section through time */
     public static function pictures(Forecast $forecast): array
     {

@@ -8,10 +8,15 @@ use App\Models\Event;
 use App\Models\Reading;
 use App\Models\Roast;
 use App\Roasts\Day;
-use App\Roasts\Shelf;
+use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Illuminate\Support\Facades\Cache;
+use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A stored roast as an answer, whatever state it is in. One that cannot be worked out, as after an upgrade, is told so with
@@ -19,40 +24,139 @@ use Illuminate\Http\JsonResponse;
  */
 final class RoastAnswer
 {
+    private const KEPT_S = 30 * 86_400;
+
+    /** What it says now: as it was worked out, while that stands. */
     public static function of(Roast $stored): JsonResponse
     {
-        $stored->load(['dishes.stages', 'readings', 'events']);
+        $now = CarbonImmutable::now();
+        $mark = self::standing($stored, Cache::get(self::key($stored, 'mark')), self::stamp($stored, Yard::versions($stored->user_id)), $now);
+        $json = $mark === null ? null : Cache::get(self::key($stored, 'whole'));
+        [$tag, $json] = $mark !== null && is_string($json) ? [$mark['tag'], $json] : self::worked($stored, $now);
 
-        return new JsonResponse(self::whole($stored, CarbonImmutable::now()));
-    }
-
-    /** @return array<string, mixed> */
-    public static function whole(Roast $stored, CarbonImmutable $now): array
-    {
-        return self::unlessBroken($stored, $now, fn (): array => (new RoastResource(Day::of($stored, $now)))->toArray());
-    }
-
-    /** @return array<string, mixed> for a list */
-    public static function brief(Roast $stored, CarbonImmutable $now): array
-    {
-        return self::unlessBroken($stored, $now, fn (): array => PastResource::of($stored, $now) ?? (new RoastResource(Day::of($stored, $now, finished: false), whole: false))->toArray());
+        return self::tagged($json, $tag);
     }
 
     /**
-     * @param  \Closure(): array<string, mixed>  $answer
-     * @return array<string, mixed>
+     * The same of a roast that was just put in: one that cannot be worked out is refused.
+     *
+     * @throws InvalidInput
      */
-    private static function unlessBroken(Roast $stored, CarbonImmutable $now, \Closure $answer): array
+    public static function insisting(Roast $stored): JsonResponse
+    {
+        [$tag, $json] = self::insisted($stored, CarbonImmutable::now());
+
+        return self::tagged($json, $tag);
+    }
+
+    /** The same for one who asks again: nothing, where nothing has changed since (RFC 9110, 304). */
+    public static function since(Request $request, Roast $stored): Response
+    {
+        $mark = self::standing($stored, Cache::get(self::key($stored, 'mark')), self::stamp($stored, Yard::versions($stored->user_id)), CarbonImmutable::now());
+
+        return $mark !== null && in_array($mark['tag'], $request->getETags(), true) ? self::unchanged($mark['tag']) : self::of($stored);
+    }
+
+    /**
+     * The roasts of one kitchen, in brief.
+     *
+     * @param  Collection<int, Roast>  $roasts
+     */
+    public static function list(Request $request, Collection $roasts, int $cookId): Response
+    {
+        $now = CarbonImmutable::now();
+        $versions = Yard::versions($cookId);
+        $kept = Cache::many([...$roasts->map(fn (Roast $one): string => self::key($one, 'mark'))->all(), ...$roasts->map(fn (Roast $one): string => self::key($one, 'brief'))->all()]);
+        $briefs = $tags = [];
+        foreach ($roasts as $roast) {
+            $mark = self::standing($roast, $kept[self::key($roast, 'mark')] ?? null, self::stamp($roast, $versions), $now);
+            $brief = $kept[self::key($roast, 'brief')] ?? null;
+            [$tag, , $json] = $mark !== null && is_string($brief) ? [$mark['tag'], '', $brief] : self::worked($roast, $now);
+            $briefs[] = $json;
+            $tags[] = $tag;
+        }
+        $tag = self::tag(implode(' ', $tags));
+
+        return in_array($tag, $request->getETags(), true) ? self::unchanged($tag) : self::tagged('['.implode(',', $briefs).']', $tag);
+    }
+
+    /**
+     * @param  array<string, string>  $versions  of the cook's own cookers
+     * @return string what an answer depends on but the hour
+     */
+    private static function stamp(Roast $stored, array $versions): string
+    {
+        $fires = $stored->inputs['fires'] ?? [];
+        $own = is_array($fires) ? array_map(fn (mixed $name): string => is_string($name) ? $name.' '.($versions[$name] ?? '') : '', array_column($fires, 'own')) : [];
+
+        return implode('|', [$stored->version, ...$own]);
+    }
+
+    /** @return array{stamp: string, tag: string, until: int|null}|null null where it has to be worked out anew */
+    private static function standing(Roast $stored, mixed $mark, string $stamp, CarbonImmutable $now): ?array
+    {
+        /** @var array{stamp: string, tag: string, until: int|null}|null $mark */
+        return $mark !== null && $mark['stamp'] === $stamp && ($mark['until'] === null || $now->getTimestamp() < $mark['until']) ? $mark : null;
+    }
+
+    /** @return array{string, string, string} tag, the whole answer and the brief one */
+    private static function worked(Roast $stored, CarbonImmutable $now): array
     {
         try {
-            return $answer();
+            return self::insisted($stored, $now);
         } catch (InvalidInput $wrong) {
-            return self::broken($stored, $now, implode(' ', array_unique(array_merge(...array_values($wrong->messages)))));
+            return self::kept($stored, $broken = self::broken($stored, $now, implode(' ', array_unique(array_merge(...array_values($wrong->messages))))), $broken, $now->addDay());
         } catch (\Throwable $wrong) {
             report($wrong);
 
-            return self::broken($stored, $now, 'Something in it leads the reckoning astray. Its file still holds all of it.');
+            return self::kept($stored, $broken = self::broken($stored, $now, 'Something in it leads the reckoning astray. Its file still holds all of it.'), $broken, $now->addHour());
         }
+    }
+
+    /**
+     * @return array{string, string, string} tag, the whole answer and the brief one
+     *
+     * @throws InvalidInput when it cannot be worked out
+     */
+    private static function insisted(Roast $stored, CarbonImmutable $now): array
+    {
+        $day = Day::of($stored->load(['readings', 'events']), $now);
+
+        return self::kept($stored, (new RoastResource($day))->toArray(), (new RoastResource($day, whole: false))->toArray(), $day->standsUntil($now));
+    }
+
+    /**
+     * @param  array<string, mixed>  $whole
+     * @param  array<string, mixed>  $brief
+     * @return array{string, string, string} tag, the whole answer and the brief one
+     */
+    private static function kept(Roast $stored, array $whole, array $brief, ?CarbonImmutable $until): array
+    {
+        [$json, $short] = [json_encode($whole, JSON_THROW_ON_ERROR), json_encode($brief, JSON_THROW_ON_ERROR)];
+        $mark = ['stamp' => self::stamp($stored, Yard::versions($stored->user_id)), 'tag' => self::tag($json), 'until' => $until?->getTimestamp()];
+        Cache::putMany([self::key($stored, 'mark') => $mark, self::key($stored, 'whole') => $json, self::key($stored, 'brief') => $short], self::KEPT_S);
+
+        return [$mark['tag'], $json, $short];
+    }
+
+    private static function key(Roast $stored, string $what): string
+    {
+        return "roast.$stored->id.$what";
+    }
+
+    private static function tag(string $of): string
+    {
+        return '"'.hash('xxh128', $of).'"';
+    }
+
+    private static function tagged(string $json, string $tag): JsonResponse
+    {
+        return JsonResponse::fromJsonString($json, headers: ['ETag' => $tag]);
+    }
+
+    private static function unchanged(string $tag): Response
+    {
+        return new PlainResponse(status: 304, headers: ['ETag' => $tag]);
     }
 
     /** @return array<string, mixed> */
@@ -68,7 +172,7 @@ final class RoastAnswer
             'now' => $time($now),
             'serve_at' => $time($stored->serve_at),
             'note' => $stored->debrief_note,
-            'file' => Shelf::file($stored),
+            'file' => $stored->inputs,
             'logged' => $stored->readings->map(fn (Reading $one): array => ['at' => $time($one->at), 'words' => Reading::PLACES[$one->place] ?? $one->place, 'celsius' => $one->celsius])
                 ->concat($stored->events->map(fn (Event $one): array => ['at' => $time($one->at), 'words' => $one->note ?? Event::KINDS[$one->kind] ?? $one->kind, 'celsius' => null]))
                 ->sortBy('at')->values()->all(),

@@ -8,7 +8,6 @@ use App\Models\Event;
 use App\Models\Reading;
 use App\Roasts\Day;
 use App\Roasts\Review;
-use App\Roasts\Shelf;
 use App\Roasts\Tending;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
@@ -45,7 +44,7 @@ final class RoastResource extends JsonResource
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $plan['dishes'];
         foreach ($dishes as $i => $dish) {
-            $dishes[$i] = $dish + $this->followed($i);
+            $dishes[$i] = $this->planned($i) + $dish + $this->followed($i);
         }
 
         return [
@@ -55,10 +54,18 @@ final class RoastResource extends JsonResource
             'trouble' => null,
             'now' => PlanResource::time(CarbonImmutable::now()->setTimezone($stored->time_zone)),
             'note' => $stored->debrief_note,
-            'file' => Shelf::file($stored),
+            'file' => $stored->inputs,
             'plan' => ['dishes' => $dishes] + $plan,
             'tending' => array_map(self::tended(...), Tending::all($day, CarbonImmutable::now())),
         ] + ($this->whole ? $this->log() : []);
+    }
+
+    /** @return array<string, mixed> in a list, a dish of the past is told as it was planned at the lighting */
+    private function planned(int $dish): array
+    {
+        $lit = $this->whole || $this->resource->dishStatus($dish) !== 'carved' ? null : ($this->resource->stored->lighting['dishes'][$dish] ?? null);
+
+        return $lit === null ? [] : ['cook_minutes' => $lit['cook_minutes'], 'pull_c' => $lit['pull_c']];
     }
 
     /** @return array<string, mixed> a fire that burns now */
@@ -91,7 +98,7 @@ final class RoastResource extends JsonResource
     private function followed(int $dish): array
     {
         $day = $this->resource;
-        $live = $day->live[$dish] ?? null;
+        $live = $this->whole || $day->dishStatus($dish) !== 'carved' ? ($day->live[$dish] ?? null) : null;
         $on = $day->diary->onAt($dish);
         $time = fn (?CarbonImmutable $at): ?string => $at === null ? null : PlanResource::time($at->setTimezone($day->stored->time_zone));
         $facts = [
@@ -155,7 +162,7 @@ final class RoastResource extends JsonResource
                 'celsius' => $event->celsius,
             ])->all()),
             'debrief' => [
-                'planned_curves' => $stored->plan_at_lighting['curves'] ?? [],
+                'planned_curves' => array_column($stored->lighting['dishes'] ?? [], 'curve'),
                 'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
                     'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'basis' => $finding->basis, 'lesson' => $finding->lesson,
                 ], $findings), Review::of($this->resource)),

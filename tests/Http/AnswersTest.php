@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Cooking\Cook;
+use Illuminate\Support\Str;
+use Tests\Support\Samples;
+
+// What was worked out stands until something is done or an hour on the sheet has passed; asked again it costs nothing.
+
+function tagOf(mixed $answer): string
+{
+    return (string) $answer->headers->get('ETag');
+}
+
+it('says nothing to one who asks again while nothing has changed, and everything once it has', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 30);
+    $first = $this->getJson("/api/roasts/$roast->id")->assertOk();
+    $again = fn (string $tag) => $this->getJson("/api/roasts/$roast->id", ['If-None-Match' => $tag]);
+    $again(tagOf($first))->assertStatus(304)->assertNoContent(304);
+    $list = $this->getJson('/api/roasts')->assertOk();
+    $this->getJson('/api/roasts', ['If-None-Match' => tagOf($list)])->assertStatus(304);
+    // Another device logs something.
+    $this->read($roast, 24.0, 2);
+    $next = $again(tagOf($first))->assertOk()->assertJsonCount(1, 'readings');
+    expect(tagOf($next))->not->toBe(tagOf($first));
+    $this->getJson('/api/roasts', ['If-None-Match' => tagOf($list)])->assertOk();
+    $again('"of another day"')->assertOk();
+});
+
+it('answers anew when it is asked after an hour on the sheet, or a while later on the heat', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 30);
+    $first = $this->getJson("/api/roasts/$roast->id")->assertOk();
+    $this->travel(4)->minutes();
+    $soon = $this->getJson("/api/roasts/$roast->id", ['If-None-Match' => tagOf($first)]);
+    $this->travel(3)->minutes();
+    $later = $this->getJson("/api/roasts/$roast->id", ['If-None-Match' => tagOf($first)])->assertOk();
+    expect($soon->status())->toBeIn([200, 304])->and($later->json('plan.dishes.0.live.core_now_c.likely'))->toBeGreaterThan($first->json('plan.dishes.0.live.core_now_c.likely'))
+        ->and(strtotime($later->json('now')) - strtotime($first->json('now')))->toBeGreaterThan(240);
+});
+
+it('marks an entry late when its hour has passed, though nobody did anything', function () {
+    $roast = $this->roast(roast: ['serve_at' => now()->addHours(6)->toAtomString()]);
+    $first = $this->getJson("/api/roasts/$roast->id")->assertOk();
+    $due = collect($first->json('plan.run_sheet'))->firstWhere('act', 'on');
+    expect($due['late'])->toBeFalse();
+    $this->travelTo(Carbon\CarbonImmutable::parse($due['at'])->addMinutes(3));
+    $after = $this->getJson("/api/roasts/$roast->id", ['If-None-Match' => tagOf($first)])->assertOk();
+    expect(collect($after->json('plan.run_sheet'))->firstWhere('act', 'on')['late'])->toBeTrue();
+});
+
+it('says another thing once its own cooker has learnt', function () {
+    $this->actingAs($this->cook());
+    $cooker = $this->postJson('/api/cookers', ['name' => 'Weir kettle', 'kind' => 'kettle'])->json('id');
+    $id = $this->postJson('/api/roasts', Samples::file([], ['serve_at' => now()->addHours(8)->toAtomString(), 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]]))->json('id');
+    $tag = tagOf($this->getJson("/api/roasts/$id"));
+    $this->getJson("/api/roasts/$id", ['If-None-Match' => $tag])->assertStatus(304);
+    $this->postJson("/api/cookers/$cooker/observations", ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 12, 'wind_ms' => 1, 'celsius' => 120])->assertOk();
+    $this->getJson("/api/roasts/$id", ['If-None-Match' => $tag])->assertOk();
+});
+
+it('cooks nothing when it is asked again, and a dish once however often its roast is changed', function () {
+    $roast = $this->roast();
+    $cooks = function (Closure $act): int {
+        $before = Cook::$begun;
+        $act();
+
+        return Cook::$begun - $before;
+    };
+    expect($cooks(fn () => $this->getJson("/api/roasts/$roast->id")->assertOk()))->toBe(0)
+        ->and($cooks(fn () => $this->getJson('/api/roasts')->assertOk()))->toBe(0);
+    $file = $this->getJson("/api/roasts/$roast->id")->json('file');
+    expect($cooks(fn () => $this->putJson("/api/roasts/$roast->id", ['people' => 12] + $file)->assertOk()))->toBe(0)
+        ->and($cooks(fn () => $this->putJson("/api/roasts/$roast->id", ['dishes' => [['mass_kg' => 2.7] + $file['dishes'][0]]] + $file)->assertOk()))->toBeGreaterThan(5)->toBeLessThan(30);
+    $this->log($roast, 'on', 40);
+    // A reading is fitted by a few dozen runs, and the plan is not cooked again.
+    expect($cooks(fn () => $this->read($roast, 30.0, 1)->assertOk()))->toBeLessThan(60)
+        ->and($cooks(fn () => $this->getJson("/api/roasts/$roast->id")->assertOk()))->toBe(0);
+});
+
+it('keeps the status of a roast beside it, as its log has it', function () {
+    $roast = $this->roast();
+    $status = fn (): string => $roast->fresh()->status;
+    expect($status())->toBe('planned');
+    $this->log($roast, 'on', 200);
+    expect($status())->toBe('cooking');
+    $this->log($roast, 'pulled', 60);
+    expect($status())->toBe('resting');
+    $this->log($roast, 'carved', 30);
+    expect($status())->toBe('done')->and($this->getJson("/api/roasts/$roast->id")->json('status'))->toBe('done');
+    $last = $roast->events()->where('kind', 'carved')->first();
+    $this->deleteJson("/api/roasts/$roast->id/events/$last->client_id")->assertOk();
+    expect($status())->toBe('resting');
+});
