@@ -226,6 +226,7 @@ export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): No
   cook_minutes: { low: 70, likely: 80, high: 90 },
   pull_c: 66,
   core_now_c: { low: 38, likely: 41, high: 44 },
+  core_ahead: { from: '2031-10-04T16:00:00+02:00', every_minutes: 2, celsius: [41, 41] },
   read: null,
   disagrees: false,
   gets_there: true,

@@ -30,6 +30,10 @@ final class RoastResource extends JsonResource
     /** Two taps within a second keep their order. */
     private const TO_THE_MILLISECOND = 'Y-m-d\TH:i:s.vP';
 
+    private const AHEAD_EVERY_MINUTES = 2;
+
+    private const AHEAD_STEPS = 15;
+
     public function __construct(Day $day, private readonly bool $whole = true)
     {
         parent::__construct($day);
@@ -112,6 +116,7 @@ final class RoastResource extends JsonResource
                 'cook_minutes' => PlanResource::spread($live->cookMinutes),
                 'pull_c' => round($live->pullC, 1),
                 'core_now_c' => PlanResource::spread($live->coreNowC),
+                'core_ahead' => self::ahead($live, $on),
                 'read' => $live->belief->newest === null ? null : ['id' => $live->belief->newest->id, 'celsius' => $live->belief->newest->celsius, 'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds)))],
                 'disagrees' => $live->belief->disagrees(),
                 'gets_there' => $live->getsThere,
@@ -129,6 +134,19 @@ final class RoastResource extends JsonResource
         ];
 
         return $this->whole ? $facts + ['pictures' => $live === null ? PlanResource::pictures($day->plan->forecast($dish)) : self::livePictures($live)] : $facts;
+    }
+
+    /** @return array<string, mixed> the core from now on, so that a screen moves along it by itself until there is something new */
+    private static function ahead(LiveForecast $live, CarbonImmutable $on): array
+    {
+        $now = CarbonImmutable::now();
+        $from = $on->diffInSeconds($now);
+
+        return [
+            'from' => $now->format(self::TO_THE_MILLISECOND),
+            'every_minutes' => self::AHEAD_EVERY_MINUTES,
+            'celsius' => array_map(fn (int $step): float => round($live->trace->coreAt($from + 60.0 * self::AHEAD_EVERY_MINUTES * $step), 2), range(0, self::AHEAD_STEPS)),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -81,6 +81,50 @@ describe('asking the server', () => {
     await expect(call('GET', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
   });
 
+  it('asks whether anything is new, and takes the same object again where nothing is', async () => {
+    const asked: (string | undefined)[] = [];
+    const answers = [
+      new Response('{"core":41}', { status: 200, headers: { ETag: '"one"' } }),
+      new Response(null, { status: 304, headers: { ETag: '"one"' } }),
+      new Response('{"core":42}', { status: 200, headers: { ETag: '"two"' } }),
+      new Response(null, { status: 304 }),
+    ];
+    vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+      asked.push((init.headers as Record<string, string>)['If-None-Match']);
+      return Promise.resolve(answers.shift());
+    });
+    const first = await call('GET', '/api/roasts/1');
+    expect(await call('GET', '/api/roasts/1')).toBe(first);
+    const second = await call('GET', '/api/roasts/1');
+    expect(second).toEqual({ core: 42 });
+    expect(await call('GET', '/api/roasts/1')).toBe(second);
+    expect(asked).toEqual([undefined, '"one"', '"one"', '"two"']);
+  });
+
+  it('forgets what it heard when the cook signs out', async () => {
+    const asked: (string | undefined)[] = [];
+    vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+      asked.push((init.headers as Record<string, string>)['If-None-Match']);
+      return Promise.resolve(new Response('[]', { status: 200, headers: { ETag: '"one"' } }));
+    });
+    await call('GET', '/api/roasts');
+    forgetToken();
+    await call('GET', '/api/roasts');
+    expect(asked).toEqual([undefined, undefined]);
+  });
+
+  it('tells one who gave up from a kitchen that cannot be reached', async () => {
+    const given = new AbortController();
+    vi.stubGlobal(
+      'fetch',
+      (_: string, init: RequestInit) =>
+        new Promise((_resolve, reject) => init.signal?.addEventListener('abort', () => reject(new DOMException('gone', 'AbortError')))),
+    );
+    const asked = call('GET', '/api/preview', undefined, undefined, given.signal).catch((error: unknown) => error);
+    given.abort();
+    expect(await asked).not.toBeInstanceOf(Unreachable);
+  });
+
   it('takes an empty answer for what it is', async () => {
     answering(me('x'), { status: 204 });
     expect(await call('DELETE', '/api/roasts/1')).toBeUndefined();

@@ -34,15 +34,36 @@ const PATIENCE_MS = 30_000;
 
 let csrf = '';
 
+/** So many answers are remembered by their tag, so that the same one need not be sent again. */
+const MOST_HEARD = 24;
+
+const heard = new Map<string, { tag: string; answer: unknown }>();
+
+function remember(path: string, tag: string, answer: unknown): void {
+  heard.delete(path);
+  heard.set(path, { tag, answer });
+  const oldest = heard.keys().next().value;
+  if (heard.size > MOST_HEARD && oldest !== undefined) heard.delete(oldest);
+}
+
+/** Given up by whoever asked, or after as long as anyone waits. */
+function until(given: AbortSignal | undefined): AbortSignal | undefined {
+  const patience = typeof AbortSignal.timeout === 'function' ? AbortSignal.timeout(PATIENCE_MS) : undefined;
+  if (given === undefined || patience === undefined) return given ?? patience;
+  return typeof AbortSignal.any === 'function' ? AbortSignal.any([given, patience]) : given;
+}
+
 async function token(): Promise<string> {
   if (csrf === '') csrf = (await send<Me>('GET', '/api/me')).csrf;
   return csrf;
 }
 
-async function send<T>(method: string, path: string, body?: unknown, type = 'application/json'): Promise<T> {
+async function send<T>(method: string, path: string, body?: unknown, type = 'application/json', signal?: AbortSignal): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
+  const known = method === 'GET' ? heard.get(path) : undefined;
+  if (known !== undefined) headers['If-None-Match'] = known.tag;
   let response: Response;
   const asked = Date.now();
   try {
@@ -51,14 +72,20 @@ async function send<T>(method: string, path: string, body?: unknown, type = 'app
       headers,
       credentials: 'same-origin',
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
-      signal: typeof AbortSignal.timeout === 'function' ? AbortSignal.timeout(PATIENCE_MS) : undefined,
+      signal: until(signal),
     });
-  } catch {
+  } catch (error) {
+    // Who asked does not want to know any more.
+    if (signal?.aborted === true) throw error;
     throw new Unreachable('The kitchen cannot be reached.');
   }
   heardFromServer(response.headers?.get('Date') ?? null, asked);
   if (response.status === 204) return undefined as T;
+  // The same object again: what is drawn from it need not be drawn anew.
+  if (response.status === 304 && known !== undefined) return known.answer as T;
   const answer: unknown = await response.json().catch(() => null);
+  const tag = response.headers?.get('ETag') ?? null;
+  if (method === 'GET' && response.ok && tag !== null) remember(path, tag, answer);
   if (response.status === 422) {
     const refusal = answer as { message: string; errors: Record<string, string[]> };
     throw new Refused(refusal.message, refusal.errors);
@@ -75,18 +102,20 @@ export async function call<T>(
   path: string,
   body?: unknown,
   type?: string,
+  signal?: AbortSignal,
 ): Promise<T> {
   try {
-    return await send<T>(method, path, body, type);
+    return await send<T>(method, path, body, type, signal);
   } catch (error) {
     if (!(error instanceof Failed) || error.status !== 419) throw error;
     csrf = '';
-    return await send<T>(method, path, body, type);
+    return await send<T>(method, path, body, type, signal);
   }
 }
 
 export function forgetToken(): void {
   csrf = '';
+  heard.clear();
 }
 
 function isMe(answer: unknown): answer is Me {

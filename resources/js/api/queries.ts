@@ -11,17 +11,30 @@ export const keys = {
   roasts: ['roasts'] as const,
   roast: (id: string) => ['roast', id] as const,
   cookers: ['cookers'] as const,
-  preview: (file: RoastFile) => ['preview', file] as const,
+  preview: (file: RoastFile | null) => ['preview', file] as const,
+  ask: (id: string, question: Record<string, unknown> | null) => ['ask', id, question] as const,
+  /** all questions, and all roasts: what a cooker learnt tells in both */
+  asked: ['ask'] as const,
+  everyRoast: ['roast'] as const,
 };
 
-export const useMe = () => useQuery({ queryKey: keys.me, queryFn: () => call<Me>('GET', '/api/me'), staleTime: Infinity });
+export const useMe = () =>
+  useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call<Me>('GET', '/api/me', undefined, undefined, signal), staleTime: Infinity });
 
 export const useReference = () =>
-  useQuery({ queryKey: keys.reference, queryFn: () => call<Reference>('GET', '/api/reference'), staleTime: Infinity });
+  useQuery({
+    queryKey: keys.reference,
+    queryFn: ({ signal }) => call<Reference>('GET', '/api/reference', undefined, undefined, signal),
+    staleTime: Infinity,
+  });
 
 type Listed = (RoastSummary | BrokenRoast)[];
 
-const listed = { queryKey: keys.roasts, queryFn: () => call<Listed>('GET', '/api/roasts'), refetchInterval: HEARTH_POLL_MS };
+const listed = {
+  queryKey: keys.roasts,
+  queryFn: ({ signal }: { signal: AbortSignal }) => call<Listed>('GET', '/api/roasts', undefined, undefined, signal),
+  refetchInterval: HEARTH_POLL_MS,
+};
 const sound = (all: Listed) => all.filter((one): one is RoastSummary => one.status !== 'broken');
 const broken = (all: Listed) => all.filter((one): one is BrokenRoast => one.status === 'broken');
 
@@ -34,27 +47,28 @@ export const useBrokenRoasts = () => useQuery({ ...listed, select: broken });
 export const useRoast = (id: string) =>
   useQuery({
     queryKey: keys.roast(id),
-    queryFn: () => call<Roast | BrokenRoast>('GET', `/api/roasts/${id}`),
+    queryFn: ({ signal }) => call<Roast | BrokenRoast>('GET', `/api/roasts/${id}`, undefined, undefined, signal),
     refetchInterval: (query) => (query.state.data?.status === 'done' ? false : LIVE_POLL_MS),
   });
 
 export const usePreview = (file: RoastFile | null) =>
   useQuery({
-    queryKey: ['preview', file],
-    queryFn: () => call<Plan>('POST', '/api/preview', file),
+    queryKey: keys.preview(file),
+    queryFn: ({ signal }) => call<Plan>('POST', '/api/preview', file, undefined, signal),
     enabled: file !== null,
     placeholderData: keepPreviousData,
     staleTime: 60_000,
     retry: false,
   });
 
-export const useCookers = () => useQuery({ queryKey: keys.cookers, queryFn: () => call<OwnCooker[]>('GET', '/api/cookers') });
+export const useCookers = () =>
+  useQuery({ queryKey: keys.cookers, queryFn: ({ signal }) => call<OwnCooker[]>('GET', '/api/cookers', undefined, undefined, signal) });
 
 /** What a cooker answers in a weather, either way. */
 export const useAnswer = (id: string, question: Record<string, unknown> | null) =>
   useQuery({
-    queryKey: ['ask', id, question],
-    queryFn: () => call<CookerAnswer>('POST', `/api/cookers/${id}/ask`, question),
+    queryKey: keys.ask(id, question),
+    queryFn: ({ signal }) => call<CookerAnswer>('POST', `/api/cookers/${id}/ask`, question, undefined, signal),
     enabled: question !== null,
     placeholderData: keepPreviousData,
     retry: false,
@@ -69,8 +83,8 @@ export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
       cache.setQueryData<OwnCooker[]>(keys.cookers, (old) =>
         old === undefined ? undefined : [...old.filter((one) => one.id !== cooker.id), cooker].sort((a, b) => a.name.localeCompare(b.name)),
       );
-      void cache.invalidateQueries({ queryKey: ['ask'] });
-      void cache.invalidateQueries({ queryKey: ['roast'] });
+      void cache.invalidateQueries({ queryKey: keys.asked });
+      void cache.invalidateQueries({ queryKey: keys.everyRoast });
     },
   });
 }

@@ -3,6 +3,7 @@ import { useBrokenRoasts, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { mainDish, titleOf, toDo } from '../roast/acts';
+import { coreNow } from '../roast/live/coreNow';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
@@ -128,7 +129,7 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
           {dish?.live != null && (
             <div>
               <div className="label">{dish.name}, core</div>
-              <div className="wide text-[3rem] leading-none md:text-[4.25rem]">{format.degrees(dish.live.core_now_c.likely)}</div>
+              <div className="wide text-[3rem] leading-none md:text-[4.25rem]">{format.degrees(coreNow(dish.live, now).likely)}</div>
             </div>
           )}
           <Link

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Plan, Reference } from '../api/types';
 import { Refused } from '../api/client';
 import { usePreview, useReference } from '../api/queries';
@@ -30,7 +30,10 @@ type Props = {
 export function Planner({ draft, plan, changed, saveErrors, ticket, actions, answer, answerFirst = false }: Props) {
   const reference = useReference();
   const settled = useDebounced(draft, TYPING_PAUSE_MS);
-  const preview = usePreview(changed ? toFile(settled) : null);
+  // What is stored was answered already: it is not asked again while the first change to it settles.
+  const [stored, setStored] = useState(changed ? null : draft);
+  if (!changed && stored !== draft) setStored(draft);
+  const preview = usePreview(changed && settled !== stored ? toFile(settled) : null);
   if (reference.isPending) return <Loading what="the cuts and cookers" />;
   if (reference.isError) return <Trouble error={reference.error} retry={() => void reference.refetch()} />;
   const refused = changed && preview.error instanceof Refused ? preview.error.errors : {};

@@ -5,6 +5,7 @@ import { Why } from '../../ui/Why';
 import { at, clock, duration } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { entryAt } from '../acts';
+import { coreNow } from './coreNow';
 
 /** The figures to be read from across the yard. */
 export function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; index: number; now: number }) {
@@ -28,19 +29,20 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
     );
   }
   const pulled = dish.pulled_at !== null;
+  const core = coreNow(live, now);
   return (
     <div className="flex flex-wrap items-end gap-x-7 gap-y-3">
       <div>
         <div className="label">Core, coldest point</div>
         <div className="wide text-[4.25rem] leading-[0.95] sm:text-yard">
           <Why of="live.core_now_c" workings={live.workings}>
-            {format.degrees(live.core_now_c.likely)}
+            {format.degrees(core.likely)}
           </Why>
         </div>
         <div className="label mt-1">
           {latestWords(live.read, now, format)}
           {live.read === null || (now - at(live.read.at)) / 60_000 >= JUST_MINUTES
-            ? `, ${format.degrees(live.core_now_c.low)} to ${format.degrees(live.core_now_c.high)}`
+            ? `, ${format.degrees(core.low)} to ${format.degrees(core.high)}`
             : ''}
         </div>
       </div>

@@ -81,7 +81,7 @@ export function Live({ roast }: { roast: Roast }) {
         dishes={roast.plan.dishes}
         index={index}
         onChange={setChosen}
-        note={(i) => <DishNote dish={roast.plan.dishes[i]} roast={roast} index={i} />}
+        note={(i) => <DishNote dish={roast.plan.dishes[i]} roast={roast} index={i} now={now} />}
       />
       <div className="live-grid grid gap-x-7 gap-y-5">
         <section className="opens [grid-area:next]" aria-label="What to do">
