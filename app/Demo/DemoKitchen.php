@@ -65,6 +65,7 @@ final class DemoKitchen
             $kitchen->lamb();
             $kitchen->past('rib', self::RIB, 9, 0.9, 1.02);
             $kitchen->past('haunch', self::HAUNCH, 23, 1.12, 0.98);
+            $cook->roasts()->get()->each(fn (Roast $roast) => $roast->logged());
 
             return $cook;
         });

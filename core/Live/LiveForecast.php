@@ -89,7 +89,7 @@ final readonly class LiveForecast
         $verdicts = Sieve::judge($readings, $dish, $course);
         $counting = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
         $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
-        $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC);
+        $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC, $plannedPullC);
         $guess = $posterior->middle();
         $slow = $posterior->slowEnd($plannedPullC);
         $pullC = $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Tender ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow)) : $plannedPullC;

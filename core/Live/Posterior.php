@@ -19,8 +19,9 @@ use Diatherm\Roast\Dish;
  * sits, and a cooker that wanders.
  *
  * All are normal beforehand, the wandering heat as an Ornstein–Uhlenbeck process at even knots; a cooker that has fallen is a
- * way of its own beside it, weighed by how well the readings fit. The core's course is taken as linear in them about the likeliest values: one run for each of them gives its slope (a few dozen runs in all), and two
- * rounds of Gauss and Newton find where the readings put them.
+ * way of its own beside it, weighed by how well the readings fit. The core's course is taken as linear in them: one run for
+ * each gives its slope (some twenty in all), Gauss and Newton find where the readings put them, and each way that the cooker
+ * may have gone is held about a run of its own.
  * Source: Rasmussen & Williams 2006, chapter 2 (linear–normal inference).
  */
 final readonly class Posterior
@@ -67,8 +68,6 @@ final readonly class Posterior
 
     private const PROBE_DEVIATION = 0.3;
 
-    private const ROUNDS = 2;
-
     private const TENTH = 0.1;
 
     /** Places of the inputs: transfer, thickness, start, probe; the heat's knots follow. */
@@ -96,16 +95,17 @@ final readonly class Posterior
 
     /**
      * @param  list<Reading>  $readings  those that count
-     * @param  float  $untilC  what the core is to come to
+     * @param  float  $untilC  what the core is followed to
+     * @param  float|null  $pullC  where it comes off, which the slow end too has to come to; null for there
      */
-    public static function of(Dish $dish, float $airC, Course $course, array $readings, float $untilC): self
+    public static function of(Dish $dish, float $airC, Course $course, array $readings, float $untilC, ?float $pullC = null): self
     {
         $first = Cook::of($dish, $airC, Resolution::coarse(), $course);
         $stuck = $first->toPull($untilC) !== null;
         $endS = $course->pulledS ?? max($course->nowS + self::PAST_NOW_S, $stuck ? $course->nowS + self::HOPELESS_S : self::BEYOND * $first->body->elapsedS());
         $posterior = self::followed($dish, $airC, $course, $readings, $endS);
         // A cooker that has fallen takes longer than anybody planned to follow.
-        if ($course->pulledS === null && ! $stuck && $posterior->reaches($untilC)->high >= $endS) {
+        if ($course->pulledS === null && ! $stuck && $posterior->reaches($pullC ?? $untilC)->high >= 0.99 * $endS) {
             return self::followed($dish, $airC, $course, $readings, self::FAR * $endS);
         }
 
@@ -134,21 +134,15 @@ final readonly class Posterior
         $precision = self::beforehand($count, $knotS, $course);
         $planned = array_fill(0, $count, 0.0);
         $ways = array_map(fn (array $odds): Way => Way::expected($odds[0], $odds[1]), self::expected($planned, $knotS, $course, $readings !== []));
-        [$base, $slopes] = [$planned, []];
-        $rounds = $readings === [] ? 1 : self::ROUNDS;
-        for ($round = 1; $round <= $rounds; $round++) {
-            $middle = $run($base);
-            [$slopes, $told] = self::slopes($run, $middle, $base, $readings, $seconds);
-            // Once it is known about where, each way has a run of its own: a fall is too far off for slopes alone.
-            foreach ($ways as $h => $way) {
-                $alike = $round === 1 || $way->mean === $base;
-                $about = $alike ? $base : $way->mean;
-                $ways[$h] = self::settled($way, $about, $alike ? $middle : $run($about), $precision, $slopes, $told, $readings, $seconds);
-            }
-            $ways = Way::weighed($ways);
-            // What is over has no fork ahead: there the middle of all ways is what was learnt.
-            $base = $course->pulledS === null ? Way::middle(Way::likelier($ways)) : Way::middle($ways);
+        $middle = $run($planned);
+        [$slopes, $told] = self::slopes($run, $middle, $planned, $readings, $seconds);
+        $ways = Way::weighed(array_map(fn (Way $way): Way => self::settled($way, $planned, $middle, $precision, $slopes, $told, $readings, $seconds), $ways));
+        if ($readings !== []) {
+            // Once it is known about where, each way has a run of its own there: a fall is too far off for slopes alone.
+            $ways = Way::weighed(array_map(fn (Way $way): Way => self::settled($way, $way->mean, $run($way->mean), $precision, $slopes, $told, $readings, $seconds), $ways));
         }
+        // What is over has no fork ahead: there the middle of all ways is what was learnt.
+        $base = $course->pulledS === null ? Way::middle(Way::likelier($ways)) : Way::middle($ways);
         $deviations = array_map(fn (int $j): float => self::deviation($ways[0]->covariance, $slopes, $j), range(0, self::GRID - 1));
 
         return new self($dish, $base, $seconds, $ways, $deviations, $slopes, $knotS);

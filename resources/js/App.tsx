@@ -1,16 +1,24 @@
 import { Navigate, Route, Routes } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { openOutbox } from './api/outbox';
 import { keys, useMe } from './api/queries';
-import { Cookers } from './cookers/Cookers';
 import { Hearth } from './hearth/Hearth';
-import { Log } from './log/Log';
-import { NewRoast } from './roast/NewRoast';
-import { RoastPage } from './roast/RoastPage';
-import { SignIn } from './start/SignIn';
+import { fetched, fetchTheRest } from './ui/fetched';
+import { Screen } from './ui/Screen';
 import { Loading, Trouble } from './ui/States';
 import { UnitsContext } from './units/units';
+
+const Cookers = fetched(() => import('./cookers/Cookers').then((screen) => screen.Cookers));
+const Log = fetched(() => import('./log/Log').then((screen) => screen.Log));
+const NewRoast = fetched(() => import('./roast/NewRoast').then((screen) => screen.NewRoast));
+const RoastPage = fetched(() => import('./roast/RoastPage').then((screen) => screen.RoastPage));
+const SignIn = fetched(() => import('./start/SignIn').then((screen) => screen.SignIn));
+
+const screen = (name: string, content: ReactNode) => <Screen name={name}>{content}</Screen>;
+
+/** After the first screen stands. */
+const LATER_MS = 1_500;
 
 export function App() {
   const me = useMe();
@@ -20,6 +28,11 @@ export function App() {
     // A cook whose session has lapsed keeps their queue; it is opened again when they are back.
     if (cook !== null) void openOutbox(cook, (roast) => cache.setQueryData(keys.roast(roast.id), roast));
   }, [cook, cache]);
+  useEffect(() => {
+    if (cook === null) return;
+    const timer = setTimeout(() => void fetchTheRest(), LATER_MS);
+    return () => clearTimeout(timer);
+  }, [cook]);
   if (me.isPending)
     return (
       <div className="px-6">
@@ -32,17 +45,22 @@ export function App() {
         <Trouble error={me.error} retry={() => void me.refetch()} />
       </div>
     );
-  if (me.data.user === null) return <SignIn demo={me.data.demo} />;
+  if (me.data.user === null)
+    return (
+      <Screen name="door">
+        <SignIn demo={me.data.demo} />
+      </Screen>
+    );
   return (
     <UnitsContext value={{ temperatureUnit: me.data.user.temperature_unit, massUnit: me.data.user.mass_unit }}>
       <Routes>
-        <Route path="/" element={<Hearth />} />
-        <Route path="/cookers" element={<Cookers />} />
-        <Route path="/cookers/:id" element={<Cookers />} />
-        <Route path="/log" element={<Log />} />
-        <Route path="/roasts/new" element={<NewRoast />} />
-        <Route path="/roasts/:id" element={<RoastPage />} />
-        <Route path="/roasts/:id/:view" element={<RoastPage />} />
+        <Route path="/" element={screen('hearth', <Hearth />)} />
+        <Route path="/cookers" element={screen('cookers', <Cookers />)} />
+        <Route path="/cookers/:id" element={screen('cookers', <Cookers />)} />
+        <Route path="/log" element={screen('log', <Log />)} />
+        <Route path="/roasts/new" element={screen('ticket', <NewRoast />)} />
+        <Route path="/roasts/:id" element={screen('roast', <RoastPage />)} />
+        <Route path="/roasts/:id/:view" element={screen('roast', <RoastPage />)} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
     </UnitsContext>

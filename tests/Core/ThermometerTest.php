@@ -102,7 +102,7 @@ it('says plainly that it disagrees, and widens the band', function () {
 it('never tells a cook that meat is safer than it was read', function (float $read) {
     $chicken = dishOf('chicken', 'kettle');
     $live = follow($chicken, 96, [[95, $read]], 88);
-    expect($live->peakC)->toBeLessThanOrEqual($read + 0.1)
+    expect($live->peakC)->toBeLessThanOrEqual($read + 0.25)
         ->and($live->atCarving->safe)->toBe($read >= 73.75)
         ->and($live->advice?->act)->toBe($read >= 73.75 ? null : 'back_on')
         ->and(array_column($live->cautions, 'id'))->toBe($read >= 73.75 ? [] : ['below_safe_minimum']);

@@ -30,7 +30,7 @@ final class FileController
         /** @var User $cook */
         $cook = $request->user();
 
-        return RoastController::keep($request->roast(begun: true), $cook)->setStatusCode(201);
+        return RoastAnswer::keeping($request->roast(begun: true), $cook)->setStatusCode(201);
     }
 
     public function readings(Roast $roast): Response

@@ -8,7 +8,6 @@ use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\Roast;
 use App\Models\User;
-use App\Roasts\Shelf;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Roast\Roast as CoreRoast;
@@ -16,7 +15,6 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 final class RoastController
@@ -40,7 +38,7 @@ final class RoastController
         /** @var User $cook */
         $cook = $request->user();
 
-        return self::keep($request->roast(), $cook)->setStatusCode(201);
+        return RoastAnswer::keeping($request->roast(), $cook)->setStatusCode(201);
     }
 
     public function show(Request $request, Roast $roast): SymfonyResponse
@@ -59,7 +57,7 @@ final class RoastController
             throw InvalidInput::at('dishes', 'Dishes cannot be added, taken away or swapped while the roast is on the fire.');
         }
 
-        return self::keep($wanted, $cook, $roast);
+        return RoastAnswer::keeping($wanted, $cook, $roast);
     }
 
     /** Whether each dish is still what it was. One whose cut the larder does not know may be given another: else it could never be mended. */
@@ -70,22 +68,6 @@ final class RoastController
         $known = array_filter($stored, fn (string $cut): bool => isset(Larder::cuts()[$cut]));
 
         return count($stored) === count($cuts) && array_diff_assoc($known, $cuts) === [];
-    }
-
-    /**
-     * Stores a roast that can be worked out, and only such a one: it is computed before anything is kept.
-     *
-     * @throws InvalidInput when it cannot be worked out, or the kitchen is full; then nothing is stored
-     */
-    public static function keep(CoreRoast $roast, User $cook, ?Roast $over = null): JsonResponse
-    {
-        if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::at('file', sprintf('A kitchen holds up to %d roasts. Take old ones out as files and delete them.', Roast::MOST_IN_A_KITCHEN));
-        }
-
-        return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
-            return RoastAnswer::insisting(Shelf::put($roast, $cook, $over));
-        });
     }
 
     public function destroy(Roast $roast): Response

@@ -7,15 +7,19 @@ namespace App\Http\Resources;
 use App\Models\Event;
 use App\Models\Reading;
 use App\Models\Roast;
+use App\Models\User;
 use App\Roasts\Day;
+use App\Roasts\Shelf;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Roast\Roast as CoreRoast;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -38,15 +42,21 @@ final class RoastAnswer
     }
 
     /**
-     * The same of a roast that was just put in: one that cannot be worked out is refused.
+     * Stores a roast that can be worked out, and only such a one: it is computed before anything is kept.
      *
-     * @throws InvalidInput
+     * @throws InvalidInput when it cannot be worked out, or the kitchen is full; then nothing is stored
      */
-    public static function insisting(Roast $stored): JsonResponse
+    public static function keeping(CoreRoast $roast, User $cook, ?Roast $over = null): JsonResponse
     {
-        [$tag, $json] = self::insisted($stored, CarbonImmutable::now());
+        if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
+            throw InvalidInput::at('file', sprintf('A kitchen holds up to %d roasts. Take old ones out as files and delete them.', Roast::MOST_IN_A_KITCHEN));
+        }
 
-        return self::tagged($json, $tag);
+        return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
+            [$tag, $json] = self::insisted(Shelf::put($roast, $cook, $over), CarbonImmutable::now());
+
+            return self::tagged($json, $tag);
+        });
     }
 
     /** The same for one who asks again: nothing, where nothing has changed since (RFC 9110, 304). */
