@@ -74,7 +74,9 @@ final class DemoKitchen
     /** Takes away kitchens whose visitors are long gone. */
     public static function sweep(): void
     {
-        User::query()->where('demo_until', '<', CarbonImmutable::now())->limit(self::SWEPT_AT_ONCE)->pluck('id')->each(fn (mixed $id) => User::query()->whereKey($id)->delete());
+        User::query()->where('demo_until', '<', CarbonImmutable::now())->limit(self::SWEPT_AT_ONCE)->pluck('id')->each(
+            fn (mixed $id) => User::query()->whereKey($id)->delete(),
+        );
     }
 
     private const RIB = [
@@ -100,7 +102,12 @@ final class DemoKitchen
             'fires' => [['cooker' => 'kettle', 'own' => 'Boathouse kettle', 'layout' => 'two_sides']],
             'dishes' => [
                 ['cut' => 'pork-rack', 'name' => 'Rack of pork', 'mass_kg' => 3.0, 'thickness_cm' => 10, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [
-                    ['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 55]]],
+                    [
+                        'cooker' => 'kettle',
+                        'cooker_c' => 150,
+                        'pull' => true,
+                        'chores' => [['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 55]],
+                    ],
                 ]],
                 ['cut' => 'potatoes', 'name' => 'Potatoes', 'pieces' => 12, 'mass_kg' => 0.19, 'start_c' => 14, 'taste' => 'soft', 'stages' => [
                     ['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true, 'chores' => [['do' => 'stir', 'every_minutes' => 20]]],
@@ -109,11 +116,24 @@ final class DemoKitchen
         ];
         $roast = RoastFile::read($file($this->now->addHours(3)));
         $forecast = Forecast::of($roast->dishes[0], $roast->airC);
-        $serve = CarbonImmutable::createFromTimestampUTC((int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 32)) / 300) * 300));
+        $serve = CarbonImmutable::createFromTimestampUTC(
+            (int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 32)) / 300) * 300),
+        );
         $roast = RoastFile::read($file($serve));
         $stored = Shelf::put($roast, $this->cook);
         $cooker = [[0, 152], [22, 149], [46, 143], [63, 140]];
-        $this->log($stored, 0, $on, 0.95, 1.0, [24, 44, 58, 70], $cooker, [[55.5, 'turned', 'd0.chore.0.0.0']], $roast->dishes[0], $roast->airC);
+        $this->log(
+            $stored,
+            0,
+            $on,
+            0.95,
+            1.0,
+            [24, 44, 58, 70],
+            $cooker,
+            [[55.5, 'turned', 'd0.chore.0.0.0']],
+            $roast->dishes[0],
+            $roast->airC,
+        );
         foreach (['d1.light' => 8, 'd1.preheat' => 7, 'd1.rig' => 3] as $entry => $minutesAgo) {
             $this->event($stored, 1, $this->now->subMinutes($minutesAgo), 'tick', $entry);
         }
@@ -138,9 +158,15 @@ final class DemoKitchen
 
     /** A season's readings of three cookers: how each is set, how far it lies off its kind, and what the day did to it. */
     private const SEASON = [
-        ['Boathouse kettle', 'kettle', ['diameter_cm' => 57, 'leaks_cm2' => 2], 0.9, 'intake_mm', [4, 5, 6, 6.5, 7, 8, 8.5, 9, 10, 11, 12, 6, 7.5, 9]],
+        [
+            'Boathouse kettle', 'kettle', ['diameter_cm' => 57, 'leaks_cm2' => 2], 0.9, 'intake_mm',
+            [4, 5, 6, 6.5, 7, 8, 8.5, 9, 10, 11, 12, 6, 7.5, 9],
+        ],
         ['Ceramic by the slip', 'ceramic', ['diameter_cm' => 46], 1.07, 'intake_mm', [2.5, 3, 3, 3.5, 4, 4.5, 5, 6, 3.5, 4]],
-        ['Regatta gas grill', 'gas', ['burners' => 3, 'burner_kw' => 3.8, 'meat_over' => 2], 0.96, 'burner_1', [0.4, 0.5, 0.625, 0.75, 0.75, 0.875, 1, 1, 0.5]],
+        [
+            'Regatta gas grill', 'gas', ['burners' => 3, 'burner_kw' => 3.8, 'meat_over' => 2], 0.96, 'burner_1',
+            [0.4, 0.5, 0.625, 0.75, 0.75, 0.875, 1, 1, 0.5],
+        ],
     ];
 
     /** Off the curve by so much, reading after reading; the one stray was taken with the lid ajar. */
@@ -160,10 +186,22 @@ final class DemoKitchen
                     default => [$control => $value, 'exhaust_mm' => $value],
                 });
                 $rise = $equipment->mechanism()->steadyC($set, $weather) - $weather->airC;
-                $observations[] = Observation::of($set, $weather, round($weather->airC + $rise * $factor * (1.0 + self::SEASON_SCATTER[$i])), at: $at);
+                $observations[] = Observation::of(
+                    $set,
+                    $weather,
+                    round($weather->airC + $rise * $factor * (1.0 + self::SEASON_SCATTER[$i])),
+                    at: $at,
+                );
                 if ($i % 4 === 1) {
                     $pace = (new OwnCooker($name, $equipment, []))->curve()->paceMinutes($weather->airC + $rise, $weather) * 1.2;
-                    $observations[] = Observation::of($set, $weather, round($weather->airC + $rise * $factor * (1.0 - exp(-1.1))), Phase::Warming, round(1.1 * $pace), $at->subHour());
+                    $observations[] = Observation::of(
+                        $set,
+                        $weather,
+                        round($weather->airC + $rise * $factor * (1.0 - exp(-1.1))),
+                        Phase::Warming,
+                        round(1.1 * $pace),
+                        $at->subHour(),
+                    );
                 }
             }
             Yard::put(new OwnCooker($name, $equipment, $observations), $this->cook);
@@ -178,7 +216,10 @@ final class DemoKitchen
             'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(), 'people' => 6, 'air_c' => 10, 'latitude' => 51.6, 'longitude' => -1.1,
             'dishes' => [['cut' => 'duck', 'name' => 'Brace of ducks', 'pieces' => 2, 'mass_kg' => 2.2, 'start_c' => 5, 'taste' => 'done', 'preparations' => ['dry_brine', 'dry_skin', 'truss'],
                 'rig' => ['kind' => 'spit', 'between_cm' => 52, 'bite_cm' => 6, 'room_cm' => 17, 'span_cm' => 78, 'bar_mm' => 9, 'section' => 'square', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14, 'heavy_deg' => 140], 'stages' => [
-                    ['cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]],
+                    [
+                        'cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true,
+                        'chores' => [['do' => 'baste', 'every_minutes' => 20]],
+                    ],
                 ]]],
         ]), $this->cook);
     }
@@ -196,7 +237,10 @@ final class DemoKitchen
         ]), $this->cook);
     }
 
-    /** @param  array{name: string, people: int, air_c: int, fires?: list<array<string, string>>, dishes: list<array<string, mixed>>, note: string}  $file */
+    /**
+     * @param  array{name: string, people: int, air_c: int, fires?: list<array<string, string>>, dishes: list<array<string,
+     *     mixed>>, note: string}  $file
+     */
     private function past(string $key, array $file, int $daysAgo, float $transfer, float $thickness): Roast
     {
         $serve = $this->now->subDays($daysAgo)->setTime(18, 30);
@@ -209,9 +253,22 @@ final class DemoKitchen
         $truth->toPull($planned->pullC);
         $minutes = $truth->body->elapsedS() / 60.0;
         $set = $dish->stages[0]->cookerC;
-        $cooker = $key === 'rib' ? [[0, $set + 1], [45, $set - 8], [100, $set - 11], [140, $set - 6]] : [[0, $set], [40, $set + 5], [90, $set + 3]];
+        $cooker = $key === 'rib'
+            ? [[0, $set + 1], [45, $set - 8], [100, $set - 11], [140, $set - 6]]
+            : [[0, $set], [40, $set + 5], [90, $set + 3]];
         $at = array_map(fn (float $share): int => (int) round($share * $minutes), [0.3, 0.5, 0.68, 0.8, 0.9, 0.97]);
-        $this->log($stored, 0, $on, $transfer, $thickness, $at, $cooker, [[round(0.4 * $minutes), 'fuel', null], [round(0.6 * $minutes), 'basted', null]], $dish, $roast->airC);
+        $this->log(
+            $stored,
+            0,
+            $on,
+            $transfer,
+            $thickness,
+            $at,
+            $cooker,
+            [[round(0.4 * $minutes), 'fuel', null], [round(0.6 * $minutes), 'basted', null]],
+            $dish,
+            $roast->airC,
+        );
         $this->event($stored, 0, $on->addMinutes((int) round($minutes)), 'pulled');
         $this->event($stored, 0, $on->addMinutes((int) round($minutes + $dish->restMinutes + 4)), 'carved');
         $this->light($stored, $roast, $on);
@@ -225,15 +282,37 @@ final class DemoKitchen
      * @param  list<array{int, float|int}>  $cooker  minutes and °C
      * @param  list<array{int|float, string, string|null}>  $events  minutes, kind and the run sheet entry that it ticks
      */
-    private function log(Roast $stored, int $number, CarbonImmutable $on, float $transfer, float $thickness, array $readAt, array $cooker, array $events, Dish $dish, float $airC): void
-    {
-        $course = new Course(array_map(fn (array $pair): array => [60.0 * $pair[0], (float) $pair[1]], $cooker), [], [], null, 60.0 * end($readAt));
+    private function log(
+        Roast $stored,
+        int $number,
+        CarbonImmutable $on,
+        float $transfer,
+        float $thickness,
+        array $readAt,
+        array $cooker,
+        array $events,
+        Dish $dish,
+        float $airC,
+    ): void {
+        $course = new Course(
+            array_map(fn (array $pair): array => [60.0 * $pair[0], (float) $pair[1]], $cooker),
+            [],
+            [],
+            null,
+            60.0 * end($readAt),
+        );
         $truth = Cook::of($dish, $airC, Resolution::fine(), $course, Variation::of($transfer, $thickness));
         $trace = $truth->body->record(false);
         $truth->toPull($dish->targetC);
         $this->event($stored, $number, $on, 'on');
         foreach ($readAt as $i => $minutes) {
-            $this->reading($stored, $number, $on->addMinutes($minutes), 'core', round($trace->coreAt(60.0 * $minutes) + self::SCATTER_C[$i], 1));
+            $this->reading(
+                $stored,
+                $number,
+                $on->addMinutes($minutes),
+                'core',
+                round($trace->coreAt(60.0 * $minutes) + self::SCATTER_C[$i], 1),
+            );
         }
         foreach ($cooker as [$minutes, $celsius]) {
             $this->reading($stored, $number, $on->addMinutes($minutes), 'cooker', (float) $celsius);
@@ -250,7 +329,9 @@ final class DemoKitchen
 
     private function reading(Roast $stored, int $dish, CarbonImmutable $at, string $place, float $celsius): void
     {
-        $stored->readings()->create(['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'place' => $place, 'celsius' => $celsius]);
+        $stored->readings()->create(
+            ['client_id' => (string) Str::uuid(), 'dish' => $dish, 'at' => $at, 'place' => $place, 'celsius' => $celsius],
+        );
     }
 
     private function event(Roast $stored, int $dish, CarbonImmutable $at, string $kind, ?string $entry = null): void

@@ -14,13 +14,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * A stored roast: what the cook put in and logged. Everything that can be computed is computed from it.
  *
+ * @phpstan-type LitDish array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}
+ * @phpstan-type LightingRecord array{dishes: list<LitDish>, settings: array<string, array<string, float>>}
+ *
  * @property string $id
  * @property int $user_id
  * @property string $name
  * @property CarbonImmutable $serve_at
  * @property string $time_zone
  * @property array<string, mixed> $inputs  the roast file
- * @property array{dishes: list<array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}>, settings: array<string, array<string, float>>}|null $lighting
+ * @property LightingRecord|null $lighting
  * @property string $status planned, cooking, resting or done, by the log
  * @property int $version of the inputs and the log
  * @property string $debrief_note
@@ -60,7 +63,9 @@ final class Roast extends Model
     {
         $dishes = $this->inputs['dishes'] ?? [];
 
-        return is_array($dishes) ? array_values(array_map(fn (mixed $dish): string => is_array($dish) && is_string($dish['cut'] ?? null) ? $dish['cut'] : '', $dishes)) : [];
+        return is_array($dishes) ? array_values(
+            array_map(fn (mixed $dish): string => is_array($dish) && is_string($dish['cut'] ?? null) ? $dish['cut'] : '', $dishes),
+        ) : [];
     }
 
     /** @return HasMany<Reading, $this> */
@@ -91,7 +96,11 @@ final class Roast extends Model
     /** After a change of its log: what it says now is another answer. Within the transaction that holds its row. */
     public function logged(): void
     {
-        $dishes = fn (string $kind): int => $this->events()->where('kind', $kind)->where('dish', '<', $this->dishCount())->distinct()->count('dish');
+        $dishes = fn (string $kind): int => $this->events()->where('kind', $kind)->where(
+            'dish',
+            '<',
+            $this->dishCount(),
+        )->distinct()->count('dish');
         $this->status = match (true) {
             $dishes('on') === 0 => 'planned',
             $dishes('carved') === $this->dishCount() => 'done',

@@ -49,7 +49,14 @@ final readonly class Day
         foreach ($laid->dishes as $i => $dish) {
             $course = $diary->course($i);
             if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
-                $live[$i] = LiveForecast::of($dish, $roast->airC, $course, $diary->readings($i), $dishes[$i]->forecast->pullC, $dish->isBuried() ? $dishes[$i]->forecast->cookMinutes->likely : 0.0);
+                $live[$i] = LiveForecast::of(
+                    $dish,
+                    $roast->airC,
+                    $course,
+                    $diary->readings($i),
+                    $dishes[$i]->forecast->pullC,
+                    $dish->isBuried() ? $dishes[$i]->forecast->cookMinutes->likely : 0.0,
+                );
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),

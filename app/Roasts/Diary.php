@@ -122,9 +122,15 @@ final class Diary
      */
     public function lastSet(string $kind, ?CarbonImmutable $by = null): ?array
     {
-        $event = $this->stored->events->last(fn (Event $event): bool => $event->kind === 'set' && $event->dish !== null && ($by === null || $event->at <= $by) && $this->cookerAt($event->dish, $event->at) === $kind);
+        $event = $this->stored->events->last(
+            fn (Event $event): bool => $event->kind === 'set' && $event->dish !== null && (
+                $by === null || $event->at <= $by
+            ) && $this->cookerAt($event->dish, $event->at) === $kind,
+        );
 
-        return $event === null || $event->settings === null ? null : ['settings' => array_map(floatval(...), $event->settings), 'at' => $event->at, 'celsius' => (float) $event->celsius];
+        return $event === null || $event->settings === null
+            ? null
+            : ['settings' => array_map(floatval(...), $event->settings), 'at' => $event->at, 'celsius' => (float) $event->celsius];
     }
 
     /**
@@ -147,13 +153,20 @@ final class Diary
     private function fresh(Reading $reading): float
     {
         $kind = $this->cookerAt($reading->dish, $reading->at);
-        $rhythm = $kind !== null && Equipment::has($kind) ? Rhythm::of($this->roast->fires[$kind] ?? new FireWish($kind), Equipment::of($kind), $this->roast->weather()) : null;
+        $rhythm = $kind !== null
+            && Equipment::has($kind) ? Rhythm::of(
+                $this->roast->fires[$kind] ?? new FireWish($kind),
+                Equipment::of($kind),
+                $this->roast->weather(),
+            ) : null;
         if ($kind === null || $rhythm === null) {
             return $reading->celsius;
         }
         $madeUp = $this->onAt($reading->dish);
         foreach ($this->stored->events as $event) {
-            $renews = str_starts_with((string) $event->entry, "fire.$kind.refuel") || ($event->kind === 'set' && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind);
+            $renews = str_starts_with((string) $event->entry, "fire.$kind.refuel") || (
+                $event->kind === 'set' && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind
+            );
             if ($renews && $event->at <= $reading->at && ($madeUp === null || $event->at > $madeUp)) {
                 $madeUp = $event->at;
             }

@@ -69,6 +69,8 @@ final class Lessons
 
     private static function lastLid(Day $day, CarbonImmutable $before): ?CarbonImmutable
     {
-        return $day->stored->events->last(fn (Event $event): bool => in_array($event->kind, self::LID_OFF, true) && $event->at <= $before)?->at;
+        return $day->stored->events->last(
+            fn (Event $event): bool => in_array($event->kind, self::LID_OFF, true) && $event->at <= $before,
+        )?->at;
     }
 }

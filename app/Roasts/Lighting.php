@@ -10,10 +10,14 @@ use Carbon\CarbonImmutable;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
 
-/** What was expected when the fire was lit, kept for the debrief: facts, and no sentence. */
+/**
+ * What was expected when the fire was lit, kept for the debrief: facts, and no sentence.
+ *
+ * @phpstan-import-type LightingRecord from Roast
+ */
 final class Lighting
 {
-    /** @return array{dishes: list<array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}>, settings: array<string, array<string, float>>}|null null for a roast that cannot be worked out: what was logged matters more */
+    /** @return LightingRecord|null null for a roast that cannot be worked out: what was logged matters more */
     public static function record(Roast $stored): ?array
     {
         try {
@@ -25,7 +29,7 @@ final class Lighting
         }
     }
 
-    /** @return array{dishes: list<array{cook_minutes: array{low: float, likely: float, high: float}, pull_c: float, curve: array<string, list<float>>}>, settings: array<string, array<string, float>>} how long each dish takes and where it is pulled, its core's course, and how each cooker was set */
+    /** @return LightingRecord how long each dish takes and where it is pulled, its core's course, and how each cooker was set */
     public static function of(Plan $plan): array
     {
         $settings = [];

@@ -51,7 +51,10 @@ final class ReadingsCsv
         if (! mb_check_encoding($csv, 'UTF-8')) {
             throw InvalidInput::at('file', 'The file is not text in UTF-8.');
         }
-        $lines = explode("\n", strtr(trim(str_starts_with($csv, self::BYTE_ORDER_MARK) ? substr($csv, 3) : $csv), ["\r\n" => "\n", "\r" => "\n"]));
+        $lines = explode(
+            "\n",
+            strtr(trim(str_starts_with($csv, self::BYTE_ORDER_MARK) ? substr($csv, 3) : $csv), ["\r\n" => "\n", "\r" => "\n"]),
+        );
         $header = array_map(fn (?string $name): string => trim((string) $name), str_getcsv(array_shift($lines), escape: ''));
         if (array_diff(['time', 'place', 'celsius'], $header) !== []) {
             throw InvalidInput::at('file', 'The first line must name the columns: '.implode(',', self::HEADER).'.');
@@ -68,7 +71,10 @@ final class ReadingsCsv
             $cells = str_getcsv($line, escape: '');
             $rows[] = count($cells) === count($header)
                 ? array_combine($header, $cells) + ['dish' => '1']
-                : throw InvalidInput::at('rows.'.$i, sprintf('Row %d has %d values where %d are needed.', $i + 1, count($cells), count($header)));
+                : throw InvalidInput::at(
+                    'rows.'.$i,
+                    sprintf('Row %d has %d values where %d are needed.', $i + 1, count($cells), count($header)),
+                );
         }
         $fields = Fields::of(['rows' => $rows]);
         $readings = array_map(fn (Fields $row): array => self::row($row, $dishes), $fields->list('rows', 'rows', 1, self::MOST_ROWS));
@@ -77,7 +83,12 @@ final class ReadingsCsv
         return DB::transaction(function () use ($readings, $roast): int {
             $row = $roast->held();
             $there = $roast->readings()->pluck('client_id')->flip()->all();
-            $new = array_values(array_filter(array_column($readings, null, 'client_id'), fn (array $reading): bool => ! isset($there[$reading['client_id']])));
+            $new = array_values(
+                array_filter(
+                    array_column($readings, null, 'client_id'),
+                    fn (array $reading): bool => ! isset($there[$reading['client_id']]),
+                ),
+            );
             if (count($there) + count($new) > Roast::MOST_READINGS) {
                 throw InvalidInput::at('file', sprintf('The log of one roast holds up to %d readings.', Roast::MOST_READINGS));
             }
@@ -104,7 +115,9 @@ final class ReadingsCsv
         }
 
         return [
-            'client_id' => $id !== '' ? $id : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at?->format('U.v'), $dish, $place, $celsius]))->toString(),
+            'client_id' => $id !== ''
+                ? $id
+                : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at?->format('U.v'), $dish, $place, $celsius]))->toString(),
             'dish' => $dish,
             'at' => $at === null ? null : CarbonImmutable::instance($at)->utc(),
             'place' => $place,

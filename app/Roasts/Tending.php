@@ -54,7 +54,22 @@ final readonly class Tending
         $readings = $day->diary->cookerReadings($kind);
         $changed = $setAt === null ? INF : $setAt->diffInSeconds($now) / 60.0;
 
-        return new self($fire, $settings, $setAt, $readings, $step->targetC, Correction::of($fire->curve, $fire->weather, $step->targetC, $settings, $day->diary->cookerReadings($kind, fresh: true), $changed, self::refuelDue($day, $kind, $now)));
+        return new self(
+            $fire,
+            $settings,
+            $setAt,
+            $readings,
+            $step->targetC,
+            Correction::of(
+                $fire->curve,
+                $fire->weather,
+                $step->targetC,
+                $settings,
+                $day->diary->cookerReadings($kind, fresh: true),
+                $changed,
+                self::refuelDue($day, $kind, $now),
+            ),
+        );
     }
 
     private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?string

@@ -83,7 +83,9 @@ final class Yard
     public static function put(OwnCooker $cooker, User $cook): Cooker
     {
         return DB::transaction(function () use ($cooker, $cook): Cooker {
-            $stored = $cook->cookers()->create(['name' => $cooker->name, 'kind' => $cooker->equipment->kind->id, 'facts' => $cooker->equipment->facts]);
+            $stored = $cook->cookers()->create(
+                ['name' => $cooker->name, 'kind' => $cooker->equipment->kind->id, 'facts' => $cooker->equipment->facts],
+            );
             foreach ($cooker->observations as $observation) {
                 $stored->observations()->create(['client_id' => (string) Str::uuid()] + self::row($observation));
             }

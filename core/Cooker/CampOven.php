@@ -32,12 +32,21 @@ final readonly class CampOven implements Mechanism
 
     public function steadyC(Settings $settings, Weather $weather): float
     {
-        return CampOvenCount::temperatureC($this->diameterM, ($settings->get('over') + $settings->get('under')) / $this->byCoals(), $weather->airC, $weather->windMs, self::rain($weather));
+        return CampOvenCount::temperatureC(
+            $this->diameterM,
+            ($settings->get('over') + $settings->get('under')) / $this->byCoals(),
+            $weather->airC,
+            $weather->windMs,
+            self::rain($weather),
+        );
     }
 
     public function settingsFor(float $targetC, Weather $weather): Settings
     {
-        $total = min(110.0, $this->byCoals() * CampOvenCount::exact($this->diameterM, $targetC, $weather->airC, $weather->windMs, self::rain($weather)));
+        $total = min(
+            110.0,
+            $this->byCoals() * CampOvenCount::exact($this->diameterM, $targetC, $weather->airC, $weather->windMs, self::rain($weather)),
+        );
         $over = CampOvenCount::METHODS[$this->method][1] * $total;
 
         return Settings::of(['over' => min(60.0, $over), 'under' => min(60.0, $total - $over)]);
@@ -53,13 +62,21 @@ final readonly class CampOven implements Mechanism
     {
         $one = CampOvenCount::counted();
 
-        return self::TAKEN / $this->byCoals() * ($settings->get('over') + $settings->get('under')) * CampOvenCount::kgOfOne($one) * CoalBed::freshWKg($one) * CoalBed::meanFade($one, CampOvenCount::refreshMinutes(0.0));
+        return self::TAKEN / $this->byCoals() * (
+            $settings->get('over') + $settings->get('under')
+        ) * CampOvenCount::kgOfOne($one) * CoalBed::freshWKg($one) * CoalBed::meanFade($one, CampOvenCount::refreshMinutes(0.0));
     }
 
     /** What the rule of counting implies: at its steady temperature the pot loses what its coals give. */
     public function lossW(Settings $settings, float $insideC, Weather $weather): float
     {
-        $count = CampOvenCount::exact($this->diameterM, max($insideC, $weather->airC), $weather->airC, $weather->windMs, self::rain($weather));
+        $count = CampOvenCount::exact(
+            $this->diameterM,
+            max($insideC, $weather->airC),
+            $weather->airC,
+            $weather->windMs,
+            self::rain($weather),
+        );
 
         return $this->heatW(Settings::of(['over' => $this->byCoals() * $count, 'under' => 0.0]), $insideC, $weather);
     }
@@ -76,9 +93,13 @@ final readonly class CampOven implements Mechanism
 
     public function inWords(Settings $settings): string
     {
-        $where = sprintf('%.0f coals on the lid, ', $settings->get('over')).($this->method === 'beside' ? 'the fire at its side' : sprintf('%.0f below', $settings->get('under')));
+        $where = sprintf('%.0f coals on the lid, ', $settings->get('over')).(
+            $this->method === 'beside' ? 'the fire at its side' : sprintf('%.0f below', $settings->get('under'))
+        );
 
-        return $this->fuel === null || $this->fuel->pieceKg !== null ? $where : $where.self::shovels($settings->get('over'), $settings->get('under'));
+        return $this->fuel === null || $this->fuel->pieceKg !== null
+            ? $where
+            : $where.self::shovels($settings->get('over'), $settings->get('under'));
     }
 
     /** Coals that nobody counts are shovelled. */

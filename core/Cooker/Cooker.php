@@ -82,6 +82,21 @@ final readonly class Cooker
 
     private function but(Inside $inside, float $preheatMinutes, float $recoveryMinutes): self
     {
-        return new self($this->id, $this->name, $this->short, $this->defaultC, $this->leastC, $this->mostC, $inside, $preheatMinutes, $this->light, $this->lightMinutes, $recoveryMinutes, $this->lid, $this->vessel, $this->doubt);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->short,
+            $this->defaultC,
+            $this->leastC,
+            $this->mostC,
+            $inside,
+            $preheatMinutes,
+            $this->light,
+            $this->lightMinutes,
+            $recoveryMinutes,
+            $this->lid,
+            $this->vessel,
+            $this->doubt,
+        );
     }
 }

@@ -14,12 +14,30 @@ final class CookerExplanation
     /** @return list<Working> */
     public static function of(OwnCurve $curve): array
     {
-        $seen = ['Settled readings' => (string) $curve->settled] + ($curve->seen === null ? [] : ['Rises that were seen' => sprintf('%.0f K to %.0f K', ...$curve->seen)]);
+        $seen = ['Settled readings' => (string) $curve->settled] + (
+            $curve->seen === null ? [] : ['Rises that were seen' => sprintf('%.0f K to %.0f K', ...$curve->seen)]
+        );
 
         return [
-            new Working('curve', self::physics($curve->mechanism).' What was logged on this one bends that curve: the rise that was read over the rise computed, as a straight line between logarithms, each reading counting by how well it lies with the others. One such line in ten would lie below the band, one in ten above it.', $seen, Source::computed()),
-            new Working('pace', 'What its body stores over what it loses for each kelvin: after this time two thirds of the way is done. Readings taken while it warmed up correct it.', ['Warm-up over its kind’s' => sprintf('%.2f', $curve->warmUpFactor->likely)], Source::computed()),
-            new Working('recovery', 'Until 95 % of what an open lid lost has come back. Readings taken after lid lifts correct it.', ['Its kind’s' => sprintf('%.0f min', $curve->equipment->kind->recoveryMinutes)], Source::of(Mark::Common)),
+            new Working(
+                'curve',
+                self::physics($curve->mechanism)
+                    .' What was logged on this one bends that curve: the rise that was read over the rise computed, as a straight line between logarithms, each reading counting by how well it lies with the others. One such line in ten would lie below the band, one in ten above it.',
+                $seen,
+                Source::computed(),
+            ),
+            new Working(
+                'pace',
+                'What its body stores over what it loses for each kelvin: after this time two thirds of the way is done. Readings taken while it warmed up correct it.',
+                ['Warm-up over its kind’s' => sprintf('%.2f', $curve->warmUpFactor->likely)],
+                Source::computed(),
+            ),
+            new Working(
+                'recovery',
+                'Until 95 % of what an open lid lost has come back. Readings taken after lid lifts correct it.',
+                ['Its kind’s' => sprintf('%.0f min', $curve->equipment->kind->recoveryMinutes)],
+                Source::of(Mark::Common),
+            ),
         ];
     }
 

@@ -56,7 +56,10 @@ final class CookerFile
         $facts = $kind === '' ? [] : self::facts($fields, $kind);
         $fields->orThrow();
         $equipment = Equipment::of($kind, $facts);
-        $observations = array_map(fn (Fields $one): ?Observation => self::observation($one, $equipment), $fields->list('observations', 'observations', 0, self::MOST_OBSERVATIONS));
+        $observations = array_map(
+            fn (Fields $one): ?Observation => self::observation($one, $equipment),
+            $fields->list('observations', 'observations', 0, self::MOST_OBSERVATIONS),
+        );
         $fields->orThrow();
 
         return new OwnCooker($name, $equipment, array_values(array_filter($observations)));
@@ -110,7 +113,9 @@ final class CookerFile
         $given?->only(...array_keys($facts));
         $values = [];
         foreach ($facts as $id => $fact) {
-            $values[$id] = $given === null ? $fact->usual : $given->number($id, lcfirst($fact->name), $fact->least, $fact->most, $fact->unit, $fact->usual);
+            $values[$id] = $given === null
+                ? $fact->usual
+                : $given->number($id, lcfirst($fact->name), $fact->least, $fact->most, $fact->unit, $fact->usual);
             if ($fact->isCount() && floor($values[$id]) !== $values[$id]) {
                 $given?->refuse($id, "{$fact->name}: give a whole number.");
             }
@@ -143,7 +148,10 @@ final class CookerFile
         }
         $minutes = $fields->number('minutes', 'minutes', 0.0, 1440.0, 'min', 0.0);
         if ($phase !== null && $phase !== Phase::Settled && $minutes <= 0.0) {
-            $fields->refuse('minutes', $phase === Phase::Warming ? 'Say how many minutes after it was lit.' : 'Say how many minutes after the lid was closed.');
+            $fields->refuse(
+                'minutes',
+                $phase === Phase::Warming ? 'Say how many minutes after it was lit.' : 'Say how many minutes after the lid was closed.',
+            );
         }
         if (! $fields->isClean() || $phase === null) {
             return null;

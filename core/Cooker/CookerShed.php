@@ -50,7 +50,16 @@ final class CookerShed
             $kinds[$row['id']] = new Cooker(
                 $row['id'], $row['name'], $row['short'],
                 $row['default_c'], $row['least_c'], $row['most_c'],
-                new Inside($row['default_c'], $row['convection_w_m2k'], $row['emissivity'], $row['dew_point_c'], $row['flux_w_m2'] ?? 0, $row['exposure'] ?? 1, $row['air_share'] ?? 1, $row['contact_w_m2k'] ?? 0),
+                new Inside(
+                    $row['default_c'],
+                    $row['convection_w_m2k'],
+                    $row['emissivity'],
+                    $row['dew_point_c'],
+                    $row['flux_w_m2'] ?? 0,
+                    $row['exposure'] ?? 1,
+                    $row['air_share'] ?? 1,
+                    $row['contact_w_m2k'] ?? 0,
+                ),
                 $row['preheat_min'], $row['light'], $row['light_min'], $row['recovery_min'], $row['lid'],
                 isset($row['vessel']) ? self::vessel($row['vessel']) : null,
                 $row['doubt'] ?? 0.0,
@@ -63,6 +72,14 @@ final class CookerShed
     /** @param  array{storage_j_k: float, wall_m2: float, floor_m2: float, leak_kg_s_pa: float, loss_w_k: float, most_w?: float, liquid_kg?: float}  $row */
     private static function vessel(array $row): VesselKind
     {
-        return new VesselKind($row['storage_j_k'], $row['wall_m2'], $row['floor_m2'], $row['leak_kg_s_pa'], $row['loss_w_k'], $row['most_w'] ?? null, $row['liquid_kg'] ?? 0.0);
+        return new VesselKind(
+            $row['storage_j_k'],
+            $row['wall_m2'],
+            $row['floor_m2'],
+            $row['leak_kg_s_pa'],
+            $row['loss_w_k'],
+            $row['most_w'] ?? null,
+            $row['liquid_kg'] ?? 0.0,
+        );
     }
 }

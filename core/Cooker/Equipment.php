@@ -97,7 +97,12 @@ final readonly class Equipment
     {
         $floor = $this->floor();
 
-        return $floor === null ? [] : array_map(fn (array $at): Pile => Pile::of(0.5 * $at[0] * $floor['length'], 0.5 * $at[1] * $floor['width'], $at[2] * $kg), self::layout($layout)['piles']);
+        return $floor === null
+            ? []
+            : array_map(
+                fn (array $at): Pile => Pile::of(0.5 * $at[0] * $floor['length'], 0.5 * $at[1] * $floor['width'], $at[2] * $kg),
+                self::layout($layout)['piles'],
+            );
     }
 
     public function isOpen(): bool
@@ -132,11 +137,17 @@ final readonly class Equipment
         return $this->kind->light === 'wood' && $this->isOpen();
     }
 
-    /** @return array{length: float, width: float, height: float, round: bool}|null the fire seen from above, m; null where there is none to see */
+    /**
+     * @return array{length: float, width: float, height: float, round: bool}|null the fire seen from above, m; null where
+     *     there is none to see
+     */
     public function floor(): ?array
     {
         if ($this->isOpen()) {
-            return ['length' => $this->metres('length_cm'), 'width' => $this->metres('width_cm'), 'height' => $this->metres('height_cm'), 'round' => false];
+            return [
+                'length' => $this->metres('length_cm'), 'width' => $this->metres('width_cm'),
+                'height' => $this->metres('height_cm'), 'round' => false,
+            ];
         }
         /** @var array{height_cm: float, round?: bool, length_cm?: float, width_cm?: float}|null $floor */
         $floor = $this->row['floor'] ?? null;
@@ -159,8 +170,18 @@ final readonly class Equipment
         return match ($this->row['mechanism']) {
             'vented' => $this->vented(),
             'gas' => $this->gas(),
-            'open' => new OpenFire($this->metres('length_cm'), $this->metres('width_cm'), $this->metres('height_cm'), $fuel ?? $this->fuels()[0], $piles ?? $this->piles($layout ?? array_key_first($this->layouts()) ?? 'even', 1.0)),
-            'camp_oven' => new CampOven($this->metres('diameter_cm'), $layout !== null && array_key_exists($layout, CampOvenCount::METHODS) ? $layout : 'roast', $fuel),
+            'open' => new OpenFire(
+                $this->metres('length_cm'),
+                $this->metres('width_cm'),
+                $this->metres('height_cm'),
+                $fuel ?? $this->fuels()[0],
+                $piles ?? $this->piles($layout ?? array_key_first($this->layouts()) ?? 'even', 1.0),
+            ),
+            'camp_oven' => new CampOven(
+                $this->metres('diameter_cm'),
+                $layout !== null && array_key_exists($layout, CampOvenCount::METHODS) ? $layout : 'roast',
+                $fuel,
+            ),
             default => $this->thermostat(),
         };
     }
@@ -183,7 +204,13 @@ final readonly class Equipment
         $size = $count / 3.0;
 
         return new GasGrill(
-            array_fill(0, $count, 1000.0 * $this->facts['burner_kw']), 1000.0 * ($this->facts['rear_kw'] ?? 0.0), ($this->row['direct'] ?? false) === true ? null : min($count, (int) $this->facts['meat_over']) - 1,
+            array_fill(
+                0,
+                $count,
+                1000.0 * $this->facts['burner_kw'],
+            ), 1000.0 * ($this->facts['rear_kw'] ?? 0.0), ($this->row['direct'] ?? false) === true
+                ? null
+                : min($count, (int) $this->facts['meat_over']) - 1,
             $this->number('loss_w_k', 12.0) * $size, $this->number('draught_w_k15', 2.5) * $size, $this->number('film_share', 0.6), 1000.0 * $this->number('storage_kj_k', 24.0) * $size,
         );
     }
@@ -191,7 +218,9 @@ final readonly class Equipment
     private function thermostat(): Thermostat
     {
         return new Thermostat(
-            $this->kind->leastC, ($this->row['fixed'] ?? false) === true ? $this->kind->defaultC : $this->kind->mostC, 1000.0 * $this->facts['most_kw'], $this->facts['swing_k'],
+            $this->kind->leastC, ($this->row['fixed'] ?? false) === true
+                ? $this->kind->defaultC
+                : $this->kind->mostC, 1000.0 * $this->facts['most_kw'], $this->facts['swing_k'],
             isset($this->row['smoke_below_c']) ? $this->number('smoke_below_c', 0.0) : null, ($this->row['fixed'] ?? false) === true,
             $this->number('loss_w_k', 10.0), $this->number('film_share', 0.5), 1000.0 * $this->number('storage_kj_k', 10.0),
         );

@@ -34,7 +34,10 @@ final readonly class GasGrill implements Mechanism
 
     public function controls(): array
     {
-        $controls = array_map(fn (int $i): Control => new Control('burner_'.($i + 1), 'Burner '.($i + 1), 'share', 0.0, 1.0, 0.125), array_keys($this->burnersW));
+        $controls = array_map(
+            fn (int $i): Control => new Control('burner_'.($i + 1), 'Burner '.($i + 1), 'share', 0.0, 1.0, 0.125),
+            array_keys($this->burnersW),
+        );
         if ($this->rearW > 0.0) {
             $controls[] = new Control('rear', 'Rear burner', 'share', 0.0, 1.0, 0.125);
         }
@@ -46,7 +49,12 @@ final readonly class GasGrill implements Mechanism
     {
         $watts = $this->heatW($settings, 0.0, $weather);
 
-        return Bisection::root(fn (float $inside): float => $watts - $this->lossW($settings, $inside, $weather), $weather->airC, self::HOTTEST_C, 0.01);
+        return Bisection::root(
+            fn (float $inside): float => $watts - $this->lossW($settings, $inside, $weather),
+            $weather->airC,
+            self::HOTTEST_C,
+            0.01,
+        );
     }
 
     /** A rear burner works first, then those beside the meat; the one under it stays off while they can do it. */
@@ -96,7 +104,9 @@ final readonly class GasGrill implements Mechanism
     {
         $rise = max(0.0, $insideC - $weather->airC);
 
-        return $this->lossWK * $weather->lossFactor($this->filmShare) * $rise + $this->draughtWK15 * $rise ** 1.5 * (1.0 + self::WIND_THROUGH * $weather->windMs);
+        return $this->lossWK * $weather->lossFactor($this->filmShare) * $rise + $this->draughtWK15 * $rise ** 1.5 * (
+            1.0 + self::WIND_THROUGH * $weather->windMs
+        );
     }
 
     public function storageJK(): float
@@ -111,7 +121,10 @@ final readonly class GasGrill implements Mechanism
 
     public function inWords(Settings $settings): string
     {
-        $words = array_map(fn (int $i): string => sprintf('burner %d %s', $i + 1, self::share($settings->get('burner_'.($i + 1)))), array_keys($this->burnersW));
+        $words = array_map(
+            fn (int $i): string => sprintf('burner %d %s', $i + 1, self::share($settings->get('burner_'.($i + 1)))),
+            array_keys($this->burnersW),
+        );
         if ($this->rearW > 0.0 && $settings->get('rear') > 0.0) {
             $words[] = 'rear '.self::share($settings->get('rear'));
         }

@@ -61,7 +61,17 @@ final readonly class Inside
     /** The same where wind leaves only a share of the hot gas that rises with the heat. */
     public function airedBy(float $share): self
     {
-        return new self($this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, $this->exposure, $this->airShare * $share, $this->contactWm2K, $this->altitudeM);
+        return new self(
+            $this->statedAtC,
+            $this->convectionWm2K,
+            $this->emissivity,
+            $this->dewPointC,
+            $this->fluxWm2,
+            $this->exposure,
+            $this->airShare * $share,
+            $this->contactWm2K,
+            $this->altitudeM,
+        );
     }
 
     /** Whether its heat comes from one side, with open air at the others. */
@@ -96,7 +106,9 @@ final readonly class Inside
     public function surroundings(float $setC, float $outsideC, Shape $joint): Surroundings
     {
         $air = $outsideC + $this->airShare * ($setC - $outsideC);
-        $seen = ($this->exposure * ($setC + Nature::ZERO_C_IN_K) ** 4 + (1.0 - $this->exposure) * ($outsideC + Nature::ZERO_C_IN_K) ** 4) ** 0.25 - Nature::ZERO_C_IN_K;
+        $seen = (
+            $this->exposure * ($setC + Nature::ZERO_C_IN_K) ** 4 + (1.0 - $this->exposure) * ($outsideC + Nature::ZERO_C_IN_K) ** 4
+        ) ** 0.25 - Nature::ZERO_C_IN_K;
         $flux = $setC <= $outsideC ? 0.0 : $this->fluxWm2 * (($setC + Nature::ZERO_C_IN_K) / ($this->statedAtC + Nature::ZERO_C_IN_K)) ** 4;
         $convection = $this->convectionWm2K * (self::STATED_AT_M / $joint->halfThicknessM) ** self::CONVECTION_BY_SIZE;
         $there = Surroundings::of($air, $seen, $convection, $this->emissivity, min($this->dewPointC, $setC), $flux);
@@ -115,7 +127,17 @@ final readonly class Inside
 
     private function but(float $exposure, float $altitudeM): self
     {
-        return new self($this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $this->fluxWm2, $exposure, $this->airShare, $this->contactWm2K, $altitudeM);
+        return new self(
+            $this->statedAtC,
+            $this->convectionWm2K,
+            $this->emissivity,
+            $this->dewPointC,
+            $this->fluxWm2,
+            $exposure,
+            $this->airShare,
+            $this->contactWm2K,
+            $altitudeM,
+        );
     }
 
     /**

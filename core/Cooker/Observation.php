@@ -25,8 +25,21 @@ final readonly class Observation
      *
      * @throws OutOfRange
      */
-    public static function of(Settings $settings, Weather $weather, float $celsius, Phase $phase = Phase::Settled, float $minutes = 0.0, ?\DateTimeImmutable $at = null): self
-    {
-        return new self($settings, $weather, OutOfRange::check('cooker temperature', $celsius, -30.0, 700.0, '°C'), $phase, OutOfRange::check('minutes', $minutes, 0.0, 1440.0, 'min'), $at);
+    public static function of(
+        Settings $settings,
+        Weather $weather,
+        float $celsius,
+        Phase $phase = Phase::Settled,
+        float $minutes = 0.0,
+        ?\DateTimeImmutable $at = null,
+    ): self {
+        return new self(
+            $settings,
+            $weather,
+            OutOfRange::check('cooker temperature', $celsius, -30.0, 700.0, '°C'),
+            $phase,
+            OutOfRange::check('minutes', $minutes, 0.0, 1440.0, 'min'),
+            $at,
+        );
     }
 }

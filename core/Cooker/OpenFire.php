@@ -58,12 +58,16 @@ final readonly class OpenFire implements Mechanism
     public function steadyC(Settings $settings, Weather $weather): float
     {
         // Coals only add to what the surroundings give.
-        return HandTest::wallOfFluxC($this->fluxWm2($settings->get('coals_kg'), $weather->groundWindMs()) + HandTest::fluxOfWallWm2($weather->airC));
+        return HandTest::wallOfFluxC(
+            $this->fluxWm2($settings->get('coals_kg'), $weather->groundWindMs()) + HandTest::fluxOfWallWm2($weather->airC),
+        );
     }
 
     public function settingsFor(float $targetC, Weather $weather): Settings
     {
-        return Settings::of(['coals_kg' => Bisection::root(fn (float $kg): float => $this->steadyC(Settings::of(['coals_kg' => $kg]), $weather) - $targetC, 0.0, self::MOST_KG, 1e-4)]);
+        return Settings::of(
+            ['coals_kg' => Bisection::root(fn (float $kg): float => $this->steadyC(Settings::of(['coals_kg' => $kg]), $weather) - $targetC, 0.0, self::MOST_KG, 1e-4)],
+        );
     }
 
     public function hurried(Settings $settings): Settings

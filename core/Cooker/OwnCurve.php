@@ -24,7 +24,10 @@ final readonly class OwnCurve
     /** Scatter of one reading, as a share of the rise: the thermometer, its place, the moment. Common practice. */
     private const SCATTER = 0.05;
 
-    /** A cooker may bend otherwise than its kind however often it was read: so much stays open, as a logarithm of its rise. Common practice. */
+    /**
+     * A cooker may bend otherwise than its kind however often it was read: so much stays open, as a logarithm of its rise.
+     * Common practice.
+     */
     private const BENT = 0.035;
 
     /** The line never gets flatter than this: more heat is hotter. */
@@ -77,7 +80,16 @@ final readonly class OwnCurve
         foreach ($numbers as $k => $i) {
             $weights[$i] = $line->weights[$k];
         }
-        $curve = new self($equipment, $mechanism, $line, $rises === [] ? null : [min($rises), max($rises)], count($rises), Spread::exactly(1.0), Spread::exactly($equipment->kind->recoveryMinutes), array_values($weights));
+        $curve = new self(
+            $equipment,
+            $mechanism,
+            $line,
+            $rises === [] ? null : [min($rises), max($rises)],
+            count($rises),
+            Spread::exactly(1.0),
+            Spread::exactly($equipment->kind->recoveryMinutes),
+            array_values($weights),
+        );
 
         return $curve->paced($observations);
     }
@@ -107,7 +119,11 @@ final readonly class OwnCurve
         $likely = $this->line->intercept + (1.0 + $this->slope()) * $x;
         $doubt = $this->doubtAt($weather->airC + self::MIDDLE_K * exp($likely), $weather);
 
-        return Spread::of($weather->airC + self::MIDDLE_K * exp($likely - $doubt), $weather->airC + self::MIDDLE_K * exp($likely), $weather->airC + self::MIDDLE_K * exp($likely + $doubt));
+        return Spread::of(
+            $weather->airC + self::MIDDLE_K * exp($likely - $doubt),
+            $weather->airC + self::MIDDLE_K * exp($likely),
+            $weather->airC + self::MIDDLE_K * exp($likely + $doubt),
+        );
     }
 
     /** Inverse of `ownC`: the kind's temperature that stands for this cooker's own. */
@@ -115,7 +131,9 @@ final readonly class OwnCurve
     {
         $rise = $ownC - $weather->airC;
 
-        return $rise <= 0.5 ? $ownC : $weather->airC + self::MIDDLE_K * exp((log($rise / self::MIDDLE_K) - $this->line->intercept) / (1.0 + $this->slope()));
+        return $rise <= 0.5
+            ? $ownC
+            : $weather->airC + self::MIDDLE_K * exp((log($rise / self::MIDDLE_K) - $this->line->intercept) / (1.0 + $this->slope()));
     }
 
     public function settingsFor(float $targetC, Weather $weather): Settings
@@ -134,7 +152,12 @@ final readonly class OwnCurve
     /** Minutes that it takes to come within a factor e of where it settles, as its kind's physics and its own warm-ups have it. */
     public function paceMinutes(float $targetC, Weather $weather): float
     {
-        return $this->warmUpFactor->likely * self::kindPaceMinutes($this->mechanism, $this->settingsFor($targetC, $weather), $this->modelC($targetC, $weather), $weather);
+        return $this->warmUpFactor->likely * self::kindPaceMinutes(
+            $this->mechanism,
+            $this->settingsFor($targetC, $weather),
+            $this->modelC($targetC, $weather),
+            $weather,
+        );
     }
 
     /** Storage over what leaves for each kelvin at that temperature. */
@@ -166,7 +189,9 @@ final readonly class OwnCurve
                 continue;
             }
             $settledC = $this->steadyC($one->settings, $one->weather)->likely;
-            $fromC = $one->phase === Phase::Warming ? $one->weather->airC : $one->weather->airC + Cooker::OPEN_SHARE * ($settledC - $one->weather->airC);
+            $fromC = $one->phase === Phase::Warming
+                ? $one->weather->airC
+                : $one->weather->airC + Cooker::OPEN_SHARE * ($settledC - $one->weather->airC);
             $left = ($settledC - $one->celsius) / max(1.0, $settledC - $fromC);
             if ($left < self::TELLING[0] || $left > self::TELLING[1]) {
                 continue;
@@ -185,7 +210,13 @@ final readonly class OwnCurve
         }
         $factor = static function (array $found) use (&$weights): Spread {
             /** @var array{list<float>, list<int>} $found */
-            $line = RobustLine::through(array_fill(0, count($found[0]), 0.0), $found[0], [0.0, 0.0], [self::PACE_DOUBT, 1e-6], self::PACE_SCATTER);
+            $line = RobustLine::through(
+                array_fill(0, count($found[0]), 0.0),
+                $found[0],
+                [0.0, 0.0],
+                [self::PACE_DOUBT, 1e-6],
+                self::PACE_SCATTER,
+            );
             foreach ($found[1] as $k => $i) {
                 $weights[$i] = $line->weights[$k];
             }
@@ -196,6 +227,15 @@ final readonly class OwnCurve
         [$warmth, $recovery] = [$factor($warm), $factor($lid)];
         $usual = $this->equipment->kind->recoveryMinutes;
 
-        return new self($this->equipment, $this->mechanism, $this->line, $this->seen, $this->settled, $warmth, Spread::of($usual * $recovery->low, $usual * $recovery->likely, $usual * $recovery->high), array_values($weights));
+        return new self(
+            $this->equipment,
+            $this->mechanism,
+            $this->line,
+            $this->seen,
+            $this->settled,
+            $warmth,
+            Spread::of($usual * $recovery->low, $usual * $recovery->likely, $usual * $recovery->high),
+            array_values($weights),
+        );
     }
 }

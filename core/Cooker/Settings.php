@@ -32,7 +32,14 @@ final readonly class Settings
         $fields->only(...array_map(fn (Control $control): string => $control->id, $controls));
         $values = [];
         foreach ($controls as $control) {
-            $values[$control->id] = $fields->number($control->id, lcfirst($control->name), $control->least, $control->most, $control->unit === 'share' ? '' : $control->unit, $all ? null : $control->least);
+            $values[$control->id] = $fields->number(
+                $control->id,
+                lcfirst($control->name),
+                $control->least,
+                $control->most,
+                $control->unit === 'share' ? '' : $control->unit,
+                $all ? null : $control->least,
+            );
         }
 
         return new self($values);

@@ -10,7 +10,10 @@ final readonly class Settling
     /** Less of a change than this is there at once, and so near it is there, K. */
     private const NEAR_K = 4.0;
 
-    /** Coals under a lid give up to so many times what holds the new heat: between a bed that is due to be fed and one that was. Common practice. */
+    /**
+     * Coals under a lid give up to so many times what holds the new heat: between a bed that is due to be fed and one that
+     * was. Common practice.
+     */
     private const BED = 2.5;
 
     /** It does not get there, and moves no more than this in a minute: as near as it comes, K. */
@@ -34,7 +37,13 @@ final readonly class Settling
             return null;
         }
         $settings = $curve->settingsFor($toC, $weather);
-        $warmth = new Warmth($curve, $weather, null, $fromC, $mechanism instanceof VentedCooker ? self::BED * $mechanism->lossW($settings, $curve->modelC($toC, $weather), $weather) : INF);
+        $warmth = new Warmth(
+            $curve,
+            $weather,
+            null,
+            $fromC,
+            $mechanism instanceof VentedCooker ? self::BED * $mechanism->lossW($settings, $curve->modelC($toC, $weather), $weather) : INF,
+        );
         $course = [$fromC];
         while (count($course) <= self::LONGEST_MINUTES && abs($short = $toC - $course[count($course) - 1]) > self::NEAR_K) {
             $warmth->through($short > self::NEAR_K ? $mechanism->hurried($settings) : $settings, 60.0);

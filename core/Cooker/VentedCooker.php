@@ -14,7 +14,10 @@ use Diatherm\Measure\Bisection;
  */
 final readonly class VentedCooker implements Mechanism
 {
-    /** Share of the oxygen drawn in that meets coal. Common practice: a vented grill gives about 0.2 kW for each cm² of effective opening. */
+    /**
+     * Share of the oxygen drawn in that meets coal. Common practice: a vented grill gives about 0.2 kW for each cm² of
+     * effective opening.
+     */
     private const OXYGEN_USED = 0.6;
 
     /** Specific heat of flue gas, J/(kg·K). Source: Incropera & DeWitt, Table A.4, air at 400 K. */
@@ -68,7 +71,9 @@ final readonly class VentedCooker implements Mechanism
     {
         $at = fn (float $open): Settings => Settings::of([
             'intake_mm' => $open * $this->intakeMostMm,
-            'exhaust_mm' => $this->exhaustSharesMm === null ? $open * $this->exhaustMostMm : max($this->exhaustSharesMm, min(1.0, 2.0 * $open) * $this->exhaustMostMm),
+            'exhaust_mm' => $this->exhaustSharesMm === null
+                ? $open * $this->exhaustMostMm
+                : max($this->exhaustSharesMm, min(1.0, 2.0 * $open) * $this->exhaustMostMm),
         ]);
 
         return $at(Bisection::root(fn (float $open): float => $this->steadyC($at($open), $weather) - $targetC, 0.0, 1.0, 1e-5));
@@ -98,14 +103,20 @@ final readonly class VentedCooker implements Mechanism
 
     public function inWords(Settings $settings): string
     {
-        [$intake, $exhaust] = array_map(fn (string $id): string => rtrim(rtrim(sprintf('%.1f', round(2.0 * $settings->get($id)) / 2.0), '0'), '.'), ['intake_mm', 'exhaust_mm']);
+        [$intake, $exhaust] = array_map(
+            fn (string $id): string => rtrim(rtrim(sprintf('%.1f', round(2.0 * $settings->get($id)) / 2.0), '0'), '.'),
+            ['intake_mm', 'exhaust_mm'],
+        );
 
         return $intake === $exhaust ? "both slots $intake mm" : "lower slot $intake mm, upper $exhaust mm";
     }
 
     private function airKgS(Settings $settings, float $insideC, Weather $weather): float
     {
-        $open = Stack::inSeriesM2(1e-5 * $this->intakeCm * $settings->get('intake_mm'), 1e-5 * $this->exhaustCm * $settings->get('exhaust_mm')) + 1e-4 * $this->leaksCm2;
+        $open = Stack::inSeriesM2(
+            1e-5 * $this->intakeCm * $settings->get('intake_mm'),
+            1e-5 * $this->exhaustCm * $settings->get('exhaust_mm'),
+        ) + 1e-4 * $this->leaksCm2;
 
         return Stack::flowKgS($open, $this->heightM, $insideC, $weather->airC, $weather->altitudeM, $weather->groundWindMs());
     }

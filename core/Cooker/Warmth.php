@@ -65,7 +65,11 @@ final class Warmth
                 $this->bed === null => min($this->mostW, $mechanism->heatW($settings, $this->modelC, $this->weather)),
                 $mechanism instanceof CampOven => CampOven::TAKEN / $mechanism->byCoals() * $this->bed->burn($dt),
                 // A cold stack draws nothing: the first coals burn in the air that is there.
-                default => $this->starvedW($this->bed, max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather)), $dt),
+                default => $this->starvedW(
+                    $this->bed,
+                    max(self::KINDLING_SHARE * $this->bed->freePowerW(), $mechanism->heatW($settings, $this->modelC, $this->weather)),
+                    $dt,
+                ),
             };
             $loss = $mechanism->lossW($settings, $this->modelC, $this->weather);
             // Half-way implicit, so that a light cooker does not swing from step to step.

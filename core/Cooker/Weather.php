@@ -39,7 +39,8 @@ final readonly class Weather
      */
     public function lossFactor(float $filmShare): float
     {
-        // Film in wind over film in still air. Source: McAdams, Heat Transmission: h = 5.7 + 3.8·v, v < 5 m/s; the wall's radiation beside it.
+        // Film in wind over film in still air. Source: McAdams, Heat Transmission: h = 5.7 + 3.8·v, v < 5 m/s; the wall's
+        // radiation beside it.
         $film = (self::RADIATION + self::STILL + self::WINDY * $this->windMs) / (self::RADIATION + self::STILL);
 
         return (1.0 + ($this->rain ? self::RAIN : 0.0)) / ($filmShare / $film + 1.0 - $filmShare);

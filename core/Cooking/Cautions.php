@@ -43,8 +43,15 @@ final class Cautions
      * @param  float|null  $tenderShare  of what a tough cut takes, by the carving
      * @return list<Caution> of a plan
      */
-    public static function of(Dish $dish, float $airC, AtCarving $slow, float $temperMinutes, float $coolMinutes, ?float $unreachedC = null, ?float $tenderShare = null): array
-    {
+    public static function of(
+        Dish $dish,
+        float $airC,
+        AtCarving $slow,
+        float $temperMinutes,
+        float $coolMinutes,
+        ?float $unreachedC = null,
+        ?float $tenderShare = null,
+    ): array {
         return array_values(array_filter([
             self::belowSafeMinimum($dish, $slow, 'At the slow end'),
             self::coolCooker($dish),
@@ -69,11 +76,18 @@ final class Cautions
         }
         $counted = $end->log10 === null || $safe->lethality === null
             ? ''
-            : sprintf(' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table %s asks for %.1f.', $end->log10, self::ofTable($dish, $safe->lethality), $safe->lethality->log10);
+            : sprintf(
+                ' Time at temperature adds up to %.1f log₁₀ at the coldest point, where the table %s asks for %.1f.',
+                $end->log10,
+                self::ofTable($dish, $safe->lethality),
+                $safe->lethality->log10,
+            );
 
         return new Caution('below_safe_minimum', sprintf(
             'Below the safe minimum for %s: %.0f °C%s. %s it gets to %.0f °C by the carving.%s Not for young children, the old, the pregnant or the ill.',
-            $safe->name, $safe->coreC, $safe->holdMinutes > 0 ? sprintf(' and %.0f min rest', $safe->holdMinutes) : '', $case, floor($end->hottestC + 0.25), $counted,
+            $safe->name, $safe->coreC, $safe->holdMinutes > 0
+                ? sprintf(' and %.0f min rest', $safe->holdMinutes)
+                : '', $case, floor($end->hottestC + 0.25), $counted,
         ), $safe->source);
     }
 
@@ -86,7 +100,9 @@ final class Cautions
         $missing = (1.0 - $tenderShare) * Tenderness::hours($dish->targetC);
 
         return new Caution('not_tender_yet', sprintf(
-            'At its number it will have had %.0f %% of the time that it takes to pull apart: about %s more at %.0f °C, or longer wrapped in a warm box. A fork tells.', 100.0 * $tenderShare, $missing < 1.0 ? sprintf('%.0f min', 5.0 * ceil(12.0 * $missing)) : sprintf('%.1f h', $missing), $dish->targetC,
+            'At its number it will have had %.0f %% of the time that it takes to pull apart: about %s more at %.0f °C, or longer wrapped in a warm box. A fork tells.', 100.0 * $tenderShare, $missing < 1.0
+                ? sprintf('%.0f min', 5.0 * ceil(12.0 * $missing))
+                : sprintf('%.1f h', $missing), $dish->targetC,
         ), Source::of(Mark::Common));
     }
 
@@ -167,7 +183,9 @@ final class Cautions
             if (abs($ends - $stage->cookerC) > self::SHORT_OF_K) {
                 return new Caution('still_on_its_way', sprintf(
                     'The %s takes about %.0f min more from %.0f °C to %.0f °C; %.0f min with the meat on it end at %.0f °C. Let it get there alone: a rest off the heat before it, long enough.',
-                    $stage->cooker->short, 5.0 * ceil($stage->settling->doneMinutes() / 5.0), $begins, $stage->cookerC, $stage->value, $ends,
+                    $stage->cooker->short, 5.0 * ceil(
+                        $stage->settling->doneMinutes() / 5.0,
+                    ), $begins, $stage->cookerC, $stage->value, $ends,
                 ), Source::computed());
             }
         }

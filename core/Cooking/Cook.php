@@ -89,7 +89,12 @@ final class Cook
         self::$begun++;
         $as ??= Variation::none();
         $shape = $dish->shape();
-        $body = Roasting::of($shape->scaled($as->thickness), Substance::from($dish->cut->composition), $dish->startC + $as->warmerK, $resolution);
+        $body = Roasting::of(
+            $shape->scaled($as->thickness),
+            Substance::from($dish->cut->composition),
+            $dish->startC + $as->warmerK,
+            $resolution,
+        );
 
         return new self($dish, $shape, $outsideC, $as, $course, $body);
     }
@@ -179,13 +184,46 @@ final class Cook
         $steady = null;
         while (($at = $this->body->elapsedS()) < $endS - 0.5) {
             $piece = $this->pieceS($stage, $at - $stageStartS);
-            $next = min($endS, $at + $piece, $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery), $this->as->nextKnotS($at));
+            $next = min(
+                $endS,
+                $at + $piece,
+                $this->course->isEmpty() ? INF : $this->course->nextBend($at, $recovery),
+                $this->as->nextKnotS($at),
+            );
             if ($this->course->isEmpty() && $piece === INF && $this->as->heat === []) {
                 $from = $to = $steady ??= $this->setTo($stage, $stage->steadyC());
             } else {
                 $inside = 0.5 * ($at + min($next, $at + 2.0));
-                $from = $this->setTo($stage, $this->heated($at, $stage, $this->course->cookerC($at, $inside, $stage->heatC(($at - $stageStartS) / 60.0), $stageStartS, $this->outsideC, $recovery)));
-                $to = $this->setTo($stage, $this->heated($next, $stage, $this->course->cookerC($next, $inside, $stage->heatC(($next - $stageStartS) / 60.0), $stageStartS, $this->outsideC, $recovery)));
+                $from = $this->setTo(
+                    $stage,
+                    $this->heated(
+                        $at,
+                        $stage,
+                        $this->course->cookerC(
+                            $at,
+                            $inside,
+                            $stage->heatC(($at - $stageStartS) / 60.0),
+                            $stageStartS,
+                            $this->outsideC,
+                            $recovery,
+                        ),
+                    ),
+                );
+                $to = $this->setTo(
+                    $stage,
+                    $this->heated(
+                        $next,
+                        $stage,
+                        $this->course->cookerC(
+                            $next,
+                            $inside,
+                            $stage->heatC(($next - $stageStartS) / 60.0),
+                            $stageStartS,
+                            $this->outsideC,
+                            $recovery,
+                        ),
+                    ),
+                );
             }
             $coreC = $this->body->coreC();
             $reached = $this->body->through($from, $to, $next - $at, $untilC);
@@ -218,7 +256,11 @@ final class Cook
             $there = $stage->cooker->inside->surroundings($vessel->wallC(), $this->outsideC, $this->shape);
             $closed = $this->course->closedShare($at, 0.5 * ($at + min($next, $at + 2.0)), $recoveryS);
             $there = $closed < 1.0
-                ? $stage->cooker->inside->surroundings($this->outsideC + $closed * ($vessel->wallC() - $this->outsideC), $this->outsideC, $this->shape)
+                ? $stage->cooker->inside->surroundings(
+                    $this->outsideC + $closed * ($vessel->wallC() - $this->outsideC),
+                    $this->outsideC,
+                    $this->shape,
+                )
                 : $vessel->around($there, $this->body->surfaceC());
             $there = $this->wrapped($there, $stage);
             $coreC = $this->body->coreC();
@@ -272,7 +314,14 @@ final class Cook
             default => 1.0,
         };
 
-        return $this->vessel = new Vessel($kind, $source, $this->outsideC, $stage->cooker->inside->boilingC(), $this->dish->pieces * $this->dish->surfaceM2(), $this->outsideC + $warmed * ($stage->steadyC() - $this->outsideC));
+        return $this->vessel = new Vessel(
+            $kind,
+            $source,
+            $this->outsideC,
+            $stage->cooker->inside->boilingC(),
+            $this->dish->pieces * $this->dish->surfaceM2(),
+            $this->outsideC + $warmed * ($stage->steadyC() - $this->outsideC),
+        );
     }
 
     /** How long the cooker's planned heat runs straight from here, s; INF when it no longer changes. */
@@ -285,7 +334,12 @@ final class Cook
 
     private function setTo(Stage $stage, float $cookerC): Surroundings
     {
-        $there = $this->wrapped($stage->cooker->isRest() ? CookerShed::board($cookerC) : $stage->cooker->inside->facing($this->dish->cut->facing)->surroundings($cookerC, $this->outsideC, $this->shape), $stage);
+        $there = $this->wrapped(
+            $stage->cooker->isRest()
+                ? CookerShed::board($cookerC)
+                : $stage->cooker->inside->facing($this->dish->cut->facing)->surroundings($cookerC, $this->outsideC, $this->shape),
+            $stage,
+        );
 
         return $this->exchanging($there, 1.0);
     }

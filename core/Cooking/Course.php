@@ -73,7 +73,10 @@ final readonly class Course
         return $outsideC + $this->closedShare($atS, $insideS, $recoveryS) * (($this->readC($atS, $stageStartS) ?? $setC) - $outsideC);
     }
 
-    /** What was read of the cooker: straight between readings; before the first of a stage and after the last it stays. Null when none was. */
+    /**
+     * What was read of the cooker: straight between readings; before the first of a stage and after the last it stays. Null
+     * when none was.
+     */
     public function readC(float $atS, float $stageStartS): ?float
     {
         $i = $this->firstAfter($atS);

@@ -20,7 +20,10 @@ final readonly class DripPan
     /** Beyond the joint on every side, m. Common practice. */
     private const BEYOND_M = 0.04;
 
-    /** Radiation as a coefficient between warm water and walls of 150 °C, emissivity 0.6 for a pan half under its joint: 0.6 × 4σT³ at 380 K, worked by hand, W/m²K. */
+    /**
+     * Radiation as a coefficient between warm water and walls of 150 °C, emissivity 0.6 for a pan half under its joint: 0.6
+     * × 4σT³ at 380 K, worked by hand, W/m²K.
+     */
     private const RADIATION_WM2K = 7.5;
 
     private const MARGIN = 1.3;

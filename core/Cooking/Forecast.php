@@ -42,7 +42,8 @@ final readonly class Forecast
      * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
      * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
      * @param  list<Caution>  $cautions
-     * @param  float|null  $tenderShare  of what a tough cut takes to pull apart, done by the end of the least rest; null for one that is not
+     * @param  float|null  $tenderShare  of what a tough cut takes to pull apart, done by the end of the least rest; null for
+     *     one that is not
      * @param  Trace  $trace  of the cook and the rest after it
      */
     private function __construct(
@@ -75,7 +76,13 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $slowly = fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, Course::asPlanned(), Uncertainty::slowEnd($dish));
+        $slowly = fn (Resolution $resolution): Cook => Cook::of(
+            $dish,
+            $airC,
+            $resolution,
+            Course::asPlanned(),
+            Uncertainty::slowEnd($dish),
+        );
         $pullC = Coast::pullC($dish, $slowly);
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
@@ -101,10 +108,14 @@ final readonly class Forecast
         $rest = 60.0 * $dish->leastRestMinutes();
         $safe = SafeMinimum::of($dish->safetyClass());
         $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
-        $lethality = $safe->lethality === null ? null : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
+        $lethality = $safe->lethality === null
+            ? null
+            : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
         $tender = $dish->cut->tough ? Tenderness::share(...$trace->upTo($likely + $rest)) : null;
         $temper = self::temperMinutes($dish, $airC);
-        $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS);
+        $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (
+            Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS
+        );
 
         return new self(
             $dish,
@@ -123,7 +134,15 @@ final readonly class Forecast
             self::hasLid($dish) && $patience === null ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
-            Cautions::of($dish, $airC, $atCarving, $temper, ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0, $slowGetsThere ? null : $pullC, $tender),
+            Cautions::of(
+                $dish,
+                $airC,
+                $atCarving,
+                $temper,
+                ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0,
+                $slowGetsThere ? null : $pullC,
+                $tender,
+            ),
             $trace->thinned(self::RECORDS, [...$cook->stageStartsS, $likely]),
             $tender,
         );
@@ -142,7 +161,9 @@ final readonly class Forecast
     /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */
     private static function patienceMinutes(Dish $dish, Spread $spread): ?float
     {
-        $pit = $dish->bed !== null && $dish->rig instanceof PotRig && $dish->lastStage()->end !== StageEnd::Minutes ? $dish->rig->pit() : null;
+        $pit = $dish->bed !== null && $dish->rig instanceof PotRig && $dish->lastStage()->end !== StageEnd::Minutes
+            ? $dish->rig->pit()
+            : null;
 
         return $pit === null ? null : max($spread->high, $pit->patienceMinutes($dish->massKg * $dish->pieces));
     }
@@ -167,12 +188,29 @@ final readonly class Forecast
             $stage = $dish->stages[$stuck];
             $boilsC = $stage->cooker->inside->boilingC();
             if (($stage->value ?? $dish->targetC) > $boilsC - 0.5) {
-                throw InvalidInput::at("$path.target_c", sprintf('At this height water boils at %.0f °C, and no core gets hotter. Lower the target and let it stay on longer.', $boilsC));
+                throw InvalidInput::at(
+                    "$path.target_c",
+                    sprintf(
+                        'At this height water boils at %.0f °C, and no core gets hotter. Lower the target and let it stay on longer.',
+                        $boilsC,
+                    ),
+                );
             }
             if ($stage->end === StageEnd::Tender) {
-                throw InvalidInput::at("$path.stages.$stuck.cooker_c", sprintf('At %s it does not get tender within %d hours. Raise the cooker, or wrap it.', $stage->heatInWords(), (int) (Cook::LONGEST_S / 3600)));
+                throw InvalidInput::at(
+                    "$path.stages.$stuck.cooker_c",
+                    sprintf(
+                        'At %s it does not get tender within %d hours. Raise the cooker, or wrap it.',
+                        $stage->heatInWords(),
+                        (int) (Cook::LONGEST_S / 3600),
+                    ),
+                );
             }
-            $never = sprintf('the core does not get to %.0f °C within %d hours', $stage->value ?? $dish->targetC, (int) (Cook::LONGEST_S / 3600));
+            $never = sprintf(
+                'the core does not get to %.0f °C within %d hours',
+                $stage->value ?? $dish->targetC,
+                (int) (Cook::LONGEST_S / 3600),
+            );
             throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
                 ? sprintf('At %s %s. Raise the cooker or lower the target.', $stage->heatInWords(), $never)
                 : "As its fire is laid and fed, $never. Bring coals nearer, feed it more often, or lower the target.");
@@ -188,7 +226,13 @@ final readonly class Forecast
     private static function spread(Dish $dish, float $airC, float $pullC, float $likelyS): array
     {
         $seconds = static function (float $transfer, float $thickness, float $warmer, ?Course $course = null) use ($dish, $airC, $pullC): float {
-            $cook = Cook::of($dish, $airC, Resolution::coarse(), $course ?? Course::asPlanned(), Variation::of($transfer, $thickness, $warmer));
+            $cook = Cook::of(
+                $dish,
+                $airC,
+                Resolution::coarse(),
+                $course ?? Course::asPlanned(),
+                Variation::of($transfer, $thickness, $warmer),
+            );
             $cook->toPull($pullC);
 
             return max(1.0, $cook->body->elapsedS());
@@ -201,7 +245,11 @@ final readonly class Forecast
         $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
         $likely = $likelyS / 60.0;
         $kind = log(1.0 + Uncertainty::kind($dish));
-        $spread = Spread::of($likely * exp(-hypot($kind, self::away($quicker, $middle))), $likely, $likely * exp(hypot($kind, self::away($slower, $middle))));
+        $spread = Spread::of(
+            $likely * exp(-hypot($kind, self::away($quicker, $middle))),
+            $likely,
+            $likely * exp(hypot($kind, self::away($slower, $middle))),
+        );
         $lift = $dish->lastStage()->end === StageEnd::Minutes || ! self::hasLid($dish)
             ? 0.0
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
@@ -232,7 +280,13 @@ final readonly class Forecast
         if (! $dish->cut->isPerishable() || $dish->startC <= Clocks::COLD_C + 1.0) {
             return 0.0;
         }
-        $body = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), Variation::of(1.0, 1.0, Clocks::COLD_C - $dish->startC))->body;
+        $body = Cook::of(
+            $dish,
+            $airC,
+            Resolution::coarse(),
+            Course::asPlanned(),
+            Variation::of(1.0, 1.0, Clocks::COLD_C - $dish->startC),
+        )->body;
         $board = CookerShed::board($airC);
         while ($body->elapsedS() < 6 * 3600.0) {
             if ($body->meanC() >= $dish->startC) {

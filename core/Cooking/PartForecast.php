@@ -39,7 +39,13 @@ final readonly class PartForecast
         $pull = $forecast->cookMinutes->likely;
         $rows = [];
         foreach (Part::of($dish->cut) as $part) {
-            $cook = Cook::of($dish, $forecast->airC, Resolution::coarse(), new Course(pulledS: 60.0 * ($pull + self::FOLLOWED_MINUTES)), Variation::of(1.0, $part->halfShare));
+            $cook = Cook::of(
+                $dish,
+                $forecast->airC,
+                Resolution::coarse(),
+                new Course(pulledS: 60.0 * ($pull + self::FOLLOWED_MINUTES)),
+                Variation::of(1.0, $part->halfShare),
+            );
             $trace = $cook->body->record(false);
             $cook->toPull($dish->targetC);
             $reached = $trace->reaches($dish->targetC);
@@ -48,7 +54,8 @@ final readonly class PartForecast
         $coldest = $rows === [] ? 0.0 : min(array_column($rows, 2));
 
         return array_map(fn (array $row): self => new self(
-            $row[0], $row[0]->massShare * $dish->massKg, $row[0]->halfShare * $dish->shape()->halfThicknessM, $row[1], $row[2], $row[2] === $coldest, $row[3]->thinned(self::RECORDS, [60.0 * $pull]),
+            $row[0], $row[0]->massShare * $dish->massKg, $row[0]->halfShare * $dish->shape()
+                ->halfThicknessM, $row[1], $row[2], $row[2] === $coldest, $row[3]->thinned(self::RECORDS, [60.0 * $pull]),
         ), $rows);
     }
 }

@@ -37,7 +37,10 @@ final class Uncertainty
     /** A cook at the slow end, one in ten. */
     public static function slowEnd(Dish $dish): Variation
     {
-        return Variation::of((1.0 + self::transfer($dish)) ** -self::SLOW_BY_TRANSFER, (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS);
+        return Variation::of(
+            (1.0 + self::transfer($dish)) ** -self::SLOW_BY_TRANSFER,
+            (1.0 + self::thickness($dish)) ** self::SLOW_BY_THICKNESS,
+        );
     }
 
     /** Less where the cooker was read before: what was learnt of it is not open any more. */

@@ -13,7 +13,8 @@ final readonly class Variation
      * @param  float  $transfer  factor on the heat transfer
      * @param  float  $thickness  factor on the half-thickness
      * @param  float  $warmerK  added to the start temperature
-     * @param  list<float>  $heat  factors on the cooker's rise over the open air, at even knots from when the dish went on; straight between them, the last one stays
+     * @param  list<float>  $heat  factors on the cooker's rise over the open air, at even knots from when the dish went on;
+     *     straight between them, the last one stays
      * @param  float  $knotS  from one knot to the next
      */
     private function __construct(

@@ -31,6 +31,18 @@ final readonly class Entry
 
     public function judged(bool $done, bool $late): self
     {
-        return new self($this->id, $this->dish, $this->act, $this->at, $this->title, $this->detail, $this->earliest, $this->latest, $this->until, $done, $late);
+        return new self(
+            $this->id,
+            $this->dish,
+            $this->act,
+            $this->at,
+            $this->title,
+            $this->detail,
+            $this->earliest,
+            $this->latest,
+            $this->until,
+            $done,
+            $late,
+        );
     }
 }

@@ -28,17 +28,31 @@ final class FireTasks
         if ($fuel === null) {
             return match ($fire->equipment->kind->light) {
                 'gas' => ['Light the '.$fire->equipment->kind->short, 'Lid open to light. '.ucfirst(self::preheating($fire))],
-                default => ['Switch on the '.$fire->equipment->kind->short, ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)).'. Dry, grounded, clear of walls'],
+                default => [
+                    'Switch on the '.$fire->equipment->kind->short,
+                    ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)).'. Dry, grounded, clear of walls',
+                ],
             };
         }
         $care = 'Outdoors only: charcoal gives off carbon monoxide. Mind local fire bans';
         if ($fuel->isWood()) {
-            return [sprintf('Light %.0f kg of wood', $fire->litKg()), sprintf('It leaves %s in about %.0f min. Clean dry wood; mind local fire bans; water at hand', $fire->measure($fire->run->startKg), $fuel->ashOverMinutes)];
+            return [
+                sprintf('Light %.0f kg of wood', $fire->litKg()),
+                sprintf(
+                    'It leaves %s in about %.0f min. Clean dry wood; mind local fire bans; water at hand',
+                    $fire->measure($fire->run->startKg),
+                    $fuel->ashOverMinutes,
+                ),
+            ];
         }
 
         return [
             sprintf('Light %s', $fire->measure($fire->run->startKg)),
-            sprintf('%s; grey in about %.0f min. ', self::chimneys($fire->run->startKg), $fuel->ashOverMinutes).($fuel->caution === '' ? '' : $fuel->caution.' ').$care,
+            sprintf(
+                '%s; grey in about %.0f min. ',
+                self::chimneys($fire->run->startKg),
+                $fuel->ashOverMinutes,
+            ).($fuel->caution === '' ? '' : $fuel->caution.' ').$care,
         ];
     }
 
@@ -53,7 +67,11 @@ final class FireTasks
             self::layout($fire),
             $fire->closeInC() !== null
                 ? sprintf('Slots wide open to %.0f °C, then %s', $fire->closeInC(), $fire->curve->mechanism->inWords($step->settings))
-                : ($fire->curve->mechanism instanceof GasGrill ? self::preheating($fire) : ($fire->count() !== null ? '' : $fire->curve->mechanism->inWords($step->settings))),
+                : (
+                    $fire->curve->mechanism instanceof GasGrill
+                        ? self::preheating($fire)
+                        : ($fire->count() !== null ? '' : $fire->curve->mechanism->inWords($step->settings))
+                ),
             $fire->equipment->kind->lid && $fire->count() === null ? 'lid down' : '',
         ], fn (string $words): bool => $words !== '');
 
@@ -68,14 +86,29 @@ final class FireTasks
     public static function entries(FirePlan $fire, float $likelyMinutes, bool $begun): array
     {
         $kind = $fire->equipment->kind->id;
-        $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp($fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes));
+        $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp(
+            $fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes),
+        );
         $entries = [];
         if ($fire->lender !== null) {
             $fuel = $fire->topUpKg > 0.0 ? $fire->fuel : null;
             $more = $fuel?->inWords($fire->topUpKg);
-            $entries = $fuel === null ? [] : [new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes), "Light $more more", self::chimneys($fire->topUpKg).", for the sear over what is left in the {$fire->lender}", until: $at(0.0))];
+            $entries = $fuel === null
+                ? []
+                : [new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes), "Light $more more", self::chimneys($fire->topUpKg).", for the sear over what is left in the {$fire->lender}", until: $at(0.0))];
 
-            return [...$entries, new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES), 'Pan out, lid off, slots open', "Rake the coals in the {$fire->lender} together".($more === null ? ': they do for the sear' : ", the $more on them"), until: $at(0.0))];
+            return [
+                ...$entries,
+                new Entry(
+                    "fire.$kind.lay",
+                    $fire->dish,
+                    Act::Fire,
+                    $at(-self::TAKE_OVER_MINUTES),
+                    'Pan out, lid off, slots open',
+                    "Rake the coals in the {$fire->lender} together".($more === null ? ': they do for the sear' : ", the $more on them"),
+                    until: $at(0.0),
+                ),
+            ];
         }
         if (! $fire->first) {
             // The dish comes to it from another cooker: it has to be ready by then.
@@ -85,10 +118,29 @@ final class FireTasks
             $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->preheatMinutes), $lay, $how, until: $at(0.0));
         }
         if (! $begun && $fire->equipment->isVented() && $fire->run->closedInMinutes !== null) {
-            $entries[] = new Entry("fire.$kind.close", $fire->dish, Act::Fire, $at($fire->run->closedInMinutes), ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)), sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->closeInC() ?? $fire->steps[0]->targetC), until: $at(0.0));
+            $entries[] = new Entry(
+                "fire.$kind.close",
+                $fire->dish,
+                Act::Fire,
+                $at($fire->run->closedInMinutes),
+                ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)),
+                sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->closeInC() ?? $fire->steps[0]->targetC),
+                until: $at(0.0),
+            );
         }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
-            $entries[] = new Entry("fire.$kind.step.$i", $fire->dish, Act::Fire, $at($step->fromMinutes), $fire->equipment->isOpen() ? sprintf('%s: a hand held %.0f s', $fire->name, HandTest::seconds(HandTest::fluxOfWallWm2($step->targetC))) : sprintf('%s to %s', $fire->name, Figure::celsius($step->targetC)), ucfirst($fire->curve->mechanism->inWords($step->settings)));
+            $entries[] = new Entry(
+                "fire.$kind.step.$i",
+                $fire->dish,
+                Act::Fire,
+                $at($step->fromMinutes),
+                $fire->equipment->isOpen() ? sprintf(
+                    '%s: a hand held %.0f s',
+                    $fire->name,
+                    HandTest::seconds(HandTest::fluxOfWallWm2($step->targetC)),
+                ) : sprintf('%s to %s', $fire->name, Figure::celsius($step->targetC)),
+                ucfirst($fire->curve->mechanism->inWords($step->settings)),
+            );
         }
         foreach ($fire->run->refuels as $i => $refuel) {
             $fuel = $fire->fuel;
@@ -97,13 +149,39 @@ final class FireTasks
             }
             $words = $fire->measure($refuel->kg);
             $second = $fire->hasSecondFire();
-            $entries[] = new Entry("fire.$kind.ready.$i", $fire->dish, Act::Fire, $at($refuel->lightMinutes), $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more", $second ? 'From the back; coals are taken from its front' : self::chimneys($refuel->kg).', for the '.$fire->equipment->kind->short, until: $at($refuel->minutes));
-            $entries[] = new Entry("fire.$kind.refuel.$i", $fire->dish, Act::Fire, $at($refuel->minutes), sprintf($second && $fire->equipment->isOpen() ? 'Rake in %s' : 'Add %s', $words), $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire), until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null);
+            $entries[] = new Entry(
+                "fire.$kind.ready.$i",
+                $fire->dish,
+                Act::Fire,
+                $at($refuel->lightMinutes),
+                $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more",
+                $second
+                    ? 'From the back; coals are taken from its front'
+                    : self::chimneys($refuel->kg).', for the '.$fire->equipment->kind->short,
+                until: $at($refuel->minutes),
+            );
+            $entries[] = new Entry(
+                "fire.$kind.refuel.$i",
+                $fire->dish,
+                Act::Fire,
+                $at($refuel->minutes),
+                sprintf($second && $fire->equipment->isOpen() ? 'Rake in %s' : 'Add %s', $words),
+                $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire),
+                until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null,
+            );
         }
         if ($fire->count() !== null) {
             for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->untilMinutes - 15.0; $k++) {
                 $minutes = $k * self::QUARTER_TURN_MINUTES;
-                $entries[] = new Entry("fire.$kind.quarter.$k", $fire->dish, Act::Chore, $at($minutes), 'Quarter turn of pot and lid', 'Pot one way, lid the other: no side stays by the wind', until: $at($minutes + self::QUARTER_TURN_MINUTES));
+                $entries[] = new Entry(
+                    "fire.$kind.quarter.$k",
+                    $fire->dish,
+                    Act::Chore,
+                    $at($minutes),
+                    'Quarter turn of pot and lid',
+                    'Pot one way, lid the other: no side stays by the wind',
+                    until: $at($minutes + self::QUARTER_TURN_MINUTES),
+                );
             }
         }
 
@@ -138,7 +216,11 @@ final class FireTasks
 
     private static function preheating(FirePlan $fire): string
     {
-        return sprintf('all burners full for %.0f min with the lid down, then %s', $fire->preheatMinutes, $fire->curve->mechanism->inWords($fire->steps[0]->settings));
+        return sprintf(
+            'all burners full for %.0f min with the lid down, then %s',
+            $fire->preheatMinutes,
+            $fire->curve->mechanism->inWords($fire->steps[0]->settings),
+        );
     }
 
     private static function chimneys(float $kg): string

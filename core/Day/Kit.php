@@ -15,9 +15,20 @@ final class Kit
 {
     /** What each way of lighting asks for: id, name, why. */
     private const BY_FIRE = [
-        'chimney' => [['chimney', 'Chimney and lighters', 'for the first coals'], ['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
-        'charcoal' => [['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
-        'wood' => [['wood', 'Dry clean wood', 'never painted or treated'], ['shovel', 'Shovel and rake', 'to move coals'], ['water', 'Water or sand to put the fire out', 'before you leave it']],
+        'chimney' => [
+            ['chimney', 'Chimney and lighters', 'for the first coals'],
+            ['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'],
+            ['water', 'Water or sand to put the fire out', 'before you leave it'],
+        ],
+        'charcoal' => [
+            ['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'],
+            ['water', 'Water or sand to put the fire out', 'before you leave it'],
+        ],
+        'wood' => [
+            ['wood', 'Dry clean wood', 'never painted or treated'],
+            ['shovel', 'Shovel and rake', 'to move coals'],
+            ['water', 'Water or sand to put the fire out', 'before you leave it'],
+        ],
         'gas' => [['gas', 'A second bottle of gas', 'the first one ends at the wrong hour']],
     ];
 
@@ -29,13 +40,23 @@ final class Kit
             array_push($items, ...self::dish($sheet, $i, $dish));
         }
         $pull = self::first($sheet, Act::Pull);
-        $items[] = new KitItem('probe', 'Probe thermometer, and its spare battery', 'nothing else tells the core', self::first($sheet, Act::On));
+        $items[] = new KitItem(
+            'probe',
+            'Probe thermometer, and its spare battery',
+            'nothing else tells the core',
+            self::first($sheet, Act::On),
+        );
         $items[] = new KitItem('gloves', 'Gloves and long tongs', 'for the pull', $pull);
         $items[] = new KitItem('board', 'A clean board and knife', 'not the ones the raw meat lay on', $pull);
         $items[] = new KitItem('foil', 'Foil', 'loosely over the rest', $pull);
         $dark = $roast->dark();
         if ($dark !== null && $dark < $roast->serveAt) {
-            $items[] = new KitItem('headlamp', 'Headlamp', ($roast->darkAt === null ? 'the sun sets at ' : 'it is dark at ').$dark->format('H:i').', before the table', $dark);
+            $items[] = new KitItem(
+                'headlamp',
+                'Headlamp',
+                ($roast->darkAt === null ? 'the sun sets at ' : 'it is dark at ').$dark->format('H:i').', before the table',
+                $dark,
+            );
         }
 
         return self::once($items);

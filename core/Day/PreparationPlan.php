@@ -57,7 +57,12 @@ final readonly class PreparationPlan
     /** Least that the long ones take together, minutes. */
     public static function leastMinutes(Dish $dish): float
     {
-        return 60.0 * array_sum(array_map(fn (Preparation $preparation): float => self::isLong($preparation, $dish) ? self::hoursOf($preparation, $dish)[0] : 0.0, $dish->preparations));
+        return 60.0 * array_sum(
+            array_map(
+                fn (Preparation $preparation): float => self::isLong($preparation, $dish) ? self::hoursOf($preparation, $dish)[0] : 0.0,
+                $dish->preparations,
+            ),
+        );
     }
 
     /**
@@ -84,7 +89,13 @@ final readonly class PreparationPlan
         foreach (array_reverse($dish->preparations) as $preparation) {
             $minutes = 60.0 * $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->hours($share);
             if (self::isLong($preparation, $dish)) {
-                $start = self::awake($longEnd - $minutes, $longEnd, $preparation->window($dish->massKg, $dish->shape()->halfThicknessM), $nowMinutes, $on);
+                $start = self::awake(
+                    $longEnd - $minutes,
+                    $longEnd,
+                    $preparation->window($dish->massKg, $dish->shape()->halfThicknessM),
+                    $nowMinutes,
+                    $on,
+                );
                 $windows[] = [$preparation, $start, $longEnd];
                 $longEnd = $start;
             } else {
@@ -113,7 +124,11 @@ final readonly class PreparationPlan
 
         return match (true) {
             $preparation->id === 'dry_brine' => sprintf('%.0f g salt', 1000.0 * Brine::drySaltKg($kg)),
-            $preparation->id === 'wet_brine' => sprintf('%.1f l water, %.0f g salt', Brine::WATER_L_PER_KG * $kg, 1000.0 * Brine::wetSaltKg($kg, Brine::WATER_L_PER_KG * $kg)),
+            $preparation->id === 'wet_brine' => sprintf(
+                '%.1f l water, %.0f g salt',
+                Brine::WATER_L_PER_KG * $kg,
+                1000.0 * Brine::wetSaltKg($kg, Brine::WATER_L_PER_KG * $kg),
+            ),
             $preparation->mlPerKg !== null => sprintf('%.2f l marinade', $preparation->mlPerKg * $kg / 1000.0),
             default => '',
         };

@@ -52,8 +52,15 @@ final readonly class RunSheet
      * @param  list<FirePlan>  $fires
      * @param  array<int, Progress>  $progress  by number of dish
      */
-    public static function of(Roast $roast, array $forecasts, array $timings, array $onTimes, array $fires, \DateTimeImmutable $now, array $progress): self
-    {
+    public static function of(
+        Roast $roast,
+        array $forecasts,
+        array $timings,
+        array $onTimes,
+        array $fires,
+        \DateTimeImmutable $now,
+        array $progress,
+    ): self {
         $entries = [];
         $ready = null;
         $earliest = $now;
@@ -72,7 +79,11 @@ final readonly class RunSheet
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
             $hot = isset($lit[$cooker]);
-            array_push($entries, ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made), ...self::dish($i, $roast, $forecast, $timing, $on, $made, $hot, $byKind));
+            array_push(
+                $entries,
+                ...self::preparations($i, $forecast->dish, $timing, $on, $now, $made),
+                ...self::dish($i, $roast, $forecast, $timing, $on, $made, $hot, $byKind),
+            );
             if (! $forecast->dish->isBuried()) {
                 $lit[$cooker] = true;
             }
@@ -87,21 +98,37 @@ final readonly class RunSheet
             $earliest = max($earliest, $promise);
         }
         foreach ($fires as $fire) {
-            $off = array_map(fn (int $i): float => ($onTimes[$i]->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0 + $timings[$i]->pull->likely, $fire->dishes);
+            $off = array_map(
+                fn (int $i): float => ($onTimes[$i]->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0 + $timings[$i]->pull->likely,
+                $fire->dishes,
+            );
             $burning = array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
             if (! $fire->buried && $burning !== []) {
-                array_push($entries, ...FireTasks::entries($fire, max(0.0, ...$off), array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->onAt !== null) !== []));
+                array_push(
+                    $entries,
+                    ...FireTasks::entries(
+                        $fire,
+                        max(0.0, ...$off),
+                        array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->onAt !== null) !== [],
+                    ),
+                );
             }
         }
         $entries[] = new Entry('serve', null, Act::Serve, $roast->serveAt, 'Table', sprintf('%d to feed', $roast->people));
 
         $entries = array_map(function (Entry $entry) use ($now, $progress): Entry {
             $done = self::isDone($entry, $progress[$entry->dish ?? 0] ?? new Progress);
-            $late = ! $done && ($entry->act === Act::Prepare ? $entry->latest ?? $entry->at : $entry->at) < self::after($now, -self::GRACE_MINUTES);
+            $late = ! $done
+                && ($entry->act === Act::Prepare ? $entry->latest ?? $entry->at : $entry->at) < self::after($now, -self::GRACE_MINUTES);
 
             return $entry->judged($done, $late);
         }, $entries);
-        $entries = array_values(array_filter($entries, fn (Entry $entry): bool => ! self::isPassedOver($entry, $now, $progress[$entry->dish ?? 0] ?? new Progress)));
+        $entries = array_values(
+            array_filter(
+                $entries,
+                fn (Entry $entry): bool => ! self::isPassedOver($entry, $now, $progress[$entry->dish ?? 0] ?? new Progress),
+            ),
+        );
         usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
 
         return new self($entries, $ready ?? $now, self::upToFive($earliest));
@@ -133,8 +160,14 @@ final readonly class RunSheet
     }
 
     /** @return list<Entry> */
-    private static function preparations(int $number, Dish $dish, Timing $timing, \DateTimeImmutable $on, \DateTimeImmutable $now, Progress $made): array
-    {
+    private static function preparations(
+        int $number,
+        Dish $dish,
+        Timing $timing,
+        \DateTimeImmutable $on,
+        \DateTimeImmutable $now,
+        Progress $made,
+    ): array {
         if ($made->onAt !== null) {
             return [];
         }
@@ -142,7 +175,22 @@ final readonly class RunSheet
         $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0, $on);
         foreach ($plan->windows as [$preparation, $from, $to]) {
             $amounts = PreparationPlan::amounts($preparation, $dish);
-            $entries[] = new Entry("d$number.prepare.{$preparation->id}", $number, Act::Prepare, self::after($on, $from), "{$preparation->name}: {$dish->name}", implode('. ', array_filter([$amounts, $preparation->how, PreparationPlan::limit($preparation, $dish)], fn (string $words): bool => $words !== '')), latest: self::after($on, $to - PreparationPlan::leastOf($preparation, $dish)), until: self::after($on, $to));
+            $entries[] = new Entry(
+                "d$number.prepare.{$preparation->id}",
+                $number,
+                Act::Prepare,
+                self::after($on, $from),
+                "{$preparation->name}: {$dish->name}",
+                implode(
+                    '. ',
+                    array_filter(
+                        [$amounts, $preparation->how, PreparationPlan::limit($preparation, $dish)],
+                        fn (string $words): bool => $words !== '',
+                    ),
+                ),
+                latest: self::after($on, $to - PreparationPlan::leastOf($preparation, $dish)),
+                until: self::after($on, $to),
+            );
         }
 
         return $entries;
@@ -152,8 +200,16 @@ final readonly class RunSheet
      * @param  array<string, FirePlan>  $fires  by kind of cooker
      * @return list<Entry>
      */
-    private static function dish(int $number, Roast $roast, Forecast $forecast, Timing $timing, \DateTimeImmutable $on, Progress $made, bool $hot, array $fires): array
-    {
+    private static function dish(
+        int $number,
+        Roast $roast,
+        Forecast $forecast,
+        Timing $timing,
+        \DateTimeImmutable $on,
+        Progress $made,
+        bool $hot,
+        array $fires,
+    ): array {
         $dish = $forecast->dish;
         $id = fn (string $what): string => "d$number.$what";
         $at = fn (float $minutes): \DateTimeImmutable => self::after($on, $minutes);
@@ -168,10 +224,37 @@ final readonly class RunSheet
                     ? sprintf('To start at %s all through; not longer than the two-hour rule allows', Figure::celsius($dish->startC))
                     : ($dish->cut->kind === 'poultry' ? 'Pat dry. Rinsing it is advised against: the splashes carry germs further than hands do (USDA FSIS)' : 'Pat dry; season'));
             }
-            $entries[] = new Entry($id('rig'), $number, Act::Rig, $at($timing->rig), ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name, self::rigging($dish));
+            $entries[] = new Entry(
+                $id('rig'),
+                $number,
+                Act::Rig,
+                $at($timing->rig),
+                ($dish->cut->isPerishable() ? 'Rig ' : 'Prepare ').$dish->name,
+                self::rigging($dish),
+            );
             if ($timing->dig !== null && $dish->rig instanceof PotRig && ($pit = $dish->rig->pit()) !== null) {
-                $entries[] = new Entry($id('dig'), $number, Act::Rig, $at($timing->dig), 'Dig the hole', sprintf('%.0f cm wide, %.0f cm deep, once the utility-locating service has answered', 100.0 * $pit->widthM(), 100.0 * $pit->depthM()), until: $at($timing->light));
-                $entries[] = new Entry($id('coals'), $number, Act::Preheat, $at($timing->preheat), 'Coals under the pot', sprintf('%.0f cm, and let them dry the wall', 100.0 * $pit->layersM()['under']), until: $on);
+                $entries[] = new Entry(
+                    $id('dig'),
+                    $number,
+                    Act::Rig,
+                    $at($timing->dig),
+                    'Dig the hole',
+                    sprintf(
+                        '%.0f cm wide, %.0f cm deep, once the utility-locating service has answered',
+                        100.0 * $pit->widthM(),
+                        100.0 * $pit->depthM(),
+                    ),
+                    until: $at($timing->light),
+                );
+                $entries[] = new Entry(
+                    $id('coals'),
+                    $number,
+                    Act::Preheat,
+                    $at($timing->preheat),
+                    'Coals under the pot',
+                    sprintf('%.0f cm, and let them dry the wall', 100.0 * $pit->layersM()['under']),
+                    until: $on,
+                );
             }
             if (! $hot && $first->cooker->lightMinutes > 0.0) {
                 [$title, $detail] = match (true) {
@@ -182,7 +265,12 @@ final readonly class RunSheet
                 $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), $title, $detail);
             }
             if (! $hot && $timing->dig === null && $first->cooker->preheatMinutes > 0.0) {
-                [$title, $detail] = isset($fires[$first->cooker->id]) ? FireTasks::lay($fires[$first->cooker->id]) : [sprintf('Bring the %s to %s', $first->cooker->short, Figure::celsius($first->cookerC)), $first->cooker->lid ? 'Lid down' : ''];
+                [$title, $detail] = isset($fires[$first->cooker->id])
+                    ? FireTasks::lay($fires[$first->cooker->id])
+                    : [
+                        sprintf('Bring the %s to %s', $first->cooker->short, Figure::celsius($first->cookerC)),
+                        $first->cooker->lid ? 'Lid down' : '',
+                    ];
                 $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), $title, $detail, until: $on);
             }
         }
@@ -193,16 +281,41 @@ final readonly class RunSheet
         if ($made->pulledAt === null) {
             $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);
             if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull && ! $dish->isBuried()) {
-                $entries[] = new Entry($id('first_look'), $number, Act::FirstLook, $at($look), 'First look at '.$dish->name, $forecast->liftCostMinutes === null ? 'Not sooner' : sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)));
+                $entries[] = new Entry(
+                    $id('first_look'),
+                    $number,
+                    Act::FirstLook,
+                    $at($look),
+                    'First look at '.$dish->name,
+                    $forecast->liftCostMinutes === null
+                        ? 'Not sooner'
+                        : sprintf('Not sooner: each look costs about %.0f min', max(1.0, $forecast->liftCostMinutes)),
+                );
             }
         }
         array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
         [$title, $detail] = self::pulling($dish, $pullC);
-        $entries[] = new Entry($id('pull'), $number, Act::Pull, $pullAt, $title, $detail, $made->pulledAt === null ? $at($cook->low) : null, $made->pulledAt === null ? $at($cook->high) : null);
+        $entries[] = new Entry(
+            $id('pull'),
+            $number,
+            Act::Pull,
+            $pullAt,
+            $title,
+            $detail,
+            $made->pulledAt === null ? $at($cook->low) : null,
+            $made->pulledAt === null ? $at($cook->high) : null,
+        );
         $rested = self::after($pullAt, $dish->leastRestMinutes());
         $carveAt = $made->carvedAt ?? max($rested, $made->pulledAt === null ? $at($timing->carve) : $rested);
         array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt));
-        $entries[] = new Entry($id('carve'), $number, Act::Carve, $carveAt, ($dish->cut->isPerishable() ? 'Carve ' : 'Dish up ').$dish->name, $dish->cut->carve);
+        $entries[] = new Entry(
+            $id('carve'),
+            $number,
+            Act::Carve,
+            $carveAt,
+            ($dish->cut->isPerishable() ? 'Carve ' : 'Dish up ').$dish->name,
+            $dish->cut->carve,
+        );
 
         return $entries;
     }
@@ -213,10 +326,26 @@ final readonly class RunSheet
         $credit = $dish->targetC - $pullC;
 
         return match (true) {
-            $dish->isBuried() => ["Dig up {$dish->name}", sprintf('Not before; then read the core at once. Short of %s it goes back on a fire', Figure::celsius($dish->targetC))],
-            $dish->lastStage()->end === StageEnd::Minutes => ["Pull {$dish->name}", sprintf('After %.0f min; the core then stands near %s', (float) $dish->lastStage()->value, Figure::celsius($pullC))],
-            $dish->lastStage()->end === StageEnd::Tender => ["Pull {$dish->name}", sprintf('When a fork turns in it; the core then stands near %s', Figure::celsius($pullC))],
-            $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => ["Pull {$dish->name}", sprintf('At %s in the core; %s is counted on by the carving', Figure::celsius($pullC), Figure::celsius($dish->targetC)).($dish->carryover()->wantsReading ? '. Read it again before you carve' : '')],
+            $dish->isBuried() => [
+                "Dig up {$dish->name}",
+                sprintf('Not before; then read the core at once. Short of %s it goes back on a fire', Figure::celsius($dish->targetC)),
+            ],
+            $dish->lastStage()->end === StageEnd::Minutes => [
+                "Pull {$dish->name}",
+                sprintf('After %.0f min; the core then stands near %s', (float) $dish->lastStage()->value, Figure::celsius($pullC)),
+            ],
+            $dish->lastStage()->end === StageEnd::Tender => [
+                "Pull {$dish->name}",
+                sprintf('When a fork turns in it; the core then stands near %s', Figure::celsius($pullC)),
+            ],
+            $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => [
+                "Pull {$dish->name}",
+                sprintf(
+                    'At %s in the core; %s is counted on by the carving',
+                    Figure::celsius($pullC),
+                    Figure::celsius($dish->targetC),
+                ).($dish->carryover()->wantsReading ? '. Read it again before you carve' : ''),
+            ],
             default => ["Pull {$dish->name}", sprintf('At %s in the core, at its coldest place', Figure::celsius($pullC))],
         };
     }
@@ -229,18 +358,46 @@ final readonly class RunSheet
             return [];
         }
         $layers = $pit->layersM();
-        $entry = fn (string $id, float $minutes, string $title, string $detail, float $until): Entry => new Entry("d$number.$id", $number, Act::Cover, self::after($on, $minutes), $title, $detail, until: self::after($on, $until));
+        $entry = fn (string $id, float $minutes, string $title, string $detail, float $until): Entry => new Entry(
+            "d$number.$id",
+            $number,
+            Act::Cover,
+            self::after($on, $minutes),
+            $title,
+            $detail,
+            until: self::after($on, $until),
+        );
 
         return [
-            $entry('coals_over', 2.0, 'Coals round and over the pot', sprintf('Up its sides to the lid, then %.0f cm over it', 100.0 * $layers['above']), 6.0),
-            $entry('earth', 6.0, 'Foil over the coals, then earth', sprintf('Foil or sheet first, so that no earth gets in; %.0f cm of earth, pressed down', 100.0 * $layers['earth']).($roast->windMs > self::BARRIER_WIND_MS ? '. In this wind, a low barrier on its windward side' : ''), 15.0),
+            $entry(
+                'coals_over',
+                2.0,
+                'Coals round and over the pot',
+                sprintf('Up its sides to the lid, then %.0f cm over it', 100.0 * $layers['above']),
+                6.0,
+            ),
+            $entry(
+                'earth',
+                6.0,
+                'Foil over the coals, then earth',
+                sprintf(
+                    'Foil or sheet first, so that no earth gets in; %.0f cm of earth, pressed down',
+                    100.0 * $layers['earth'],
+                ).($roast->windMs > self::BARRIER_WIND_MS ? '. In this wind, a low barrier on its windward side' : ''),
+                15.0,
+            ),
             $entry('smoke', 20.0, 'No smoke to be seen', 'Smoke anywhere is a leak: seal it with earth. Look again in half an hour', 50.0),
         ];
     }
 
     /** @return list<Entry> the rest, and the hot hold that takes over when the joint would no longer stay hot by itself */
-    private static function waiting(int $number, Forecast $forecast, Roast $roast, \DateTimeImmutable $pullAt, \DateTimeImmutable $carveAt): array
-    {
+    private static function waiting(
+        int $number,
+        Forecast $forecast,
+        Roast $roast,
+        \DateTimeImmutable $pullAt,
+        \DateTimeImmutable $carveAt,
+    ): array {
         $dish = $forecast->dish;
         $minutes = ($carveAt->getTimestamp() - $pullAt->getTimestamp()) / 60.0;
         if ($minutes < 1.0) {
@@ -248,10 +405,22 @@ final readonly class RunSheet
         }
         $allowed = Clocks::allowedMinutes($roast->airC);
         $hot = $forecast->hotMinutes;
-        $words = $dish->leastRestMinutes() < 1.0 ? 'Covered, until it is served' : sprintf('%.0f min or more, on a clean board, %s', $dish->leastRestMinutes(), $dish->lastStage()->wrap === null ? 'loosely covered' : 'in its '.$dish->lastStage()->wrap->inWords());
+        $words = $dish->leastRestMinutes() < 1.0
+            ? 'Covered, until it is served'
+            : sprintf(
+                '%.0f min or more, on a clean board, %s',
+                $dish->leastRestMinutes(),
+                $dish->lastStage()->wrap === null ? 'loosely covered' : 'in its '.$dish->lastStage()->wrap->inWords(),
+            );
         if (! $dish->cut->isPerishable() || $minutes <= $hot || $hot <= 0.0) {
             $until = self::after($pullAt, $allowed)->format('H:i');
-            $clock = $dish->cut->isPerishable() && $hot <= 0.0 && $minutes > self::LONG_REST_MINUTES ? sprintf('. Under %.0f °C from the first: eaten or cold by %s', Clocks::HOLD_C, $until) : '';
+            $clock = $dish->cut->isPerishable()
+                && $hot <= 0.0
+                && $minutes > self::LONG_REST_MINUTES ? sprintf(
+                    '. Under %.0f °C from the first: eaten or cold by %s',
+                    Clocks::HOLD_C,
+                    $until,
+                ) : '';
 
             return [new Entry("d$number.rest", $number, Act::Rest, $pullAt, 'Rest '.$dish->name, $words.$clock, until: $carveAt)];
         }
@@ -270,17 +439,27 @@ final readonly class RunSheet
      * @param  array<string, FirePlan>  $fires  by kind of cooker; what they ask for takes the place of a chore of the same kind
      * @return list<Entry> stage changes and chores
      */
-    private static function stages(int $number, Forecast $forecast, Spread $cook, \DateTimeImmutable $on, Progress $made, array $fires): array
-    {
+    private static function stages(
+        int $number,
+        Forecast $forecast,
+        Spread $cook,
+        \DateTimeImmutable $on,
+        Progress $made,
+        array $fires,
+    ): array {
         $dish = $forecast->dish;
         $pace = $cook->likely / max(0.01, $forecast->cookMinutes->likely);
         $entries = [];
         $starts = [];
         foreach ($forecast->stageStartMinutes as $i => $minutes) {
-            $starts[$i] = isset($made->stageStarts[$i]) ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0 : $made->stageMinutes[$i] ?? $minutes * $pace;
+            $starts[$i] = isset($made->stageStarts[$i])
+                ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0
+                : $made->stageMinutes[$i] ?? $minutes * $pace;
         }
         foreach ($dish->stages as $i => $stage) {
-            $end = $starts[$i + 1] ?? ($made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0);
+            $end = $starts[$i + 1] ?? (
+                $made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0
+            );
             if ($i > 0) {
                 [$title, $detail] = self::turning($dish, $stage, $dish->stages[$i - 1]);
                 $entries[] = new Entry("d$number.stage.$i", $number, Act::Stage, self::after($on, $starts[$i]), $title, $detail);
@@ -291,7 +470,15 @@ final readonly class RunSheet
                     continue;
                 }
                 for ($k = 0, $minutes = $chore->fromMinutes; $end - 1.0 > $starts[$i] + $minutes && $k < 60; $k++, $minutes += $chore->everyMinutes) {
-                    $entries[] = new Entry("d$number.chore.$i.$j.$k", $number, Act::Chore, self::after($on, $starts[$i] + $minutes), Chore::KINDS[$chore->kind].': '.$dish->name, $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '', until: $chore->everyMinutes > 0.0 ? self::after($on, $starts[$i] + $minutes + $chore->everyMinutes) : null);
+                    $entries[] = new Entry(
+                        "d$number.chore.$i.$j.$k",
+                        $number,
+                        Act::Chore,
+                        self::after($on, $starts[$i] + $minutes),
+                        Chore::KINDS[$chore->kind].': '.$dish->name,
+                        $chore->everyMinutes > 0.0 ? sprintf('Every %.0f min', $chore->everyMinutes) : '',
+                        until: $chore->everyMinutes > 0.0 ? self::after($on, $starts[$i] + $minutes + $chore->everyMinutes) : null,
+                    );
                     if ($chore->everyMinutes <= 0.0) {
                         break;
                     }
@@ -340,10 +527,19 @@ final readonly class RunSheet
 
         return match (true) {
             $stage->cooker->isRest() => ["{$dish->name} off, to rest", 'On a board'],
-            $same && $stage->wrap !== null && $stage->wrap !== $before->wrap => ["Wrap {$dish->name} in {$stage->wrap->inWords()}", "Tight, on clean hands; back on. $heat"],
-            $same && $stage->wrap === null && $before->wrap !== null => ["Unwrap {$dish->name}", "Open it away from you: it is full of steam. $heat"],
+            $same && $stage->wrap !== null && $stage->wrap !== $before->wrap => [
+                "Wrap {$dish->name} in {$stage->wrap->inWords()}",
+                "Tight, on clean hands; back on. $heat",
+            ],
+            $same && $stage->wrap === null && $before->wrap !== null => [
+                "Unwrap {$dish->name}",
+                "Open it away from you: it is full of steam. $heat",
+            ],
             $same => ["{$dish->name}: the {$stage->cooker->short} anew", $heat],
-            default => ["{$dish->name} to the {$stage->cooker->short}", $heat.($stage->wrap === null ? '' : ", wrapped in {$stage->wrap->inWords()}")],
+            default => [
+                "{$dish->name} to the {$stage->cooker->short}",
+                $heat.($stage->wrap === null ? '' : ", wrapped in {$stage->wrap->inWords()}"),
+            ],
         };
     }
 
@@ -363,9 +559,14 @@ final readonly class RunSheet
         $turns = $dish->rig instanceof SpitRig || str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit';
         $how = match (true) {
             $dish->rig instanceof PotRig => 'On a trivet or thick slices, the liquid in, the lid on: it must not touch',
-            $dish->cut->kind === 'roots' => $turns ? 'Wash, cut to one size, into the basket and shut it; turn it once by hand' : 'Wash, cut to one size',
+            $dish->cut->kind === 'roots' => $turns
+                ? 'Wash, cut to one size, into the basket and shut it; turn it once by hand'
+                : 'Wash, cut to one size',
             $turns && ! $dish->cut->isSpitted() => 'Into the basket, side by side, and shut it; turn it once by hand',
-            $turns && $dish->cut->hasLimbs() => sprintf('Tie %s close, both forks on and tight, turn it once by hand', $dish->cut->kind === 'poultry' ? 'legs and wings' : 'the legs'),
+            $turns && $dish->cut->hasLimbs() => sprintf(
+                'Tie %s close, both forks on and tight, turn it once by hand',
+                $dish->cut->kind === 'poultry' ? 'legs and wings' : 'the legs',
+            ),
             $turns => 'Along the middle of the spit, both forks on and tight, turn it once by hand',
             ! $cooker->lid => 'Pat dry; oil the meat, not the '.($cooker->id === 'griddle' ? 'plate' : 'grate'),
             $dish->cut->isSpitted() => 'Tie to one thickness, set the probe, drip pan in place',

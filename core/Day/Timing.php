@@ -68,12 +68,24 @@ final readonly class Timing
         $carve = $cook->high + $dish->leastRestMinutes();
         $carving = self::carveMinutes($dish);
 
-        return new self($pit === null ? null : $light - 60.0 * $pit->digHours(), $takeOut - PreparationPlan::leastMinutes($dish), $takeOut, $rig, $light, $preheat, $cook, $carve, $carve + $carving);
+        return new self(
+            $pit === null ? null : $light - 60.0 * $pit->digHours(),
+            $takeOut - PreparationPlan::leastMinutes($dish),
+            $takeOut,
+            $rig,
+            $light,
+            $preheat,
+            $cook,
+            $carve,
+            $carve + $carving,
+        );
     }
 
     public static function carveMinutes(Dish $dish): float
     {
-        return ! $dish->cut->isPerishable() ? 2.0 : min(self::CARVE_MOST, max(self::CARVE_LEAST, round(self::CARVE_PER_KG * $dish->massKg * $dish->pieces)));
+        return ! $dish->cut->isPerishable()
+            ? 2.0
+            : min(self::CARVE_MOST, max(self::CARVE_LEAST, round(self::CARVE_PER_KG * $dish->massKg * $dish->pieces)));
     }
 
     /** The first thing to do. */

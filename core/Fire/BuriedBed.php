@@ -20,7 +20,10 @@ final readonly class BuriedBed
     /** Charcoal. Source: handbooks of materials, about 1 kJ/(kg·K) (from memory). */
     private const COALS_J_KG_K = 1000.0;
 
-    /** Under earth a coal glows on seeping air alone: so much for each kilogram at first, W. Common practice: coals are found alive next morning; uncertain by a factor of two. */
+    /**
+     * Under earth a coal glows on seeping air alone: so much for each kilogram at first, W. Common practice: coals are found
+     * alive next morning; uncertain by a factor of two.
+     */
     private const SMOULDER_W_KG = 150.0;
 
     /** and the smoulder dies away over this many hours. */
@@ -52,7 +55,15 @@ final readonly class BuriedBed
     {
         $coals = $pit->coalsKg()->likely;
 
-        return new self(self::COALS_J_KG_K * $coals, $coals, $pit->wallM2() * $pit->effusivity / sqrt(M_PI), self::COALS_TO_GROUND_WM2K * $pit->wallM2(), self::COALS_TO_POT_WM2K * $pit->pot->outsideM2(), $groundC, $pit->pot->ironJK());
+        return new self(
+            self::COALS_J_KG_K * $coals,
+            $coals,
+            $pit->wallM2() * $pit->effusivity / sqrt(M_PI),
+            self::COALS_TO_GROUND_WM2K * $pit->wallM2(),
+            self::COALS_TO_POT_WM2K * $pit->pot->outsideM2(),
+            $groundC,
+            $pit->pot->ironJK(),
+        );
     }
 
     public function firstC(): float

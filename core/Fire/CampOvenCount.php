@@ -14,7 +14,10 @@ use Diatherm\Measure\OutOfRange;
 final readonly class CampOvenCount
 {
     /** method => [name, share on the lid, share of the heat that coals give at all: a fire close by gives the rest] */
-    public const METHODS = ['roast' => ['Roasting', 0.5, 1.0], 'bake' => ['Baking', 2.0 / 3.0, 1.0], 'simmer' => ['Simmering', 1.0 / 3.0, 1.0], 'beside' => ['Beside a fire', 1.0, 0.5]];
+    public const METHODS = [
+        'roast' => ['Roasting', 0.5, 1.0], 'bake' => ['Baking', 2.0 / 3.0, 1.0],
+        'simmer' => ['Simmering', 1.0 / 3.0, 1.0], 'beside' => ['Beside a fire', 1.0, 0.5],
+    ];
 
     public const INCH_M = 0.0254;
 
@@ -59,7 +62,12 @@ final readonly class CampOvenCount
     /** The temperature that so many hold. Inverse of `exact`. */
     public static function temperatureC(float $diameterM, float $count, float $airC, float $windMs, float $rain = 0.0): float
     {
-        return Bisection::root(fn (float $celsius): float => self::exact($diameterM, $celsius, $airC, $windMs, $rain) - $count, $airC + 1.0, 400.0, 0.05);
+        return Bisection::root(
+            fn (float $celsius): float => self::exact($diameterM, $celsius, $airC, $windMs, $rain) - $count,
+            $airC + 1.0,
+            400.0,
+            0.05,
+        );
     }
 
     /** The count before it is rounded. */
@@ -101,7 +109,10 @@ final readonly class CampOvenCount
         return Fuel::named('briquettes');
     }
 
-    /** As much of a fuel as gives the heat of one briquette until it is renewed, kg: coals of wood or lump are as big, but lighter, and burn out sooner. */
+    /**
+     * As much of a fuel as gives the heat of one briquette until it is renewed, kg: coals of wood or lump are as big, but
+     * lighter, and burn out sooner.
+     */
     public static function kgOfOne(Fuel $fuel): float
     {
         return $fuel->pieceKg ?? (float) self::counted()->pieceKg * CoalBed::freshWKg(self::counted()) / CoalBed::freshWKg($fuel);

@@ -54,7 +54,11 @@ final readonly class FireFloor
             if ($mass > 0.0) {
                 // Coals that lie deep glow hotter, but only their top is seen: it nears the hottest and does not pass it.
                 $emitted = $cap * (1.0 - exp(-$perKg * $mass / ($dx * $dy) / $cap));
-                $squares[] = [(($cell % $nx) + 0.5) * $dx - 0.5 * $lengthM, (intdiv($cell, $nx) + 0.5) * $dy - 0.5 * $widthM, $emitted * $dx * $dy];
+                $squares[] = [
+                    (($cell % $nx) + 0.5) * $dx - 0.5 * $lengthM,
+                    (intdiv($cell, $nx) + 0.5) * $dy - 0.5 * $widthM,
+                    $emitted * $dx * $dy,
+                ];
             }
         }
 
@@ -72,7 +76,11 @@ final readonly class FireFloor
         foreach ($bars as [$x, $watts]) {
             for ($k = 0; $k < self::SQUARES; $k++) {
                 if ($watts > 0.0) {
-                    $squares[] = [$x, (($k + 0.5) / self::SQUARES - 0.5) * 0.86 * $widthM, Fuel::named('propane')->radiantShare * $watts / self::SQUARES];
+                    $squares[] = [
+                        $x,
+                        (($k + 0.5) / self::SQUARES - 0.5) * 0.86 * $widthM,
+                        Fuel::named('propane')->radiantShare * $watts / self::SQUARES,
+                    ];
                 }
             }
         }
@@ -128,7 +136,11 @@ final readonly class FireFloor
     public function field(int $columns, int $rows, float $heightM): array
     {
         return array_map(fn (int $j): array => array_map(
-            fn (int $i): float => $this->downWm2((($i + 0.5) / $columns - 0.5) * $this->lengthM, (($j + 0.5) / $rows - 0.5) * $this->widthM, $heightM),
+            fn (int $i): float => $this->downWm2(
+                (($i + 0.5) / $columns - 0.5) * $this->lengthM,
+                (($j + 0.5) / $rows - 0.5) * $this->widthM,
+                $heightM,
+            ),
             range(0, $columns - 1),
         ), range(0, $rows - 1));
     }

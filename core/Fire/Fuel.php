@@ -21,7 +21,10 @@ final readonly class Fuel
     /** What evaporating the fuel's own water costs, J/kg. Source: latent heat of water at 25 °C, steam tables. */
     private const LATENT_J_KG = 2.44e6;
 
-    /** Share of the heating value that an ordinary charcoal fire gives off; the rest leaves as carbon monoxide and unburnt grains. Common practice. */
+    /**
+     * Share of the heating value that an ordinary charcoal fire gives off; the rest leaves as carbon monoxide and unburnt
+     * grains. Common practice.
+     */
     public const BURNT = 0.9;
 
     /**
@@ -60,14 +63,17 @@ final readonly class Fuel
         static $fuels = [];
         if ($fuels === []) {
             /** @var list<array{id: string, name: string, one: string, lhv_mj_kg: float, carbon: float, hydrogen: float, oxygen: float, moisture?: float,
-             *   piece_g?: float, ash_over_min: float, burn_out_min: float, coals_share?: float, coals_lhv_mj_kg?: float, radiant_share: float, use: string, caution?: string}> $rows
+             *   piece_g?: float, ash_over_min: float, burn_out_min: float, coals_share?: float, coals_lhv_mj_kg?: float,
+             * radiant_share: float, use: string, caution?: string}> $rows
              */
             $rows = Table::named('fuels')['fuels'];
             foreach ($rows as $row) {
                 $fuels[$row['id']] = new self(
                     $row['id'], $row['name'], $row['one'], 1e6 * $row['lhv_mj_kg'], $row['carbon'], $row['hydrogen'], $row['oxygen'], $row['moisture'] ?? 0.0, $row['moisture'] ?? 0.0,
                     isset($row['piece_g']) ? $row['piece_g'] / 1000.0 : null, $row['ash_over_min'], $row['burn_out_min'],
-                    $row['coals_share'] ?? null, isset($row['coals_lhv_mj_kg']) ? 1e6 * $row['coals_lhv_mj_kg'] : null, $row['radiant_share'], $row['use'], $row['caution'] ?? '',
+                    $row['coals_share'] ?? null, isset($row['coals_lhv_mj_kg'])
+                        ? 1e6 * $row['coals_lhv_mj_kg']
+                        : null, $row['radiant_share'], $row['use'], $row['caution'] ?? '',
                 );
             }
         }
@@ -94,7 +100,25 @@ final readonly class Fuel
     {
         $wet = self::heatingValue($this->lhvDryJKg, OutOfRange::check('moisture', $share, 0.0, 0.6, ''));
 
-        return new self($this->id, $this->name, $this->one, $this->lhvDryJKg, $this->carbon, $this->hydrogen, $this->oxygen, $share, $this->usualMoisture, $this->pieceKg, $this->ashOverMinutes * $this->heatingValueJKg() / $wet, $this->burnOutMinutes, $this->coalsShare, $this->coalsLhvJKg, $this->radiantShare, $this->use, $this->caution);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->one,
+            $this->lhvDryJKg,
+            $this->carbon,
+            $this->hydrogen,
+            $this->oxygen,
+            $share,
+            $this->usualMoisture,
+            $this->pieceKg,
+            $this->ashOverMinutes * $this->heatingValueJKg() / $wet,
+            $this->burnOutMinutes,
+            $this->coalsShare,
+            $this->coalsLhvJKg,
+            $this->radiantShare,
+            $this->use,
+            $this->caution,
+        );
     }
 
     /** Whether it is wood that is burned to coals first. */

@@ -54,7 +54,9 @@ final class HandTest
         $before = 2;
         foreach (self::ROWS as $row => $at) {
             if ($flux >= $at) {
-                return $row === $before ? 2.0 : $before * ($row / $before) ** (log($flux / self::ROWS[$before]) / log($at / self::ROWS[$before]));
+                return $row === $before
+                    ? 2.0
+                    : $before * ($row / $before) ** (log($flux / self::ROWS[$before]) / log($at / self::ROWS[$before]));
             }
             $before = $row;
         }

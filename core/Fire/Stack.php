@@ -6,13 +6,19 @@ namespace Diatherm\Fire;
 
 use Diatherm\Measure\Nature;
 
-/** Air that hot gas draws through an intake and an exhaust. Source: ASHRAE Handbook—Fundamentals, stack effect: Q = C·A·√(2·g·H·(Ti − To)/Ti). */
+/**
+ * Air that hot gas draws through an intake and an exhaust. Source: ASHRAE Handbook—Fundamentals, stack effect: Q =
+ * C·A·√(2·g·H·(Ti − To)/Ti).
+ */
 final class Stack
 {
     /** Discharge coefficient of a sharp-edged opening. Source: ASHRAE Handbook—Fundamentals (0.65). */
     public const DISCHARGE = 0.65;
 
-    /** Air that wind drives through openings, over the wind and their area. Source: ASHRAE Handbook—Fundamentals, ventilation by wind: 0.25 to 0.35 for wind askew. */
+    /**
+     * Air that wind drives through openings, over the wind and their area. Source: ASHRAE Handbook—Fundamentals, ventilation
+     * by wind: 0.25 to 0.35 for wind askew.
+     */
     private const WIND_THROUGH = 0.3;
 
     /** Gas constant of dry air, J/(kg·K). Source: US Standard Atmosphere 1976. */
@@ -36,13 +42,23 @@ final class Stack
      * @param  float  $windMs  at the openings, from no side in particular; it adds to the stack as the root of the sum of squares
      * @return float kg/s of air drawn in; none when it is no hotter inside
      */
-    public static function flowKgS(float $openM2, float $heightM, float $insideC, float $outsideC, float $altitudeM = 0.0, float $windMs = 0.0): float
-    {
+    public static function flowKgS(
+        float $openM2,
+        float $heightM,
+        float $insideC,
+        float $outsideC,
+        float $altitudeM = 0.0,
+        float $windMs = 0.0,
+    ): float {
         $rise = $insideC - $outsideC;
         if ($rise <= 0.0) {
             return 0.0;
         }
 
-        return self::airDensityKgM3($outsideC, $altitudeM) * $openM2 * sqrt(self::DISCHARGE ** 2 * 2.0 * Nature::GRAVITY * $heightM * $rise / ($insideC + Nature::ZERO_C_IN_K) + (self::WIND_THROUGH * $windMs) ** 2);
+        return self::airDensityKgM3($outsideC, $altitudeM) * $openM2 * sqrt(
+            self::DISCHARGE ** 2 * 2.0 * Nature::GRAVITY * $heightM * $rise / (
+                $insideC + Nature::ZERO_C_IN_K
+            ) + (self::WIND_THROUGH * $windMs) ** 2,
+        );
     }
 }

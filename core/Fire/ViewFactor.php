@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Diatherm\Fire;
 
-/** How much of what one surface gives off another sees: closed forms. Source: Howell, A Catalog of Radiation Configuration Factors; Incropera & DeWitt, chapter 13. */
+/**
+ * How much of what one surface gives off another sees: closed forms. Source: Howell, A Catalog of Radiation Configuration
+ * Factors; Incropera & DeWitt, chapter 13.
+ */
 final class ViewFactor
 {
     /**
@@ -19,7 +22,11 @@ final class ViewFactor
         $x1 = sqrt(1.0 + $x * $x);
         $y1 = sqrt(1.0 + $y * $y);
 
-        return 2.0 / (M_PI * $x * $y) * (log($x1 * $y1 / sqrt(1.0 + $x * $x + $y * $y)) + $x * $y1 * atan($x / $y1) + $y * $x1 * atan($y / $x1) - $x * atan($x) - $y * atan($y));
+        return 2.0 / (M_PI * $x * $y) * (
+            log(
+                $x1 * $y1 / sqrt(1.0 + $x * $x + $y * $y),
+            ) + $x * $y1 * atan($x / $y1) + $y * $x1 * atan($y / $x1) - $x * atan($x) - $y * atan($y)
+        );
     }
 
     /**

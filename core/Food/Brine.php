@@ -40,7 +40,9 @@ final class Brine
      */
     public static function wetSaltKg(float $massKg, float $waterL): float
     {
-        return self::SEASONED * (OutOfRange::check('mass', $massKg, 0.0, 100.0, 'kg') + OutOfRange::check('water', $waterL, 0.0, 200.0, 'l'));
+        return self::SEASONED * (
+            OutOfRange::check('mass', $massKg, 0.0, 100.0, 'kg') + OutOfRange::check('water', $waterL, 0.0, 200.0, 'l')
+        );
     }
 
     /** @return array{float, float, float} hours: least, best, most */

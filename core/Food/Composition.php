@@ -26,8 +26,14 @@ final readonly class Composition
      *
      * @throws OutOfRange when a fraction is negative or the sum is off by more than 3 %
      */
-    public static function of(float $water, float $protein, float $fat, float $carbohydrate = 0.0, float $fibre = 0.0, float $ash = 0.01): self
-    {
+    public static function of(
+        float $water,
+        float $protein,
+        float $fat,
+        float $carbohydrate = 0.0,
+        float $fibre = 0.0,
+        float $ash = 0.01,
+    ): self {
         $sum = 0.0;
         foreach ([$water, $protein, $fat, $carbohydrate, $fibre, $ash] as $fraction) {
             $sum += OutOfRange::check('mass fraction', $fraction, 0.0, 1.0, '');

@@ -13,7 +13,10 @@ final readonly class Cut
     /** Common practice. */
     private const SPITTED_FROM_KG = 0.75;
 
-    private const WITH_LIMBS = ['chicken', 'turkey', 'duck', 'goose', 'guinea-fowl', 'rabbit', 'lamb-whole', 'goat-whole', 'suckling-pig', 'lamb-leg'];
+    private const WITH_LIMBS = [
+        'chicken', 'turkey', 'duck', 'goose', 'guinea-fowl', 'rabbit', 'lamb-whole', 'goat-whole', 'suckling-pig',
+        'lamb-leg',
+    ];
 
     /**
      * @param  string  $kind  beef, veal, lamb, pork, game, poultry, fish, roots

@@ -51,7 +51,8 @@ final class Larder
         /** @var list<array{id: string, name: string, kind: string, doneness: string, taste: string, safety: string,
          *   composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
          *   shape: array{half_cm: float, width: float, length: float, thickness_cm: float, growth: float, measure: string},
-         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, facing?: float, probe: string, carve: string,
+         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, facing?: float,
+         * probe: string, carve: string,
          *   source: array{mark: string, citation: string}}> $rows
          */
         $rows = Table::named('cuts')['cuts'];
@@ -61,7 +62,12 @@ final class Larder
             $shape = $row['shape'];
             $mass = $row['mass'];
             $tastes = array_map(
-                fn (array $level): Doneness => new Doneness($level['id'], $level['name'], (float) $level['core_c'], Source::of(Mark::from($level['mark']), $level['citation'] ?? '')),
+                fn (array $level): Doneness => new Doneness(
+                    $level['id'],
+                    $level['name'],
+                    (float) $level['core_c'],
+                    Source::of(Mark::from($level['mark']), $level['citation'] ?? ''),
+                ),
                 $sets[$row['doneness']],
             );
             assert($tastes !== []);
@@ -71,7 +77,14 @@ final class Larder
                 $row['kind'],
                 $row['safety'],
                 Composition::of(...$row['composition']),
-                new ShapeRule($mass['typical_kg'], $shape['half_cm'] / 100, $shape['width'], $shape['length'], $shape['thickness_cm'] / 100, $shape['growth']),
+                new ShapeRule(
+                    $mass['typical_kg'],
+                    $shape['half_cm'] / 100,
+                    $shape['width'],
+                    $shape['length'],
+                    $shape['thickness_cm'] / 100,
+                    $shape['growth'],
+                ),
                 $mass['typical_kg'],
                 $mass['least_kg'],
                 $mass['most_kg'],

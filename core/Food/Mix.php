@@ -17,7 +17,10 @@ final readonly class Mix
     public const KINDS = ['marinade', 'rub', 'baste', 'brine', 'glaze', 'gravy', 'other'];
 
     /** What one measure of the list is for. */
-    public const BASES = ['per_kg' => 'for a kilogram of meat', 'per_l' => 'for a litre', 'per_guest' => 'for one guest', 'parts' => 'in parts'];
+    public const BASES = [
+        'per_kg' => 'for a kilogram of meat', 'per_l' => 'for a litre', 'per_guest' => 'for one guest',
+        'parts' => 'in parts',
+    ];
 
     private const MOST_ITEMS = 40;
 
@@ -93,7 +96,9 @@ final readonly class Mix
         }
         $yield = $recipe['recipeYield'] ?? null;
         $yield = is_array($yield) ? ($yield[0] ?? null) : $yield;
-        $guests = is_int($yield) || is_float($yield) ? (float) $yield : (is_string($yield) && preg_match('/\d+(?:[.,]\d+)?/', $yield, $found) === 1 ? (float) str_replace(',', '.', $found[0]) : 0.0);
+        $guests = is_int($yield) || is_float($yield)
+            ? (float) $yield
+            : (is_string($yield) && preg_match('/\d+(?:[.,]\d+)?/', $yield, $found) === 1 ? (float) str_replace(',', '.', $found[0]) : 0.0);
         if ($guests <= 0.0 || $guests > 500.0) {
             throw InvalidInput::at('recipeYield', 'The recipe does not say for how many it is.');
         }
@@ -106,7 +111,15 @@ final readonly class Mix
         }
         $method = $recipe['recipeInstructions'] ?? '';
 
-        return self::read(['name' => is_string($recipe['name'] ?? null) ? mb_substr($recipe['name'], 0, 80) : '', 'kind' => 'other', 'basis' => 'per_guest', 'items' => $items, 'method' => mb_substr(self::words($method), 0, 2000)]);
+        return self::read(
+            [
+                'name' => is_string($recipe['name'] ?? null) ? mb_substr($recipe['name'], 0, 80) : '',
+                'kind' => 'other',
+                'basis' => 'per_guest',
+                'items' => $items,
+                'method' => mb_substr(self::words($method), 0, 2000),
+            ],
+        );
     }
 
     /** @return list<MixItem> for so many kilograms, litres or guests, or parts of so many millilitres in all */
@@ -121,7 +134,15 @@ final readonly class Mix
     /** @return array<string, mixed> what `read` reads */
     public function toArray(): array
     {
-        return ['format' => self::FORMAT, 'version' => 1, 'name' => $this->name, 'kind' => $this->kind, 'basis' => $this->basis, 'items' => array_map(fn (MixItem $item): array => $item->toArray(), $this->items), 'method' => $this->method];
+        return [
+            'format' => self::FORMAT,
+            'version' => 1,
+            'name' => $this->name,
+            'kind' => $this->kind,
+            'basis' => $this->basis,
+            'items' => array_map(fn (MixItem $item): array => $item->toArray(), $this->items),
+            'method' => $this->method,
+        ];
     }
 
     /** @return array<mixed>|null */
@@ -156,6 +177,9 @@ final readonly class Mix
             return self::words($instructions['text']);
         }
 
-        return implode(' ', array_filter(array_map(self::words(...), array_values($instructions)), fn (string $words): bool => $words !== ''));
+        return implode(
+            ' ',
+            array_filter(array_map(self::words(...), array_values($instructions)), fn (string $words): bool => $words !== ''),
+        );
     }
 }

@@ -9,7 +9,10 @@ use Diatherm\Measure\Fields;
 /** One line of a mix: so much of something. */
 final readonly class MixItem
 {
-    /** Units that a kitchen reads, in the base unit that they are kept in. Source of spoons: common practice, 5 and 15 ml. Source of oz and lb: NIST SP 811, appendix B. */
+    /**
+     * Units that a kitchen reads, in the base unit that they are kept in. Source of spoons: common practice, 5 and 15 ml.
+     * Source of oz and lb: NIST SP 811, appendix B.
+     */
     private const UNITS = [
         'g' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0], 'kg' => ['g', 1000.0], 'oz' => ['g', 28.349523], 'ounce' => ['g', 28.349523], 'ounces' => ['g', 28.349523], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237], 'pound' => ['g', 453.59237], 'pounds' => ['g', 453.59237],
         'ml' => ['ml', 1.0], 'cl' => ['ml', 10.0], 'dl' => ['ml', 100.0], 'l' => ['ml', 1000.0], 'litre' => ['ml', 1000.0], 'litres' => ['ml', 1000.0], 'liter' => ['ml', 1000.0], 'liters' => ['ml', 1000.0],
@@ -35,7 +38,11 @@ final readonly class MixItem
         }
         [$base, $factor] = self::UNITS[$unit] ?? ['', 1.0];
 
-        return new self($fields->text('what', 'ingredient', 120), $factor * $fields->number('amount', 'amount', 0.0, 100_000.0, '', 0.0), $base);
+        return new self(
+            $fields->text('what', 'ingredient', 120),
+            $factor * $fields->number('amount', 'amount', 0.0, 100_000.0, '', 0.0),
+            $base,
+        );
     }
 
     /** A line as recipes print it: “1 ½ tbsp oil”, “200 g yoghurt”, “2 onions”, “salt”. */

@@ -30,7 +30,10 @@ final readonly class Part
         /** @var array<string, list<array{id: string, name: string, mass: float, half: float, from: float, to: float}>> $animals */
         $animals = Table::named('parts')['animals'];
 
-        return array_map(fn (array $row): self => new self($row['id'], $row['name'], $row['mass'], $row['half'], $row['from'], $row['to']), $animals[$cut->id] ?? []);
+        return array_map(
+            fn (array $row): self => new self($row['id'], $row['name'], $row['mass'], $row['half'], $row['from'], $row['to']),
+            $animals[$cut->id] ?? [],
+        );
     }
 
     /** @return non-empty-list<self> of a fire's length under a cut: its parts, or the two ends and the middle of one that is all alike */

@@ -41,11 +41,29 @@ final readonly class Preparation
     /** @return array<string, self> in the order of the work */
     public static function all(): array
     {
-        /** @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float, kinds: list<string>, how: string, half_factor?: float, layer_mm?: float, layer_w_mk?: float, seals?: bool, foil?: bool, crowds?: bool, mark: string, citation?: string}> $rows */
+        /**
+         * @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float,
+         *     kinds: list<string>, how: string, half_factor?: float, layer_mm?: float, layer_w_mk?: float, seals?: bool,
+         *     foil?: bool, crowds?: bool, mark: string, citation?: string}> $rows
+         */
         $rows = Table::named('preparations')['preparations'];
         $all = [];
         foreach ($rows as $row) {
-            $all[$row['id']] = new self($row['id'], $row['name'], $row['rule'] ?? null, $row['hours'] ?? null, $row['ml_per_kg'] ?? null, $row['kinds'], $row['how'], $row['half_factor'] ?? 1.0, ($row['layer_mm'] ?? 0.0) / 1000.0 / ($row['layer_w_mk'] ?? 1.0), $row['seals'] ?? false, $row['foil'] ?? false, $row['crowds'] ?? false, Source::of(Mark::from($row['mark']), $row['citation'] ?? ''));
+            $all[$row['id']] = new self(
+                $row['id'],
+                $row['name'],
+                $row['rule'] ?? null,
+                $row['hours'] ?? null,
+                $row['ml_per_kg'] ?? null,
+                $row['kinds'],
+                $row['how'],
+                $row['half_factor'] ?? 1.0,
+                ($row['layer_mm'] ?? 0.0) / 1000.0 / ($row['layer_w_mk'] ?? 1.0),
+                $row['seals'] ?? false,
+                $row['foil'] ?? false,
+                $row['crowds'] ?? false,
+                Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),
+            );
         }
 
         return $all;

@@ -72,7 +72,10 @@ final readonly class Shape
      */
     public function crowded(int $pieces): self
     {
-        return self::of($this->halfThicknessM, self::THROUGH_GAPS * $this->exponent + (1.0 - self::THROUGH_GAPS) * $this->exponent / max(1, $pieces));
+        return self::of(
+            $this->halfThicknessM,
+            self::THROUGH_GAPS * $this->exponent + (1.0 - self::THROUGH_GAPS) * $this->exponent / max(1, $pieces),
+        );
     }
 
     public function scaled(float $factor): self

@@ -6,7 +6,8 @@ namespace Diatherm\Heat;
 
 /**
  * How finely a roast is computed: cells, and the longest step in seconds and as a share of the body's own time
- * (Fourier number), since a fillet moves faster than a haunch. Figures of the error are in docs/numbers.md, made by `php artisan diatherm:numbers`.
+ * (Fourier number), since a fillet moves faster than a haunch. Figures of the error are in docs/numbers.md, made by `php
+ * artisan diatherm:numbers`.
  */
 final readonly class Resolution
 {

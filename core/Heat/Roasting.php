@@ -114,7 +114,10 @@ final class Roasting
         $this->water = array_fill(0, $resolution->cells, 1.0);
         $this->surfaceC = $startC;
         [$k, $capacity] = [$substance->conductivityFit, $substance->heatCapacityFit];
-        $this->longestStepS = min($resolution->longestStepS, max(self::SHORTEST_LIMIT_S, $resolution->longestStepFo * $shape->halfThicknessM ** 2 * $capacity[0] / $k[0]));
+        $this->longestStepS = min(
+            $resolution->longestStepS,
+            max(self::SHORTEST_LIMIT_S, $resolution->longestStepFo * $shape->halfThicknessM ** 2 * $capacity[0] / $k[0]),
+        );
         $this->stepS = self::FIRST_STEP * $this->longestStepS;
         $this->layOutCells();
         $this->near = self::cellAt(self::PROBE_OFF, $resolution);
@@ -342,7 +345,9 @@ final class Roasting
                 // By the integral of the capacity, and what boiled: the solution itself took the capacity at the step's start.
                 for ($i = 0; $i < $cells; $i++) {
                     [$a, $b] = [$before[$i], $t[$i]];
-                    $stored += $volumes[$i] * (1.0 - $cw * (1.0 - $w[$i])) * ($b - $a) * ($c0 + 0.5 * $c1 * ($a + $b) + $c2 * ($a * $a + $a * $b + $b * $b) / 3.0);
+                    $stored += $volumes[$i] * (1.0 - $cw * (1.0 - $w[$i])) * ($b - $a) * (
+                        $c0 + 0.5 * $c1 * ($a + $b) + $c2 * ($a * $a + $a * $b + $b * $b) / 3.0
+                    );
                     $stored += $sink[$i] > 0.0 ? $sink[$i] * ($b - $boilingC) * $dt : 0.0;
                 }
             }
@@ -444,7 +449,9 @@ final class Roasting
     /** Water that is still in it, kg per m² of surface. */
     public function holdsKgM2(): float
     {
-        return $this->substance->waterKgM3 * array_sum(array_map(fn (float $share, float $volume): float => $share * $volume, $this->water, $this->volumes)) / $this->surfaceArea;
+        return $this->substance->waterKgM3 * array_sum(
+            array_map(fn (float $share, float $volume): float => $share * $volume, $this->water, $this->volumes),
+        ) / $this->surfaceArea;
     }
 
     /** How far its proteins have let go of their water, mean over the volume, 0 to 1; 0 for what has none. */

@@ -10,13 +10,19 @@ use Diatherm\Measure\OutOfRange;
 /** What a joint's surface meets at one moment. */
 final readonly class Surroundings
 {
-    /** Radiation as a coefficient between a surface of 70 °C and walls of 150 °C, per unit of emissivity: σ(T₁² + T₂²)(T₁ + T₂), worked by hand. */
+    /**
+     * Radiation as a coefficient between a surface of 70 °C and walls of 150 °C, per unit of emissivity: σ(T₁² + T₂²)(T₁ +
+     * T₂), worked by hand.
+     */
     private const RADIATION_WM2K = 12.9;
 
     /** Kitchen foil, a little creased. Source: Incropera & DeWitt, Table A.11, aluminium foil 0.04 to 0.07 (from memory). */
     private const FOIL_EMISSIVITY = 0.07;
 
-    /** Convective to evaporative transfer at sea level, K/Pa. Source: Lewis relation for air and water vapour, as in the psychrometric literature. */
+    /**
+     * Convective to evaporative transfer at sea level, K/Pa. Source: Lewis relation for air and water vapour, as in the
+     * psychrometric literature.
+     */
     public const LEWIS_K_PA = 0.015;
 
     private function __construct(
@@ -46,8 +52,16 @@ final readonly class Surroundings
      *
      * @throws OutOfRange
      */
-    public static function of(float $airC, float $radiantC, float $convectionWm2K, float $emissivity, float $dewPointC, float $absorbedWm2 = 0.0, float $wettable = 1.0, float $boilingC = 100.0): self
-    {
+    public static function of(
+        float $airC,
+        float $radiantC,
+        float $convectionWm2K,
+        float $emissivity,
+        float $dewPointC,
+        float $absorbedWm2 = 0.0,
+        float $wettable = 1.0,
+        float $boilingC = 100.0,
+    ): self {
         return new self(
             OutOfRange::check('air temperature', $airC, -40.0, 600.0, '°C'),
             OutOfRange::check('radiant temperature', $radiantC, -40.0, 900.0, '°C'),
@@ -75,7 +89,19 @@ final readonly class Surroundings
      */
     public function sealed(bool $foil, float $shine = self::FOIL_EMISSIVITY): self
     {
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $foil ? $shine : $this->emissivity, $this->vapourPa, $foil ? $shine * $this->absorbedWm2 : $this->absorbedWm2, 0.0, $this->boilingC, $this->plateC, $this->contactWm2K, $this->skin);
+        return new self(
+            $this->airC,
+            $this->radiantC,
+            $this->convectionWm2K,
+            $foil ? $shine : $this->emissivity,
+            $this->vapourPa,
+            $foil ? $shine * $this->absorbedWm2 : $this->absorbedWm2,
+            0.0,
+            $this->boilingC,
+            $this->plateC,
+            $this->contactWm2K,
+            $this->skin,
+        );
     }
 
     /**
@@ -108,7 +134,19 @@ final readonly class Surroundings
     {
         $thinner = OutOfRange::check('air pressure', $pa, 30_000.0, 110_000.0, 'Pa') / Nature::AIR_PA;
 
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K * sqrt($thinner), $this->emissivity, $this->vapourPa * $thinner, $this->absorbedWm2, $this->evaporationWm2Pa / sqrt($thinner), Vapour::boilingC($pa), $this->plateC, $this->contactWm2K, $this->skin);
+        return new self(
+            $this->airC,
+            $this->radiantC,
+            $this->convectionWm2K * sqrt($thinner),
+            $this->emissivity,
+            $this->vapourPa * $thinner,
+            $this->absorbedWm2,
+            $this->evaporationWm2Pa / sqrt($thinner),
+            Vapour::boilingC($pa),
+            $this->plateC,
+            $this->contactWm2K,
+            $this->skin,
+        );
     }
 
     /**
@@ -120,7 +158,9 @@ final readonly class Surroundings
     {
         OutOfRange::check('resistance of the layer', $resistanceM2KW, 0.0, 1.0, 'm²K/W');
 
-        return $this->stronger(1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + $this->contactWm2K + self::RADIATION_WM2K * $this->emissivity)));
+        return $this->stronger(
+            1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + $this->contactWm2K + self::RADIATION_WM2K * $this->emissivity)),
+        );
     }
 
     /**
@@ -130,7 +170,19 @@ final readonly class Surroundings
      */
     public function throughSkin(float $share): self
     {
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa, $this->boilingC, $this->plateC, $this->contactWm2K, OutOfRange::check('share that a skin lets through', $share, 0.0, 1.0, ''));
+        return new self(
+            $this->airC,
+            $this->radiantC,
+            $this->convectionWm2K,
+            $this->emissivity,
+            $this->vapourPa,
+            $this->absorbedWm2,
+            $this->evaporationWm2Pa,
+            $this->boilingC,
+            $this->plateC,
+            $this->contactWm2K,
+            OutOfRange::check('share that a skin lets through', $share, 0.0, 1.0, ''),
+        );
     }
 
     /**
@@ -142,7 +194,19 @@ final readonly class Surroundings
      */
     public function closedIn(float $airC, float $vapourPa, float $share): self
     {
-        return new self($airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa * $share, $this->boilingC, $airC, 0.0, $this->skin);
+        return new self(
+            $airC,
+            $this->radiantC,
+            $this->convectionWm2K,
+            $this->emissivity,
+            $vapourPa,
+            $this->absorbedWm2,
+            $this->evaporationWm2Pa * $share,
+            $this->boilingC,
+            $airC,
+            0.0,
+            $this->skin,
+        );
     }
 
     /** The same place full of steam at this pressure. */
@@ -156,6 +220,18 @@ final readonly class Surroundings
     {
         OutOfRange::check('heat transfer factor', $factor, 0.01, 10.0, '');
 
-        return new self($this->airC, $this->radiantC, $this->convectionWm2K * $factor, min(1.0, $this->emissivity * $factor), $this->vapourPa, $this->absorbedWm2 * $factor, $this->evaporationWm2Pa * $factor, $this->boilingC, $this->plateC, $this->contactWm2K * $factor, $this->skin);
+        return new self(
+            $this->airC,
+            $this->radiantC,
+            $this->convectionWm2K * $factor,
+            min(1.0, $this->emissivity * $factor),
+            $this->vapourPa,
+            $this->absorbedWm2 * $factor,
+            $this->evaporationWm2Pa * $factor,
+            $this->boilingC,
+            $this->plateC,
+            $this->contactWm2K * $factor,
+            $this->skin,
+        );
     }
 }

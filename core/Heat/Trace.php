@@ -79,7 +79,10 @@ final class Trace
     {
         $count = $this->recordAt($seconds) + 1;
         $cut = clone $this;
-        [$cut->seconds, $cut->coreC, $cut->surfaceC, $cut->airC, $cut->profilesC] = array_map(fn (array $all): array => array_slice($all, 0, $count), [$this->seconds, $this->coreC, $this->surfaceC, $this->airC, $this->profilesC]);
+        [$cut->seconds, $cut->coreC, $cut->surfaceC, $cut->airC, $cut->profilesC] = array_map(
+            fn (array $all): array => array_slice($all, 0, $count),
+            [$this->seconds, $this->coreC, $this->surfaceC, $this->airC, $this->profilesC],
+        );
 
         return $cut;
     }

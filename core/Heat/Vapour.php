@@ -6,7 +6,10 @@ namespace Diatherm\Heat;
 
 use Diatherm\Measure\Nature;
 
-/** Saturation over water. Source: WMO Guide to Instruments and Methods of Observation, Magnus form, −45 to 60 °C; extended here to 100 °C, where it is 2.5 % above the steam tables. */
+/**
+ * Saturation over water. Source: WMO Guide to Instruments and Methods of Observation, Magnus form, −45 to 60 °C; extended
+ * here to 100 °C, where it is 2.5 % above the steam tables.
+ */
 final class Vapour
 {
     public const MAGNUS_PA = 611.2;

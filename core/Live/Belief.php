@@ -41,7 +41,8 @@ final readonly class Belief
     /**
      * @param  Trace  $model  the likely cook, on the heat to $modelOffS and in the rest after it
      * @param  list<array{float, float}>  $offs  seconds and K, reading less model, in order
-     * @param  list<array{float, float}>  $warp  seconds and the model's, through each reading on the heat, where the model cannot explain them; empty where it can
+     * @param  list<array{float, float}>  $warp  seconds and the model's, through each reading on the heat, where the model
+     *     cannot explain them; empty where it can
      * @param  list<array{float, float}>  $resting  seconds and °C, from the pull through what was read after it
      * @param  bool  $steered  whether the readings steer
      * @param  float  $modelS  the model's time at which it is where the newest reading is
@@ -70,12 +71,19 @@ final readonly class Belief
      */
     public static function of(Trace $model, float $modelOffS, array $readings, ?float $pulledS, float $climbK): self
     {
-        $offs = array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius - $model->coreAt($reading->seconds)], $readings);
+        $offs = array_map(
+            fn (Reading $reading): array => [$reading->seconds, $reading->celsius - $model->coreAt($reading->seconds)],
+            $readings,
+        );
         $newest = $readings[count($readings) - 1] ?? null;
         $offK = $offs === [] ? 0.0 : $offs[count($offs) - 1][1];
-        $after = $pulledS === null ? [] : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds >= $pulledS));
+        $after = $pulledS === null
+            ? []
+            : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds >= $pulledS));
         $on = array_slice($readings, 0, count($readings) - count($after));
-        [$modelS, $pace, $local] = $newest === null ? [0.0, [1.0, 1.0, 1.0], null] : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1]);
+        [$modelS, $pace, $local] = $newest === null
+            ? [0.0, [1.0, 1.0, 1.0], null]
+            : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1]);
         $odd = abs($offK) > self::EXPLAINED_K || ($local !== null && abs(log($local)) > log(self::EXPLAINED_PACE));
         $warp = $odd ? self::warp($model, $modelOffS, $on, $after[0] ?? null, $pulledS) : [];
         $resting = [];
@@ -83,7 +91,20 @@ final readonly class Belief
             $resting[] = [$reading->seconds, $reading->celsius];
         }
 
-        return new self($model, $modelOffS, $pulledS, $climbK, $offs, $warp, $resting, $newest, $offK, $odd && $after === [] && $newest !== null, $modelS, $pace);
+        return new self(
+            $model,
+            $modelOffS,
+            $pulledS,
+            $climbK,
+            $offs,
+            $warp,
+            $resting,
+            $newest,
+            $offK,
+            $odd && $after === [] && $newest !== null,
+            $modelS,
+            $pace,
+        );
     }
 
     /**
@@ -176,7 +197,9 @@ final readonly class Belief
     /** When that moment of the model comes, for a moment after the newest reading; never before it. */
     public function when(float $modelS, int $end = 1): float
     {
-        return $this->steered && $this->newest !== null ? $this->newest->seconds + max(0.0, $modelS - $this->modelS) * $this->pace[$end] : $modelS;
+        return $this->steered && $this->newest !== null
+            ? $this->newest->seconds + max(0.0, $modelS - $this->modelS) * $this->pace[$end]
+            : $modelS;
     }
 
     /** @return array{float, float} the quick and the slow end of when it gets to $celsius, where the readings steer */
@@ -219,7 +242,10 @@ final readonly class Belief
         return $trace;
     }
 
-    /** @return list<array{float, float, bool}> moments of the believed course, those of the model that they look like, and whether it rests */
+    /**
+     * @return list<array{float, float, bool}> moments of the believed course, those of the model that they look like, and
+     *     whether it rests
+     */
     private function moments(float $offS): array
     {
         $newestS = $this->newest->seconds ?? 0.0;
@@ -285,7 +311,10 @@ final readonly class Belief
         return min($offC + $this->climbK, $this->rested($offC, $this->pulledS, $seconds));
     }
 
-    /** Off the heat, from one moment of the model to another: what the model climbs is added, what it falls is in proportion to how far it is above the air. */
+    /**
+     * Off the heat, from one moment of the model to another: what the model climbs is added, what it falls is in proportion
+     * to how far it is above the air.
+     */
     private function rested(float $fromC, float $fromModelS, float $toModelS): float
     {
         $from = $this->model->coreAt($fromModelS);
@@ -317,12 +346,15 @@ final readonly class Belief
         }
         $before = $this->offs[$low - 1] ?? [0.0, 0.0];
 
-        return $after[0] <= $before[0] ? $after[1] : $before[1] + ($after[1] - $before[1]) * ($seconds - $before[0]) / ($after[0] - $before[0]);
+        return $after[0] <= $before[0]
+            ? $after[1]
+            : $before[1] + ($after[1] - $before[1]) * ($seconds - $before[0]) / ($after[0] - $before[0]);
     }
 
     /**
      * @param  list<Reading>  $readings
-     * @return array{float, array{float, float, float}, float|null} the model's time at the newest reading, the pace, and that of the latest readings alone where they are far enough apart
+     * @return array{float, array{float, float, float}, float|null} the model's time at the newest reading, the pace, and
+     *     that of the latest readings alone where they are far enough apart
      */
     private static function pace(Trace $model, float $modelOffS, array $readings, Reading $newest): array
     {

@@ -26,7 +26,10 @@ final readonly class CookerSense
     /** @return self|null null for a place without heat */
     public static function of(Dish $dish, string $kind, float $airC): ?self
     {
-        $heats = array_map(fn (Stage $stage): float => $stage->cookerC, array_filter($dish->stages, fn (Stage $stage): bool => $stage->cooker->id === $kind));
+        $heats = array_map(
+            fn (Stage $stage): float => $stage->cookerC,
+            array_filter($dish->stages, fn (Stage $stage): bool => $stage->cooker->id === $kind),
+        );
         $cooker = CookerShed::kind($kind);
         if ($heats === [] || $cooker->isRest()) {
             return null;

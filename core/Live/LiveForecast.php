@@ -84,15 +84,25 @@ final readonly class LiveForecast
      * @param  list<Reading>  $readings in order of time, sound or not
      * @param  float  $leastMinutes  before which nobody looks, as into a buried pot
      */
-    public static function of(Dish $dish, float $airC, Course $course, array $readings, float $plannedPullC, float $leastMinutes = 0.0): self
-    {
+    public static function of(
+        Dish $dish,
+        float $airC,
+        Course $course,
+        array $readings,
+        float $plannedPullC,
+        float $leastMinutes = 0.0,
+    ): self {
         $verdicts = Sieve::judge($readings, $dish, $course);
         $counting = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
         $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
         $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC, $plannedPullC);
         $guess = $posterior->middle();
         $slow = $posterior->slowEnd($plannedPullC);
-        $pullC = $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Tender ? Coast::pullC($dish, fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow)) : $plannedPullC;
+        $pullC = $course->pulledS === null
+            && $dish->lastStage()->end !== StageEnd::Tender ? Coast::pullC(
+                $dish,
+                fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow),
+            ) : $plannedPullC;
         $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess);
         $model = $likely->body->record();
         $stuckAt = $likely->toPull($pullC);
@@ -133,7 +143,19 @@ final readonly class LiveForecast
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::of($dish, $airC, $course, $belief, $guess, $pullC, $nowC, $atCarving, self::questioned($readings, $verdicts), $getsThere ? null : $model->coreAt($modelOffS), $posterior->fallen()),
+            Advising::of(
+                $dish,
+                $airC,
+                $course,
+                $belief,
+                $guess,
+                $pullC,
+                $nowC,
+                $atCarving,
+                self::questioned($readings, $verdicts),
+                $getsThere ? null : $model->coreAt($modelOffS),
+                $posterior->fallen(),
+            ),
             $getsThere,
         );
     }
@@ -155,7 +177,10 @@ final readonly class LiveForecast
      */
     private static function fitted(array $counting): array
     {
-        $points = Thinned::points(array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], $counting), self::MOST_FITTED);
+        $points = Thinned::points(
+            array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], $counting),
+            self::MOST_FITTED,
+        );
 
         return array_map(fn (array $point): Reading => Reading::of('', $point[0], '', $point[1]), $points);
     }
@@ -182,8 +207,16 @@ final readonly class LiveForecast
     }
 
     /** @param  list<float>  $starts of the stages, s */
-    private static function cookMinutes(Dish $dish, Course $course, Belief $belief, Posterior $posterior, float $modelOffS, float $pullC, array $starts, float $leastMinutes): Spread
-    {
+    private static function cookMinutes(
+        Dish $dish,
+        Course $course,
+        Belief $belief,
+        Posterior $posterior,
+        float $modelOffS,
+        float $pullC,
+        array $starts,
+        float $leastMinutes,
+    ): Spread {
         if ($course->pulledS !== null) {
             return Spread::exactly($course->pulledS / 60.0);
         }
@@ -207,7 +240,11 @@ final readonly class LiveForecast
         $spread = self::inMinutes($posterior->reaches($untilC));
         // What the kind's physics leaves open is open for what is still to come.
         $kind = Uncertainty::kind($dish) * max(0.0, $spread->likely - $now);
-        $spread = Spread::of($spread->likely - hypot($kind, $spread->likely - $spread->low), $spread->likely, $spread->likely + hypot($kind, $spread->high - $spread->likely));
+        $spread = Spread::of(
+            $spread->likely - hypot($kind, $spread->likely - $spread->low),
+            $spread->likely,
+            $spread->likely + hypot($kind, $spread->high - $spread->likely),
+        );
 
         return self::around($likely, $spread, $least);
     }
@@ -260,12 +297,18 @@ final readonly class LiveForecast
         $resting = $belief->newest !== null && $belief->newest->seconds >= $offS ? $belief->newest->celsius : -INF;
         $most = max($resting, $trace->coreAt($offS) + $dish->carryover()->creditK);
 
-        return AtCarving::of(SafeMinimum::of($dish->safetyClass()), $seconds, array_map(fn (float $at, float $celsius): float => ($at > $offS ? min($most, $celsius) : $celsius) - $lower, $seconds, $coreC), $course->nowS);
+        return AtCarving::of(
+            SafeMinimum::of($dish->safetyClass()),
+            $seconds,
+            array_map(fn (float $at, float $celsius): float => ($at > $offS ? min($most, $celsius) : $celsius) - $lower, $seconds, $coreC),
+            $course->nowS,
+        );
     }
 
     /**
      * @param  float  $coldestC  of the air and the dish: no core falls below both
-     * @return list<array{float, Spread}> the posterior's width, laid about what is believed; where readings and model disagree, by what was carried forward
+     * @return list<array{float, Spread}> the posterior's width, laid about what is believed; where readings and model
+     *     disagree, by what was carried forward
      */
     private static function band(Belief $belief, Posterior $posterior, Trace $trace, float $untilS, float $coldestC): array
     {
@@ -274,9 +317,14 @@ final readonly class LiveForecast
             $seconds = $untilS * $i / self::BAND_POINTS;
             $spread = $posterior->coreAt($seconds);
             $likely = $trace->coreAt($seconds);
-            $carried = $belief->newest !== null && $belief->disagrees() ? self::CARRIED_DOUBT * abs($likely - $belief->newest->celsius) : null;
+            $carried = $belief->newest !== null && $belief->disagrees()
+                ? self::CARRIED_DOUBT * abs($likely - $belief->newest->celsius)
+                : null;
             $low = $likely - ($carried ?? $spread->likely - $spread->low);
-            $band[] = [$seconds / 60.0, Spread::of(min($likely, max($coldestC, $low)), $likely, $likely + ($carried ?? $spread->high - $spread->likely))];
+            $band[] = [
+                $seconds / 60.0,
+                Spread::of(min($likely, max($coldestC, $low)), $likely, $likely + ($carried ?? $spread->high - $spread->likely)),
+            ];
         }
 
         return $band;

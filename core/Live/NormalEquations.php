@@ -35,7 +35,10 @@ final class NormalEquations
         $mean = $prior;
         $covariance = self::inverse($precision);
         $rest = $said;
-        $told = array_map(fn (array $row): float => array_sum(array_map(fn (float $p, float $m): float => $p * $m, $row, $prior)), $precision);
+        $told = array_map(
+            fn (array $row): float => array_sum(array_map(fn (float $p, float $m): float => $p * $m, $row, $prior)),
+            $precision,
+        );
         for ($round = 0; $round <= ($said === [] ? 0 : self::REWEIGHINGS); $round++) {
             foreach ($said as $i => $off) {
                 $rest[$i] = $off;
@@ -63,7 +66,10 @@ final class NormalEquations
                 }
             }
             $covariance = self::inverse($left);
-            $mean = array_map(fn (array $row): float => array_sum(array_map(fn (float $c, float $r): float => $c * $r, $row, $right)), $covariance);
+            $mean = array_map(
+                fn (array $row): float => array_sum(array_map(fn (float $c, float $r): float => $c * $r, $row, $right)),
+                $covariance,
+            );
         }
         $fit = 0.0;
         foreach ($rest as $i => $off) {

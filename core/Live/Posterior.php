@@ -52,7 +52,10 @@ final readonly class Posterior
     /** One that was read is known to this share of its rise. Common practice. */
     private const READ_TO = 0.02;
 
-    /** A cooker that nobody looks at falls by such a share of its rise, in so many cooks of a hundred within an hour or two, so that its band holds when it has: coals go under, a door stays ajar, a lid slips. Common practice. */
+    /**
+     * A cooker that nobody looks at falls by such a share of its rise, in so many cooks of a hundred within an hour or two,
+     * so that its band holds when it has: coals go under, a door stays ajar, a lid slips. Common practice.
+     */
     private const FALLS = 0.22;
 
     private const FALLS_ODDS = 0.42;
@@ -63,7 +66,10 @@ final readonly class Posterior
     /** Readings closer together than this share what they tell, s: a model is off in the same way from one to the next. */
     private const APART_S = 600.0;
 
-    /** Where between the core and a quarter of the way out a probe sits, squared as the temperature goes there: mean and deviation. Worked by hand for any place alike. */
+    /**
+     * Where between the core and a quarter of the way out a probe sits, squared as the temperature goes there: mean and
+     * deviation. Worked by hand for any place alike.
+     */
     private const PROBE_MEAN = 0.33;
 
     private const PROBE_DEVIATION = 0.3;
@@ -102,7 +108,10 @@ final readonly class Posterior
     {
         $first = Cook::of($dish, $airC, Resolution::coarse(), $course);
         $stuck = $first->toPull($untilC) !== null;
-        $endS = $course->pulledS ?? max($course->nowS + self::PAST_NOW_S, $stuck ? $course->nowS + self::HOPELESS_S : self::BEYOND * $first->body->elapsedS());
+        $endS = $course->pulledS ?? max(
+            $course->nowS + self::PAST_NOW_S,
+            $stuck ? $course->nowS + self::HOPELESS_S : self::BEYOND * $first->body->elapsedS(),
+        );
         $posterior = self::followed($dish, $airC, $course, $readings, $endS);
         // A cooker that has fallen takes longer than anybody planned to follow.
         if ($course->pulledS === null && ! $stuck && $posterior->reaches($pullC ?? $untilC)->high >= 0.99 * $endS) {
@@ -133,13 +142,32 @@ final readonly class Posterior
         };
         $precision = self::beforehand($count, $knotS, $course);
         $planned = array_fill(0, $count, 0.0);
-        $ways = array_map(fn (array $odds): Way => Way::expected($odds[0], $odds[1]), self::expected($planned, $knotS, $course, $readings !== []));
+        $ways = array_map(
+            fn (array $odds): Way => Way::expected($odds[0], $odds[1]),
+            self::expected($planned, $knotS, $course, $readings !== []),
+        );
         $middle = $run($planned);
         [$slopes, $told] = self::slopes($run, $middle, $planned, $readings, $seconds);
-        $ways = Way::weighed(array_map(fn (Way $way): Way => self::settled($way, $planned, $middle, $precision, $slopes, $told, $readings, $seconds), $ways));
+        $ways = Way::weighed(
+            array_map(fn (Way $way): Way => self::settled($way, $planned, $middle, $precision, $slopes, $told, $readings, $seconds), $ways),
+        );
         if ($readings !== []) {
             // Once it is known about where, each way has a run of its own there: a fall is too far off for slopes alone.
-            $ways = Way::weighed(array_map(fn (Way $way): Way => self::settled($way, $way->mean, $run($way->mean), $precision, $slopes, $told, $readings, $seconds), $ways));
+            $ways = Way::weighed(
+                array_map(
+                    fn (Way $way): Way => self::settled(
+                        $way,
+                        $way->mean,
+                        $run($way->mean),
+                        $precision,
+                        $slopes,
+                        $told,
+                        $readings,
+                        $seconds,
+                    ),
+                    $ways,
+                ),
+            );
         }
         // What is over has no fork ahead: there the middle of all ways is what was learnt.
         $base = $course->pulledS === null ? Way::middle(Way::likelier($ways)) : Way::middle($ways);
@@ -163,7 +191,12 @@ final readonly class Posterior
         foreach (array_keys($base) as $k) {
             if ($k === self::PROBE) {
                 $slopes[] = array_fill(0, self::GRID, 0.0);
-                $told[] = array_map(fn (Reading $reading): float => self::PROBE_DEVIATION * ($middle->nearAt($reading->seconds) - $middle->coreAt($reading->seconds)), $readings);
+                $told[] = array_map(
+                    fn (Reading $reading): float => self::PROBE_DEVIATION * (
+                        $middle->nearAt($reading->seconds) - $middle->coreAt($reading->seconds)
+                    ),
+                    $readings,
+                );
 
                 continue;
             }
@@ -171,7 +204,10 @@ final readonly class Posterior
             $moved[$k] += 1.0;
             $other = $run($moved);
             $slopes[] = array_map(fn (float $s): float => $other->coreAt($s) - $middle->coreAt($s), $seconds);
-            $told[] = array_map(fn (Reading $reading): float => $other->coreAt($reading->seconds) - $middle->coreAt($reading->seconds), $readings);
+            $told[] = array_map(
+                fn (Reading $reading): float => $other->coreAt($reading->seconds) - $middle->coreAt($reading->seconds),
+                $readings,
+            );
         }
 
         return [$slopes, $told];
@@ -187,12 +223,22 @@ final readonly class Posterior
      * @param  list<Reading>  $readings
      * @param  array<int, float>  $seconds
      */
-    private static function settled(Way $way, array $about, Trace $run, array $precision, array $slopes, array $told, array $readings, array $seconds): Way
-    {
+    private static function settled(
+        Way $way,
+        array $about,
+        Trace $run,
+        array $precision,
+        array $slopes,
+        array $told,
+        array $readings,
+        array $seconds,
+    ): Way {
         $said = array_map(function (Reading $reading) use ($run, $about): float {
             $core = $run->coreAt($reading->seconds);
 
-            return $reading->celsius - $core - (self::PROBE_MEAN + self::PROBE_DEVIATION * $about[self::PROBE]) * ($run->nearAt($reading->seconds) - $core);
+            return $reading->celsius - $core - (
+                self::PROBE_MEAN + self::PROBE_DEVIATION * $about[self::PROBE]
+            ) * ($run->nearAt($reading->seconds) - $core);
         }, $readings);
         [$mean, $covariance, $fit] = NormalEquations::settle($precision, $way->expected, $about, $told, $said, self::share($readings));
         $coreC = array_map($run->coreAt(...), $seconds);
@@ -258,7 +304,11 @@ final readonly class Posterior
         $variance = array_sum(array_map(fn (float $one, array $slope): float => $one * $slope[$j], $toward, $this->slopes));
         $away = Uncertainty::DEVIATIONS / sqrt(max(1e-12, $variance));
 
-        return self::variation($this->dish, array_map(fn (float $mean, float $one): float => $mean - $away * $one, $this->mean, $toward), $this->knotS);
+        return self::variation(
+            $this->dish,
+            array_map(fn (float $mean, float $one): float => $mean - $away * $one, $this->mean, $toward),
+            $this->knotS,
+        );
     }
 
     /** The core at a moment. */
@@ -283,7 +333,10 @@ final readonly class Posterior
         return $at($i) + $share * ($at($j) - $at($i));
     }
 
-    /** When the core reaches a temperature, s: as likely as not, and when one in ten has and nine in ten have; the end of what is followed where it does not. */
+    /**
+     * When the core reaches a temperature, s: as likely as not, and when one in ten has and nine in ten have; the end of
+     * what is followed where it does not.
+     */
     public function reaches(float $celsius): Spread
     {
         $times = [];
@@ -293,7 +346,9 @@ final readonly class Posterior
             foreach ($this->seconds as $j => $s) {
                 $core = $this->quantile($j, $quantile);
                 if ($core >= $celsius) {
-                    $found = $before === null ? $s : $before[0] + ($s - $before[0]) * ($celsius - $before[1]) / max(1e-9, $core - $before[1]);
+                    $found = $before === null
+                        ? $s
+                        : $before[0] + ($s - $before[0]) * ($celsius - $before[1]) / max(1e-9, $core - $before[1]);
                     break;
                 }
                 $before = [$s, $core];

@@ -23,7 +23,10 @@ final class Sieve
     /** A core that falls faster than this did not fall: the probe came out. Common practice. */
     private const FASTEST_FALL_K_MIN = 2.0;
 
-    /** First eigenvalue π² of a sphere whose surface is held: no body's centre follows its surface faster. Source: Incropera & DeWitt, section 5.6. */
+    /**
+     * First eigenvalue π² of a sphere whose surface is held: no body's centre follows its surface faster. Source: Incropera
+     * & DeWitt, section 5.6.
+     */
     private const QUICKEST_MODE = M_PI ** 2;
 
     /** The wet surface of meat goes little above this while its inside is still raw, °C. Common practice. */
@@ -36,7 +39,10 @@ final class Sieve
 
     private const MARGIN = 1.5;
 
-    /** So many readings that agree overturn what was trusted before; so many are needed against several that were lower. Common practice. */
+    /**
+     * So many readings that agree overturn what was trusted before; so many are needed against several that were lower.
+     * Common practice.
+     */
     private const AGREE = 2;
 
     private const AGREE_AGAINST_COLDER = 4;
@@ -70,7 +76,9 @@ final class Sieve
         return match (true) {
             $reading->seconds < 0.0 => Verdict::NotOnTheHeat,
             $reading->celsius > self::BOILING_C => Verdict::AboveBoiling,
-            ($course->pulledS === null || $reading->seconds < $course->pulledS) && $reading->celsius > self::airC($reading->seconds, $dish, $course) + self::SLACK_K => Verdict::AboveTheAir,
+            (
+                $course->pulledS === null || $reading->seconds < $course->pulledS
+            ) && $reading->celsius > self::airC($reading->seconds, $dish, $course) + self::SLACK_K => Verdict::AboveTheAir,
             default => Verdict::Counts,
         };
     }
@@ -185,7 +193,9 @@ final class Sieve
     private static function quickestRise(float $fromC, float $minutes, Dish $dish): float
     {
         $substance = Substance::from($dish->cut->composition);
-        $diffusivity = $substance->conductivityWmK(self::TYPICAL_C) / ($substance->densityKgM3(self::TYPICAL_C) * $substance->specificHeatJKgK(self::TYPICAL_C));
+        $diffusivity = $substance->conductivityWmK(self::TYPICAL_C) / (
+            $substance->densityKgM3(self::TYPICAL_C) * $substance->specificHeatJKgK(self::TYPICAL_C)
+        );
         $rate = self::MARGIN * self::QUICKEST_MODE * $diffusivity / $dish->shape()->halfThicknessM ** 2;
 
         return (self::HOTTEST_SURFACE_C - $fromC) * (1.0 - exp(-$rate * 60.0 * $minutes));

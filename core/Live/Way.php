@@ -54,7 +54,15 @@ final readonly class Way
         $all = array_sum($shares);
 
         return array_map(
-            fn (self $way, float $share): self => new self($way->odds, $share / $all, $way->expected, $way->mean, $way->covariance, $way->coreC, $way->fit),
+            fn (self $way, float $share): self => new self(
+                $way->odds,
+                $share / $all,
+                $way->expected,
+                $way->mean,
+                $way->covariance,
+                $way->coreC,
+                $way->fit,
+            ),
             $ways,
             $shares,
         );

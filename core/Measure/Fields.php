@@ -74,7 +74,10 @@ final class Fields
         }
         foreach (array_keys($this->data) as $key) {
             if (! in_array($key, $keys, true)) {
-                $this->refuse((string) $key, sprintf('“%s” is not known here. Known: %s.', mb_substr((string) $key, 0, 40), implode(', ', $keys)));
+                $this->refuse(
+                    (string) $key,
+                    sprintf('“%s” is not known here. Known: %s.', mb_substr((string) $key, 0, 40), implode(', ', $keys)),
+                );
             }
         }
     }

@@ -19,7 +19,10 @@ final class OutOfRange extends \DomainException implements DiathermException
 
     public static function outside(string $quantity, float $least, float $most, string $unit): self
     {
-        return new self($quantity, sprintf('The %s must be between %s and %s %s.', $quantity, self::plain($least), self::plain($most), $unit));
+        return new self(
+            $quantity,
+            sprintf('The %s must be between %s and %s %s.', $quantity, self::plain($least), self::plain($most), $unit),
+        );
     }
 
     public static function unknown(string $quantity, string $id): self

@@ -69,7 +69,13 @@ final readonly class RobustLine
         }
         $whole = $aa * $bb - $ab * $ab;
 
-        return new self($a, $b, [$bb / $whole, -$ab / $whole, $aa / $whole], $scatter, array_map(fn (float $weight): float => min(1.0, $weight / ((self::FREEDOM + 1.0) / self::FREEDOM)), array_values($weights)));
+        return new self(
+            $a,
+            $b,
+            [$bb / $whole, -$ab / $whole, $aa / $whole],
+            $scatter,
+            array_map(fn (float $weight): float => min(1.0, $weight / ((self::FREEDOM + 1.0) / self::FREEDOM)), array_values($weights)),
+        );
     }
 
     public function at(float $x): float

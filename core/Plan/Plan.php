@@ -99,8 +99,16 @@ final readonly class Plan
         $timings = [];
         $ons = [];
         foreach ($forecasts as $i => $forecast) {
-            $timings[$i] = Timing::of($forecast->dish, $forecast, $progress[$i]->cookMinutes ?? $forecast->cookMinutes, $allowed, self::lightMinutes($roast, $forecast->dish->stages[0]));
-            $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp($roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve));
+            $timings[$i] = Timing::of(
+                $forecast->dish,
+                $forecast,
+                $progress[$i]->cookMinutes ?? $forecast->cookMinutes,
+                $allowed,
+                self::lightMinutes($roast, $forecast->dish->stages[0]),
+            );
+            $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp(
+                $roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve),
+            );
         }
         $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard);
         $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress);

@@ -44,7 +44,16 @@ final readonly class BeliefTrial
             $plan = Forecast::of($dish, self::AIR_C);
             $planS = 60.0 * $plan->cookMinutes->likely;
             for ($n = 0; $n < $each; $n++) {
-                $cook = SimulatedCook::of($dish, self::AIR_C, $planS, $plan->pullC + 0.01, $dice, $off, $wanders, $falls ? $dice->between(0.1, 0.3) * $planS : null);
+                $cook = SimulatedCook::of(
+                    $dish,
+                    self::AIR_C,
+                    $planS,
+                    $plan->pullC + 0.01,
+                    $dice,
+                    $off,
+                    $wanders,
+                    $falls ? $dice->between(0.1, 0.3) * $planS : null,
+                );
                 $realS = $cook->trace->reaches($plan->pullC);
                 if ($realS === null) {
                     continue;
@@ -52,7 +61,13 @@ final readonly class BeliefTrial
                 $cooks++;
                 foreach (self::AT as $at) {
                     $nowS = 0.01 * $at * $realS;
-                    $minutes = LiveForecast::of($dish, self::AIR_C, new Course(nowS: $nowS), $cook->readings(self::FIRST * $realS, $nowS, self::EVERY * $realS), $plan->pullC)->cookMinutes;
+                    $minutes = LiveForecast::of(
+                        $dish,
+                        self::AIR_C,
+                        new Course(nowS: $nowS),
+                        $cook->readings(self::FIRST * $realS, $nowS, self::EVERY * $realS),
+                        $plan->pullC,
+                    )->cookMinutes;
                     $held[$at] += $minutes->low <= $realS / 60.0 && $minutes->high >= $realS / 60.0 ? 1 : 0;
                     $offs[$at][] = abs(60.0 * $minutes->likely / $realS - 1.0);
                 }

@@ -20,7 +20,10 @@ use Diatherm\Plan\Plan;
 use Diatherm\Roast\RoastFile;
 use Diatherm\Tending\FirePlan;
 
-/** Something that practice says of a fire or a setting, as a range; what the cookers' physics is held against. Rows: data/fire-practice.json. */
+/**
+ * Something that practice says of a fire or a setting, as a range; what the cookers' physics is held against. Rows:
+ * data/fire-practice.json.
+ */
 final readonly class FireCase
 {
     private const MILD_C = 20.0;
@@ -40,7 +43,10 @@ final readonly class FireCase
         /** @var list<array{id: string, what: string, unit: string, range: array{float, float}}> $rows */
         $rows = Table::named('fire-practice')['cases'];
 
-        return array_map(fn (array $row): self => new self($row['id'], $row['what'], $row['unit'], $row['range'][0], $row['range'][1]), $rows);
+        return array_map(
+            fn (array $row): self => new self($row['id'], $row['what'], $row['unit'], $row['range'][0], $row['range'][1]),
+            $rows,
+        );
     }
 
     public function isMet(): bool
@@ -56,7 +62,10 @@ final readonly class FireCase
         $weather = Weather::of(self::MILD_C);
 
         return match ($this->id) {
-            'kettle-6mm' => Equipment::of('kettle')->mechanism()->steadyC(Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]), $weather),
+            'kettle-6mm' => Equipment::of('kettle')->mechanism()->steadyC(
+                Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]),
+                $weather,
+            ),
             'kettle-hour' => Fuel::chimneys(self::kettleHour()->bedKg()),
             'vent-power' => self::ventPower($weather),
             'ceramic-slot' => Equipment::of('ceramic')->mechanism()->settingsFor(170.0, $weather)->get('intake_mm'),
@@ -65,7 +74,16 @@ final readonly class FireCase
             'camp-8', 'camp-10', 'camp-12', 'camp-14', 'camp-16' => (float) CampOvenCount::for((int) substr($this->id, 5) * CampOvenCount::INCH_M, 170.0, 'roast', self::MILD_C, 0.0)->total,
             'camp-refresh' => CampOvenCount::refreshMinutes(0.0),
             'briquettes-useful' => CoalBed::minutesToFade(Fuel::named('briquettes'), 0.5),
-            'buried-bird' => self::minutes(['cut' => 'turkey-breast', 'mass_kg' => 2.72, 'start_c' => 5, 'target_c' => 74, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'dry'], 'stages' => [['cooker' => 'camp-oven']]]),
+            'buried-bird' => self::minutes(
+                [
+                    'cut' => 'turkey-breast',
+                    'mass_kg' => 2.72,
+                    'start_c' => 5,
+                    'target_c' => 74,
+                    'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'dry'],
+                    'stages' => [['cooker' => 'camp-oven']],
+                ],
+            ),
             'spit-lamb' => self::lamb('open-spit', 6.5),
             'trench-lamb' => self::lamb('trench', 8.0),
             default => throw OutOfRange::unknown('fire case', $this->id),
@@ -75,7 +93,12 @@ final readonly class FireCase
     private static function kettleHour(): FirePlan
     {
         $plan = Plan::of(RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'air_c' => self::MILD_C, 'wind_ms' => 0, 'dishes' => [
-            ['cut' => 'beef-tri-tip', 'mass_kg' => 0.9, 'target_c' => 60, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'minutes' => 60]]],
+            [
+                'cut' => 'beef-tri-tip',
+                'mass_kg' => 0.9,
+                'target_c' => 60,
+                'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'minutes' => 60]],
+            ],
         ]]), new \DateTimeImmutable('2000-01-01T00:00:00Z'));
 
         return $plan->fires[0]->plan;
@@ -86,7 +109,11 @@ final readonly class FireCase
     {
         $open = 1000.0 / 160.0;
 
-        return Equipment::of('kettle', ['leaks_cm2' => 0.0])->mechanism()->heatW(Settings::of(['intake_mm' => $open, 'exhaust_mm' => $open]), 135.0, $weather) / (10.0 / M_SQRT2);
+        return Equipment::of('kettle', ['leaks_cm2' => 0.0])->mechanism()->heatW(
+            Settings::of(['intake_mm' => $open, 'exhaust_mm' => $open]),
+            135.0,
+            $weather,
+        ) / (10.0 / M_SQRT2);
     }
 
     private static function gas(Weather $weather, float $middle): float
@@ -104,7 +131,15 @@ final readonly class FireCase
 
     private static function lamb(string $cooker, float $handSeconds): float
     {
-        return self::minutes(['cut' => 'lamb-whole', 'mass_kg' => 16, 'start_c' => 8, 'target_c' => 63, 'stages' => [['cooker' => $cooker, 'cooker_c' => HandTest::wallC($handSeconds)]]]);
+        return self::minutes(
+            [
+                'cut' => 'lamb-whole',
+                'mass_kg' => 16,
+                'start_c' => 8,
+                'target_c' => 63,
+                'stages' => [['cooker' => $cooker, 'cooker_c' => HandTest::wallC($handSeconds)]],
+            ],
+        );
     }
 
     /** @param  array<string, mixed>  $dish */

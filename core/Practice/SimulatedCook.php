@@ -14,7 +14,10 @@ use Diatherm\Heat\Trace;
 use Diatherm\Live\Reading;
 use Diatherm\Roast\Dish;
 
-/** A cook whose truth is known: drawn from what a plan thinks possible, on a cooker that wanders or falls unread, with a probe that is off. */
+/**
+ * A cook whose truth is known: drawn from what a plan thinks possible, on a cooker that wanders or falls unread, with a
+ * probe that is off.
+ */
 final readonly class SimulatedCook
 {
     /** Places of a probe's cells are those of the grid that the truth is computed on. */
@@ -41,19 +44,33 @@ final readonly class SimulatedCook
      * @param  bool  $wanders  whether the cooker does
      * @param  float|null  $fallsAtS  when it falls by 30 K and stays there; null for never
      */
-    public static function of(Dish $dish, float $airC, float $planS, float $untilC, Dice $dice, bool $off, bool $wanders, ?float $fallsAtS): self
-    {
+    public static function of(
+        Dish $dish,
+        float $airC,
+        float $planS,
+        float $untilC,
+        Dice $dice,
+        bool $off,
+        bool $wanders,
+        ?float $fallsAtS,
+    ): self {
         $setC = $dish->stages[0]->cookerC;
         $one = 1.0 / Uncertainty::DEVIATIONS;
         [$period, $phase] = [$dice->between(7200.0, 14_400.0), $dice->between(0.0, 2.0 * M_PI)];
         $readings = [];
         for ($s = 0.0; $wanders && $s <= 3.0 * $planS || $s === 0.0; $s += self::EVERY_S) {
-            $readings[] = [$s, $setC + ($wanders ? self::WANDERS * M_SQRT2 * ($setC - $airC) * sin(2.0 * M_PI * $s / $period + $phase) : 0.0)];
+            $readings[] = [
+                $s,
+                $setC + ($wanders ? self::WANDERS * M_SQRT2 * ($setC - $airC) * sin(2.0 * M_PI * $s / $period + $phase) : 0.0),
+            ];
         }
         if ($fallsAtS !== null) {
             $last = $readings[count($readings) - 1][1];
             $readings = $wanders ? $readings : [[0.0, $setC], [$fallsAtS, $setC], [$fallsAtS + self::EVERY_S, $last]];
-            $readings = array_map(fn (array $one): array => [$one[0], $one[1] - ($one[0] > $fallsAtS + 1.0 ? self::FALL_K : 0.0)], $readings);
+            $readings = array_map(
+                fn (array $one): array => [$one[0], $one[1] - ($one[0] > $fallsAtS + 1.0 ? self::FALL_K : 0.0)],
+                $readings,
+            );
         }
         $as = Variation::of(
             exp($dice->normal() * $one * log(1.0 + Uncertainty::transfer($dish))),
@@ -93,6 +110,8 @@ final readonly class SimulatedCook
             $i++;
         }
 
-        return $cells[$i - 1] + ($this->probeShare - $positions[$i - 1]) / ($positions[$i] - $positions[$i - 1]) * ($cells[$i] - $cells[$i - 1]);
+        return $cells[$i - 1] + (
+            $this->probeShare - $positions[$i - 1]
+        ) / ($positions[$i] - $positions[$i - 1]) * ($cells[$i] - $cells[$i - 1]);
     }
 }

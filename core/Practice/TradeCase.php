@@ -36,7 +36,17 @@ final readonly class TradeCase
     /** @return list<self> */
     public static function all(): array
     {
-        return array_map(fn (array $row): self => new self($row['id'], $row['what'], $row['minutes'][0], $row['minutes'][1], self::dish($row['dish']), Source::of(Mark::from($row['mark']), $row['citation'] ?? '')), self::rows('cases'));
+        return array_map(
+            fn (array $row): self => new self(
+                $row['id'],
+                $row['what'],
+                $row['minutes'][0],
+                $row['minutes'][1],
+                self::dish($row['dish']),
+                Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),
+            ),
+            self::rows('cases'),
+        );
     }
 
     /**
@@ -46,7 +56,10 @@ final readonly class TradeCase
      */
     public static function dish(array $dish): Dish
     {
-        return LaidFires::in(RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'air_c' => self::ROOM_C, 'wind_ms' => 0, 'dishes' => [$dish]]), [])->dishes[0];
+        return LaidFires::in(
+            RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'air_c' => self::ROOM_C, 'wind_ms' => 0, 'dishes' => [$dish]]),
+            [],
+        )->dishes[0];
     }
 
     /** @return list<array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float}, climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}> of the table */
@@ -75,7 +88,12 @@ final readonly class TradeCase
      */
     public static function fire(array $dish, string $fuel): FirePlan
     {
-        $roast = RoastFile::read(['serve_at' => '2000-06-01T19:00:00Z', 'air_c' => self::ROOM_C, 'wind_ms' => 0, 'fires' => [['cooker' => 'open-spit', 'fuel' => $fuel]], 'dishes' => [$dish]]);
+        $roast = RoastFile::read(
+            [
+                'serve_at' => '2000-06-01T19:00:00Z', 'air_c' => self::ROOM_C, 'wind_ms' => 0,
+                'fires' => [['cooker' => 'open-spit', 'fuel' => $fuel]], 'dishes' => [$dish],
+            ],
+        );
 
         return Plan::of($roast, new \DateTimeImmutable('2000-05-30T00:00:00Z'))->fires[0]->plan;
     }

@@ -8,7 +8,10 @@ use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Table;
 
-/** A hole for a buried pot: its size, the soil to dig, the coals under, beside and above, and the wood that makes them. Common practice throughout. */
+/**
+ * A hole for a buried pot: its size, the soil to dig, the coals under, beside and above, and the wood that makes them.
+ * Common practice throughout.
+ */
 final readonly class Pit
 {
     /** Coals beside the pot, all round. */
@@ -107,7 +110,11 @@ final readonly class Pit
     {
         $coals = $this->coalsKg();
 
-        return Spread::of($coals->low / self::COALS_FROM_WOOD[2], $coals->likely / self::COALS_FROM_WOOD[1], $coals->high / self::COALS_FROM_WOOD[0]);
+        return Spread::of(
+            $coals->low / self::COALS_FROM_WOOD[2],
+            $coals->likely / self::COALS_FROM_WOOD[1],
+            $coals->high / self::COALS_FROM_WOOD[0],
+        );
     }
 
     /** Hours that a fire of a square metre takes to burn that wood down. */

@@ -38,7 +38,10 @@ final readonly class Pot
     /** @throws OutOfRange */
     public static function of(float $diameterM, float $depthM): self
     {
-        return new self(OutOfRange::check('diameter of the pot', $diameterM, 0.15, 0.6, 'm'), OutOfRange::check('depth of the pot', $depthM, 0.06, 0.4, 'm'));
+        return new self(
+            OutOfRange::check('diameter of the pot', $diameterM, 0.15, 0.6, 'm'),
+            OutOfRange::check('depth of the pot', $depthM, 0.06, 0.4, 'm'),
+        );
     }
 
     /** A pot as they are usually cast: about three eighths as deep as wide. Common practice. */
@@ -87,7 +90,10 @@ final readonly class Pot
         return 2.0 * $this->floorM2() + M_PI * $this->diameterM * $this->depthM;
     }
 
-    /** Heat that its iron stores, J/K. Source: Incropera & DeWitt, Table A.1; its mass goes with its surface: 7 kg at 30 cm, common practice. */
+    /**
+     * Heat that its iron stores, J/K. Source: Incropera & DeWitt, Table A.1; its mass goes with its surface: 7 kg at 30 cm,
+     * common practice.
+     */
     public function ironJK(): float
     {
         return self::IRON_J_KG_K * self::KG_AT_30CM * ($this->diameterM / 0.3) ** 2;

@@ -14,8 +14,15 @@ final class RigFile
 
     private const SECTIONS = ['round', 'tube', 'square'];
 
-    /** What is likely when the cook has not measured: a grill rotisserie's spit, a 12-inch camp oven, and a frame of a man's height. Common practice. */
-    private const USUAL = ['between_cm' => 55.0, 'bite_cm' => 6.0, 'room_cm' => 18.0, 'bar_mm' => 10.0, 'wall_mm' => 1.5, 'span_cm' => 75.0, 'pot_cm' => 30.5, 'frame_cm' => 180.0, 'lean_deg' => 50.0, 'lowest_cm' => 55.0, 'stake_cm' => 200.0];
+    /**
+     * What is likely when the cook has not measured: a grill rotisserie's spit, a 12-inch camp oven, and a frame of a man's
+     * height. Common practice.
+     */
+    private const USUAL = [
+        'between_cm' => 55.0, 'bite_cm' => 6.0, 'room_cm' => 18.0, 'bar_mm' => 10.0, 'wall_mm' => 1.5,
+        'span_cm' => 75.0, 'pot_cm' => 30.5, 'frame_cm' => 180.0, 'lean_deg' => 50.0, 'lowest_cm' => 55.0,
+        'stake_cm' => 200.0,
+    ];
 
     public static function read(Fields $fields): ?Rig
     {
@@ -40,26 +47,54 @@ final class RigFile
     {
         $cm = fn (float $m): float => round(100.0 * $m, 4);
         $size = $rig->size();
-        $file = $size === null ? [] : ['length_cm' => $cm($size->lengthM), 'width_cm' => $cm($size->widthM), 'depth_cm' => $cm($size->depthM)];
+        $file = $size === null
+            ? []
+            : ['length_cm' => $cm($size->lengthM), 'width_cm' => $cm($size->widthM), 'depth_cm' => $cm($size->depthM)];
         if ($rig instanceof SpitRig) {
             return array_filter([
                 'kind' => 'spit', 'between_cm' => $cm($rig->betweenM), 'bite_cm' => $cm($rig->biteM), 'room_cm' => $cm($rig->roomM),
-                'section' => $rig->bar->section, 'bar_mm' => round(1000.0 * $rig->bar->sizeM, 4), 'wall_mm' => $rig->bar->section === 'tube' ? round(1000.0 * $rig->bar->wallM, 4) : null,
+                'section' => $rig->bar->section, 'bar_mm' => round(1000.0 * $rig->bar->sizeM, 4), 'wall_mm' => $rig->bar->section === 'tube'
+                    ? round(1000.0 * $rig->bar->wallM, 4)
+                    : null,
                 'span_cm' => $cm($rig->bar->spanM), 'steel' => $rig->bar->steel, 'motor_nm' => $rig->motorNm,
                 'test_kg' => $rig->testKg, 'test_arm_cm' => $cm($rig->testArmM), 'heavy_deg' => $rig->heavyDeg,
             ] + $file, fn (mixed $value): bool => $value !== null);
         }
         if ($rig instanceof FrameRig) {
-            return ['kind' => 'frame', 'frame_cm' => $cm($rig->lengthM), 'lean_deg' => $rig->leanDeg, 'lowest_cm' => $cm($rig->lowestM), 'stake_cm' => $cm($rig->stakeM)] + $file;
+            return [
+                'kind' => 'frame', 'frame_cm' => $cm($rig->lengthM), 'lean_deg' => $rig->leanDeg,
+                'lowest_cm' => $cm($rig->lowestM), 'stake_cm' => $cm($rig->stakeM),
+            ] + $file;
         }
         assert($rig instanceof PotRig);
 
-        return ['kind' => $rig->isBuried() ? 'buried_pot' : 'pot', 'pot_cm' => $cm($rig->pot->diameterM), 'pot_depth_cm' => $cm($rig->pot->depthM)] + ($rig->ground === null ? [] : ['ground' => $rig->ground]) + $file;
+        return [
+            'kind' => $rig->isBuried() ? 'buried_pot' : 'pot',
+            'pot_cm' => $cm($rig->pot->diameterM),
+            'pot_depth_cm' => $cm($rig->pot->depthM),
+        ] + ($rig->ground === null ? [] : ['ground' => $rig->ground]) + $file;
     }
 
     private static function spit(Fields $fields): ?SpitRig
     {
-        $fields->only('kind', 'between_cm', 'bite_cm', 'room_cm', 'section', 'bar_mm', 'wall_mm', 'span_cm', 'steel', 'motor_nm', 'test_kg', 'test_arm_cm', 'heavy_deg', 'length_cm', 'width_cm', 'depth_cm');
+        $fields->only(
+            'kind',
+            'between_cm',
+            'bite_cm',
+            'room_cm',
+            'section',
+            'bar_mm',
+            'wall_mm',
+            'span_cm',
+            'steel',
+            'motor_nm',
+            'test_kg',
+            'test_arm_cm',
+            'heavy_deg',
+            'length_cm',
+            'width_cm',
+            'depth_cm',
+        );
         $between = $fields->number('between_cm', 'length between the forks', 8.0, 250.0, 'cm', self::USUAL['between_cm']);
         $bite = $fields->number('bite_cm', 'bite of the forks', 0.0, 40.0, 'cm', self::USUAL['bite_cm']);
         $room = $fields->number('room_cm', 'room round the spit', 4.0, 150.0, 'cm', self::USUAL['room_cm']);
@@ -83,7 +118,17 @@ final class RigFile
             return null;
         }
 
-        return new SpitRig($between / 100.0, $bite / 100.0, $room / 100.0, $size, SpitBar::of($section, $bar / 1000.0, $wall / 1000.0, $span / 100.0, $steel), $motor, $testKg, $testArm / 100.0, $heavy);
+        return new SpitRig(
+            $between / 100.0,
+            $bite / 100.0,
+            $room / 100.0,
+            $size,
+            SpitBar::of($section, $bar / 1000.0, $wall / 1000.0, $span / 100.0, $steel),
+            $motor,
+            $testKg,
+            $testArm / 100.0,
+            $heavy,
+        );
     }
 
     private static function frame(Fields $fields): ?FrameRig
@@ -102,8 +147,21 @@ final class RigFile
     {
         $fields->only('kind', 'pot_cm', 'pot_depth_cm', 'ground', 'length_cm', 'width_cm', 'depth_cm');
         $diameter = $fields->number('pot_cm', 'diameter of the pot', 15.0, 60.0, 'cm', self::USUAL['pot_cm']);
-        $depth = $fields->number('pot_depth_cm', 'depth of the pot', 6.0, 40.0, 'cm', max(6.0, 100.0 * Pot::usual(max(0.16, $diameter / 100.0))->depthM));
-        $ground = $buried ? self::oneOf($fields, 'ground', 'ground', array_map(strval(...), array_keys((array) Table::named('rigs')['ground'])), 'dry') : null;
+        $depth = $fields->number(
+            'pot_depth_cm',
+            'depth of the pot',
+            6.0,
+            40.0,
+            'cm',
+            max(6.0, 100.0 * Pot::usual(max(0.16, $diameter / 100.0))->depthM),
+        );
+        $ground = $buried ? self::oneOf(
+            $fields,
+            'ground',
+            'ground',
+            array_map(strval(...), array_keys((array) Table::named('rigs')['ground'])),
+            'dry',
+        ) : null;
         $size = self::size($fields);
 
         return $fields->isClean() ? new PotRig(Pot::of($diameter / 100.0, $depth / 100.0), $size, $ground) : null;

@@ -59,7 +59,16 @@ final readonly class SpitBar
         $steels = Table::named('rigs')['steels'];
         $row = $steels[$steel] ?? throw OutOfRange::unknown('steel', $steel);
 
-        return new self($section, $sizeM, $wallM, $spanM, $steel, 1e6 * $row['yield_mpa'], 1e9 * $row['e_gpa'], Source::of(Mark::from($row['mark']), $row['citation']));
+        return new self(
+            $section,
+            $sizeM,
+            $wallM,
+            $spanM,
+            $steel,
+            1e6 * $row['yield_mpa'],
+            1e9 * $row['e_gpa'],
+            Source::of(Mark::from($row['mark']), $row['citation']),
+        );
     }
 
     /** Second moment of area, m⁴: round πd⁴/64, tube the difference of two, square a⁴/12. */
@@ -113,7 +122,16 @@ final readonly class SpitBar
     public function spanThatHoldsM(float $loadKg): float
     {
         return Bisection::root(function (float $span) use ($loadKg): float {
-            $bar = new self($this->section, $this->sizeM, $this->wallM, $span, $this->steel, $this->yieldPa, $this->elasticPa, $this->source);
+            $bar = new self(
+                $this->section,
+                $this->sizeM,
+                $this->wallM,
+                $span,
+                $this->steel,
+                $this->yieldPa,
+                $this->elasticPa,
+                $this->source,
+            );
 
             return min(self::MOST_SAG - $bar->sagM($loadKg) / $span, self::MOST_STRESS - $bar->strain($loadKg));
         }, 0.05, 6.0, 0.002);

@@ -58,7 +58,15 @@ final readonly class SpitFit
             default => Fit::AsItIs,
         };
 
-        return new self($fit, $size, $roomM - $reach, $roomM - $loose, $swing, (int) round(360 * (int) array_search($reach, $swing, true) / self::ANGLES), self::largestMassKg($cut, $massKg, $size, $usableM, $roomy, $offM));
+        return new self(
+            $fit,
+            $size,
+            $roomM - $reach,
+            $roomM - $loose,
+            $swing,
+            (int) round(360 * (int) array_search($reach, $swing, true) / self::ANGLES),
+            self::largestMassKg($cut, $massKg, $size, $usableM, $roomy, $offM),
+        );
     }
 
     /** How far a loose leg swings out beyond the tied body, m. */

@@ -48,6 +48,13 @@ final readonly class SpitRig implements Rig
     {
         $size = $this->size ?? JointSize::suggested($cut, $massKg);
 
-        return SpitFit::of($cut, $massKg, $size, ($this->betweenM + $this->biteM) / $pieces, $this->roomM, $this->balance($massKg * $pieces)->offM);
+        return SpitFit::of(
+            $cut,
+            $massKg,
+            $size,
+            ($this->betweenM + $this->biteM) / $pieces,
+            $this->roomM,
+            $this->balance($massKg * $pieces)->offM,
+        );
     }
 }

@@ -27,7 +27,8 @@ final readonly class Dish
      * @param  float  $startC  all through when it goes on
      * @param  string|null  $taste  a taste of the cut, or null when a number was given
      * @param  float  $targetC  core when eaten
-     * @param  bool|null  $coast  true: pulled early to climb to the target; false: cooked to the number; null: as the food allows (Safety\Carryover)
+     * @param  bool|null  $coast  true: pulled early to climb to the target; false: cooked to the number; null: as the food
+     *     allows (Safety\Carryover)
      * @param  float  $restMinutes  as asked for; leastRestMinutes() is what it gets
      * @param  non-empty-list<Stage>  $stages
      * @param  list<Preparation>  $preparations  in the order of the work
@@ -56,13 +57,47 @@ final readonly class Dish
     /** @param  non-empty-list<Stage>  $stages */
     public function through(array $stages): self
     {
-        return new self($this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste, $this->targetC, $this->coast, $this->restMinutes, $stages, $this->preparations, $this->rig, $this->bed);
+        return new self(
+            $this->name,
+            $this->cut,
+            $this->form,
+            $this->pieces,
+            $this->massKg,
+            $this->thicknessM,
+            $this->girthM,
+            $this->startC,
+            $this->taste,
+            $this->targetC,
+            $this->coast,
+            $this->restMinutes,
+            $stages,
+            $this->preparations,
+            $this->rig,
+            $this->bed,
+        );
     }
 
     /** With the coals of its buried pot round it. */
     public function buriedIn(BuriedBed $bed): self
     {
-        return new self($this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste, $this->targetC, $this->coast, $this->restMinutes, $this->stages, $this->preparations, $this->rig, $bed);
+        return new self(
+            $this->name,
+            $this->cut,
+            $this->form,
+            $this->pieces,
+            $this->massKg,
+            $this->thicknessM,
+            $this->girthM,
+            $this->startC,
+            $this->taste,
+            $this->targetC,
+            $this->coast,
+            $this->restMinutes,
+            $this->stages,
+            $this->preparations,
+            $this->rig,
+            $bed,
+        );
     }
 
     public function shape(): Shape
@@ -84,13 +119,16 @@ final readonly class Dish
     {
         $shape = $this->shape();
 
-        return ($shape->exponent + 1.0) * $this->massKg / Substance::from($this->cut->composition)->densityKgM3(5.0) / $shape->halfThicknessM;
+        return ($shape->exponent + 1.0) * $this->massKg / Substance::from($this->cut->composition)
+            ->densityKgM3(5.0) / $shape->halfThicknessM;
     }
 
     /** What was laid round the meat, m²K/W. */
     public function layerM2KW(): float
     {
-        return $this->cut->fatLayerM / 0.2 + array_sum(array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations));
+        return $this->cut->fatLayerM / 0.2 + array_sum(
+            array_map(fn (Preparation $preparation): float => $preparation->layerM2KW, $this->preparations),
+        );
     }
 
     public function isSealed(): bool

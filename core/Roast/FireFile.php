@@ -46,7 +46,16 @@ final class FireFile
             'moisture_percent' => $wish->moisture === null ? null : round(100.0 * $wish->moisture, 1),
             'layout' => $wish->layout,
             'steady' => $wish->steady ? true : null,
-            'piles' => $wish->piles === null ? null : array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 3), 'y_cm' => round(100.0 * $pile->yM, 3), 'kg' => $pile->kg], $wish->piles),
+            'piles' => $wish->piles === null
+                ? null
+                : array_map(
+                    fn (Pile $pile): array => [
+                        'x_cm' => round(100.0 * $pile->xM, 3),
+                        'y_cm' => round(100.0 * $pile->yM, 3),
+                        'kg' => $pile->kg,
+                    ],
+                    $wish->piles,
+                ),
         ], fn (mixed $value): bool => $value !== null);
     }
 
@@ -94,6 +103,14 @@ final class FireFile
             $fields->refuse('piles', sprintf('All piles together hold at most %.0f kg.', self::MOST_KG));
         }
 
-        return new FireWish($kind, $own === '' ? null : $own, $fuel === '' ? null : $fuel, $layout === '' ? null : $layout, $piles === [] ? null : $piles, $fields->truth('steady', 'wish for a steady fire', false), $moisture === null ? null : 0.01 * $moisture);
+        return new FireWish(
+            $kind,
+            $own === '' ? null : $own,
+            $fuel === '' ? null : $fuel,
+            $layout === '' ? null : $layout,
+            $piles === [] ? null : $piles,
+            $fields->truth('steady', 'wish for a steady fire', false),
+            $moisture === null ? null : 0.01 * $moisture,
+        );
     }
 }

@@ -47,6 +47,8 @@ final readonly class FireWish
     /** From the match to coals that can be cooked on, minutes; the kind's usual time where the cook named no fuel. */
     public function lightMinutes(Equipment $equipment): float
     {
-        return $this->fuel === null && $this->moisture === null ? $equipment->kind->lightMinutes : ($this->burns($equipment)?->lightMinutes() ?? $equipment->kind->lightMinutes);
+        return $this->fuel === null && $this->moisture === null
+            ? $equipment->kind->lightMinutes
+            : ($this->burns($equipment)?->lightMinutes() ?? $equipment->kind->lightMinutes);
     }
 }

@@ -37,7 +37,19 @@ final readonly class Roast
     /** @param  non-empty-list<Dish>  $dishes */
     public function with(array $dishes): self
     {
-        return new self($this->name, $this->serveAt, $this->people, $this->airC, $dishes, $this->place, $this->darkAt, $this->windMs, $this->rain, $this->altitudeM, $this->fires);
+        return new self(
+            $this->name,
+            $this->serveAt,
+            $this->people,
+            $this->airC,
+            $dishes,
+            $this->place,
+            $this->darkAt,
+            $this->windMs,
+            $this->rain,
+            $this->altitudeM,
+            $this->fires,
+        );
     }
 
     /** Name of the table's time zone in the IANA list; null where its offset alone is known. */
@@ -53,7 +65,10 @@ final readonly class Roast
         return Weather::of($this->airC, $this->windMs, $this->rain, $this->altitudeM);
     }
 
-    /** When it gets dark on the day of the table: the hour that the cook named, else sunset where the table stands; null when neither is known. */
+    /**
+     * When it gets dark on the day of the table: the hour that the cook named, else sunset where the table stands; null when
+     * neither is known.
+     */
     public function dark(): ?\DateTimeImmutable
     {
         if ($this->darkAt !== null) {

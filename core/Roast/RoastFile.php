@@ -33,7 +33,10 @@ final class RoastFile
 
     private const MOST_PREPARATIONS = 8;
 
-    /** Stuffing is not smoked: in a cooler cooker it stays warm for hours and never hot. Source: USDA FSIS, Turkey Basics: Stuffing; the figure is common practice. */
+    /**
+     * Stuffing is not smoked: in a cooler cooker it stays warm for hours and never hot. Source: USDA FSIS, Turkey Basics:
+     * Stuffing; the figure is common practice.
+     */
     private const COOLEST_FOR_STUFFING_C = 135.0;
 
     /** Mass may go beyond a cut's usual range by this factor before it is taken for a slip. */
@@ -67,7 +70,23 @@ final class RoastFile
     public static function read(mixed $data, ?\DateTimeImmutable $now = null): Roast
     {
         $fields = Fields::of($data);
-        $fields->only('format', 'version', 'name', 'serve_at', 'time_zone', 'people', 'air_c', 'latitude', 'longitude', 'dark_at', 'wind_ms', 'rain', 'altitude_m', 'fires', 'dishes');
+        $fields->only(
+            'format',
+            'version',
+            'name',
+            'serve_at',
+            'time_zone',
+            'people',
+            'air_c',
+            'latitude',
+            'longitude',
+            'dark_at',
+            'wind_ms',
+            'rain',
+            'altitude_m',
+            'fires',
+            'dishes',
+        );
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
         }
@@ -99,7 +118,10 @@ final class RoastFile
         $rain = $fields->truth('rain', 'rain', false);
         $altitudeM = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, 'm', 0.0);
         $fires = FireFile::readAll($fields);
-        $dishes = array_map(fn (Fields $dish): ?Dish => self::dish($dish, $version), $fields->list('dishes', 'dishes', 1, self::MOST_DISHES));
+        $dishes = array_map(
+            fn (Fields $dish): ?Dish => self::dish($dish, $version),
+            $fields->list('dishes', 'dishes', 1, self::MOST_DISHES),
+        );
         $fields->orThrow();
         $dishes = array_values(array_filter($dishes));
         assert($serveAt !== null && $dishes !== []);
@@ -108,7 +130,19 @@ final class RoastFile
             $serveAt = $serveAt->setTimezone(new \DateTimeZone($zone));
         }
 
-        return new Roast($name, $serveAt, $people, $airC, $dishes, $latitude === null || $longitude === null ? null : new Place($latitude, $longitude), $darkAt === '' ? null : $darkAt, $windMs, $rain, $altitudeM, $fires);
+        return new Roast(
+            $name,
+            $serveAt,
+            $people,
+            $airC,
+            $dishes,
+            $latitude === null || $longitude === null ? null : new Place($latitude, $longitude),
+            $darkAt === '' ? null : $darkAt,
+            $windMs,
+            $rain,
+            $altitudeM,
+            $fires,
+        );
     }
 
     /** @return array<string, mixed> what `read` reads, complete */
@@ -158,7 +192,23 @@ final class RoastFile
 
     private static function dish(Fields $fields, int $version): ?Dish
     {
-        $fields->only('name', 'cut', 'form', 'pieces', 'mass_kg', 'thickness_cm', 'girth_cm', 'start_c', 'taste', 'target_c', 'coast', 'rest_minutes', 'preparations', 'rig', 'stages');
+        $fields->only(
+            'name',
+            'cut',
+            'form',
+            'pieces',
+            'mass_kg',
+            'thickness_cm',
+            'girth_cm',
+            'start_c',
+            'taste',
+            'target_c',
+            'coast',
+            'rest_minutes',
+            'preparations',
+            'rig',
+            'stages',
+        );
         $cut = null;
         try {
             $id = $fields->text('cut', 'cut', 60);
@@ -179,7 +229,15 @@ final class RoastFile
         $pieces = $fields->wholeNumber('pieces', 'number of pieces', 1, 200, 1);
         $mass = $fields->number('mass_kg', 'mass of one piece', 0.005, 60.0, 'kg');
         if ($cut !== null && $fields->has('mass_kg') && ($mass < $cut->leastMassKg / self::MASS_LEEWAY || $mass > $cut->mostMassKg * self::MASS_LEEWAY)) {
-            $fields->refuse('mass_kg', sprintf('%s: one piece weighs %s to %s kg.', $cut->name, round($cut->leastMassKg / self::MASS_LEEWAY, 3), $cut->mostMassKg * self::MASS_LEEWAY));
+            $fields->refuse(
+                'mass_kg',
+                sprintf(
+                    '%s: one piece weighs %s to %s kg.',
+                    $cut->name,
+                    round($cut->leastMassKg / self::MASS_LEEWAY, 3),
+                    $cut->mostMassKg * self::MASS_LEEWAY,
+                ),
+            );
         }
         $thickness = $fields->optionalNumber('thickness_cm', 'thickness', 0.5, 50.0, 'cm');
         $girth = $fields->optionalNumber('girth_cm', 'girth', 3.0, 160.0, 'cm');
@@ -189,7 +247,10 @@ final class RoastFile
         if ($cut !== null && $thickness !== null) {
             $usual = 100.0 * $cut->shape->usualThicknessM($mass);
             if ($thickness < 0.3 * $usual || $thickness > 2.5 * $usual) {
-                $fields->refuse('thickness_cm', sprintf('At this mass the thickness is usually about %.0f cm: measure %s.', $usual, $cut->measure));
+                $fields->refuse(
+                    'thickness_cm',
+                    sprintf('At this mass the thickness is usually about %.0f cm: measure %s.', $usual, $cut->measure),
+                );
             }
         }
         $start = $fields->number('start_c', 'start temperature', -1.0, 40.0, '°C', 5.0);
@@ -215,11 +276,20 @@ final class RoastFile
         }
         foreach (in_array('stuff', array_column($preparations, 'id'), true) ? $stages : [] as $i => $stage) {
             if (! $stage->cooker->isRest() && $stage->cookerC < self::COOLEST_FOR_STUFFING_C) {
-                $fields->refuse("stages.$i.cooker_c", sprintf('Stuffing warms too slowly in a smoker’s heat and spoils before it is hot: %.0f °C or more, or cook the stuffing by itself.', self::COOLEST_FOR_STUFFING_C));
+                $fields->refuse(
+                    "stages.$i.cooker_c",
+                    sprintf(
+                        'Stuffing warms too slowly in a smoker’s heat and spoils before it is hot: %.0f °C or more, or cook the stuffing by itself.',
+                        self::COOLEST_FOR_STUFFING_C,
+                    ),
+                );
             }
         }
         if ($stages[count($stages) - 1]->end === StageEnd::Tender && ! $cut->tough) {
-            $fields->refuse('stages.'.(count($stages) - 1).'.until_tender', "{$cut->name}: it does not take hours to get tender. Give a core temperature.");
+            $fields->refuse(
+                'stages.'.(count($stages) - 1).'.until_tender',
+                "{$cut->name}: it does not take hours to get tender. Give a core temperature.",
+            );
         }
         if ($stages[count($stages) - 1]->cooker->isRest()) {
             $fields->refuse('stages', 'The last stage must be on a cooker: the rest after it is counted by itself.');
@@ -269,7 +339,10 @@ final class RoastFile
         try {
             return [$taste, $cut->taste($taste)->coreC];
         } catch (OutOfRange) {
-            $fields->refuse('taste', sprintf('%s can be: %s. Or give target_c.', $cut->name, implode(', ', array_column($cut->tastes, 'id'))));
+            $fields->refuse(
+                'taste',
+                sprintf('%s can be: %s. Or give target_c.', $cut->name, implode(', ', array_column($cut->tastes, 'id'))),
+            );
 
             return [$taste, 99.0];
         }
@@ -300,7 +373,10 @@ final class RoastFile
         }
         $end = $ends[0] ?? StageEnd::Pull;
         if (! $last && in_array($end, [StageEnd::Pull, StageEnd::Tender], true)) {
-            $fields->refuse($ends === [] ? '' : $end->value, 'Only the last stage ends with the pull; give this one minutes or until_core_c.');
+            $fields->refuse(
+                $ends === [] ? '' : $end->value,
+                'Only the last stage ends with the pull; give this one minutes or until_core_c.',
+            );
         }
         $value = match ($end) {
             StageEnd::Minutes => $fields->number('minutes', 'length of the stage', 1.0, 2880.0, 'min'),
@@ -313,7 +389,15 @@ final class RoastFile
             $fields->refuse('wrap', 'It is wrapped in foil or paper, or left out.');
         }
 
-        return new Stage($cooker, $cookerC, $end, $value, array_map(self::chore(...), $fields->list('chores', 'chores', 0, 8)), null, $wrap);
+        return new Stage(
+            $cooker,
+            $cookerC,
+            $end,
+            $value,
+            array_map(self::chore(...), $fields->list('chores', 'chores', 0, 8)),
+            null,
+            $wrap,
+        );
     }
 
     /** The heat of an open fire, told by seconds of the palm. */
@@ -327,7 +411,13 @@ final class RoastFile
         if ($fields->has('cooker_c')) {
             $fields->refuse('hand_s', 'Give seconds of the hand or a temperature, not both.');
         }
-        $seconds = $fields->number('hand_s', 'hand test', ceil(10.0 * HandTest::secondsOfWall($cooker->mostC)) / 10.0, floor(HandTest::secondsOfWall($cooker->leastC)), 's');
+        $seconds = $fields->number(
+            'hand_s',
+            'hand test',
+            ceil(10.0 * HandTest::secondsOfWall($cooker->mostC)) / 10.0,
+            floor(HandTest::secondsOfWall($cooker->leastC)),
+            's',
+        );
 
         return HandTest::wallC(min(60.0, max(2.0, $seconds)));
     }

@@ -15,7 +15,10 @@ enum Wrapping: string
     /** Share of its water that butcher's paper still lets out. Common practice: it breathes. */
     private const BREATHES = 0.05;
 
-    /** Emissivity of foil that was crumpled round fat and has been in smoke. Source: Incropera & DeWitt, Table A.11, oxidised aluminium 0.2 to 0.4 (from memory). */
+    /**
+     * Emissivity of foil that was crumpled round fat and has been in smoke. Source: Incropera & DeWitt, Table A.11, oxidised
+     * aluminium 0.2 to 0.4 (from memory).
+     */
     private const SMOKED_FOIL = 0.35;
 
     public function inWords(): string

@@ -12,7 +12,8 @@ use Diatherm\Measure\Source;
  * says: climbs beyond these are not seen in practice.
  *
  * Common practice: 1 to 4 K after a fire of 125 °C or less, 3 to 6 K from a roaster or a closed grill, 5 to 8 K from a fierce
- * fire; 2 to 3 K for a fillet or another thin piece. The most that is shown is the top of these; what is counted on is their middle, since who counts on the top is as
+ * fire; 2 to 3 K for a fillet or another thin piece. The most that is shown is the top of these; what is counted on is their
+ * middle, since who counts on the top is as
  * often short as not. Poultry, stuffed and minced dishes do harm a few kelvin short, and nobody sees into a buried pot:
  * nothing is counted there unless the cook asks.
  */

@@ -35,7 +35,13 @@ final readonly class LethalityTable
         $tables = Table::named('lethality')['tables'];
         $table = $tables[$id] ?? throw OutOfRange::unknown('lethality table', $id);
 
-        return new self($table['name'], $table['log10'], $table['made_for'], $table['rows'], Source::of(Mark::from($table['mark']), $table['citation']));
+        return new self(
+            $table['name'],
+            $table['log10'],
+            $table['made_for'],
+            $table['rows'],
+            Source::of(Mark::from($table['mark']), $table['citation']),
+        );
     }
 
     /** Whether it was made for this cut or kind of meat, or only stands in for its own. */

@@ -24,7 +24,10 @@ final readonly class SafeMinimum
     /** @throws OutOfRange for a class that is not in the table */
     public static function of(string $class): self
     {
-        /** @var array<string, array{name: string, core_c: int|null, hold_min: int, lethality: string|null, mark: string, citation?: string}> $rows */
+        /**
+         * @var array<string, array{name: string, core_c: int|null, hold_min: int, lethality: string|null, mark: string,
+         *     citation?: string}> $rows
+         */
         $rows = Table::named('safe-minimums')['classes'];
         $row = $rows[$class] ?? throw OutOfRange::unknown('class of food', $class);
 

@@ -88,11 +88,21 @@ final readonly class Banking
         $jointM = LaidFires::lengthM($dish);
         $together = $forecast->cookMinutes->likely;
         $height = $mechanism->heightM;
-        $even = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, $fire->equipment->piles('even', $fire->run->startKg));
+        $even = FireFloor::of(
+            $mechanism->lengthM,
+            $mechanism->widthM,
+            false,
+            $fire->fuel,
+            $fire->equipment->piles('even', $fire->run->startKg),
+        );
         $floor = (new FireLayout($fire))->floor();
         assert($floor !== null);
         $kind = CookerShed::kind($fire->equipment->kind->id);
-        $cooker = $kind->with($kind->inside->exposing(LaidFires::fading($fire->wish, $fire->equipment))->airedBy(OpenFire::staysInWind($fire->weather->groundWindMs()))->atAltitude($fire->weather->altitudeM));
+        $cooker = $kind->with(
+            $kind->inside->exposing(LaidFires::fading($fire->wish, $fire->equipment))->airedBy(
+                OpenFire::staysInWind($fire->weather->groundWindMs()),
+            )->atAltitude($fire->weather->altitudeM),
+        );
         $rows = [];
         // The forecast is that of the part that decides over a fire laid in the usual way.
         $scale = $aimed / max(1.0, LaidFires::usualWm2($fire->equipment, $dish, $dish->stages[$number]->cookerC, $fire->weather));
@@ -100,13 +110,29 @@ final readonly class Banking
             $curve = self::times($forecast, $cooker, $part->halfShare, $aimed);
             $rows[] = [$part, $part->middleM($jointM), $curve, self::fluxFor($curve, $together) / $scale];
         }
-        $piles = self::sharedOut($mechanism, $fire->fuel, self::bands($mechanism->lengthM, $jointM, array_column($rows, 1)), self::across($fire), array_column($rows, 1), array_column($rows, 3));
+        $piles = self::sharedOut(
+            $mechanism,
+            $fire->fuel,
+            self::bands($mechanism->lengthM, $jointM, array_column($rows, 1)),
+            self::across($fire),
+            array_column($rows, 1),
+            array_column($rows, 3),
+        );
         $banked = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, $piles);
         $parts = array_map(function (array $row) use ($floor, $even, $banked, $height, $scale): BankedPart {
             [$part, $x, $curve] = $row;
             $minutes = fn (FireFloor $one): float => self::minutesAt($curve, $scale * $one->downWm2($x, 0.0, $height));
 
-            return new BankedPart($part->id, $part->name, $part->from, $part->to, $floor->downWm2($x, 0.0, $height), $minutes($floor), $minutes($even), $minutes($banked));
+            return new BankedPart(
+                $part->id,
+                $part->name,
+                $part->from,
+                $part->to,
+                $floor->downWm2($x, 0.0, $height),
+                $minutes($floor),
+                $minutes($even),
+                $minutes($banked),
+            );
         }, $rows);
 
         return new self($parts, $piles, array_sum(array_column($piles, 'kg')), $jointM, $together);
@@ -133,9 +159,30 @@ final readonly class Banking
         $kg = array_fill(0, count($bandsM), 1.0);
         for ($pass = 0; $pass < self::PASSES; $pass++) {
             // What each band sends to each part for every kilogram, as large as it now is, over what the part asks for.
-            $sent = array_map(fn (float $xM, float $one): FireFloor => FireFloor::of($fire->lengthM, $fire->widthM, false, $fuel, $band($xM, max(self::LEAST_KG, $one))), $bandsM, $kg);
-            $matrix = array_map(fn (float $partM, float $wants): array => array_map(fn (FireFloor $floor, float $one): float => $floor->downWm2($partM, 0.0, $fire->heightM) / max(self::LEAST_KG, $one) / $wants, $sent, $kg), $partsM, $asked);
-            $kg = array_map(fn (float $one): float => min(self::MOST_KG, $one), NonNegative::solve($matrix, array_fill(0, count($asked), 1.0)));
+            $sent = array_map(
+                fn (float $xM, float $one): FireFloor => FireFloor::of(
+                    $fire->lengthM,
+                    $fire->widthM,
+                    false,
+                    $fuel,
+                    $band($xM, max(self::LEAST_KG, $one)),
+                ),
+                $bandsM,
+                $kg,
+            );
+            $matrix = array_map(
+                fn (float $partM, float $wants): array => array_map(
+                    fn (FireFloor $floor, float $one): float => $floor->downWm2($partM, 0.0, $fire->heightM) / max(self::LEAST_KG, $one) / $wants,
+                    $sent,
+                    $kg,
+                ),
+                $partsM,
+                $asked,
+            );
+            $kg = array_map(
+                fn (float $one): float => min(self::MOST_KG, $one),
+                NonNegative::solve($matrix, array_fill(0, count($asked), 1.0)),
+            );
         }
 
         return array_merge(...array_map($band, $bandsM, $kg));
@@ -144,7 +191,9 @@ final readonly class Banking
     /** @return non-empty-list<float> where across the bed its layout has coals, m */
     private static function across(FirePlan $fire): array
     {
-        return array_values(array_unique(array_map(fn (Pile $pile): float => $pile->yM, $fire->equipment->piles($fire->layout ?? 'even', 1.0)))) ?: [0.0];
+        return array_values(
+            array_unique(array_map(fn (Pile $pile): float => $pile->yM, $fire->equipment->piles($fire->layout ?? 'even', 1.0))),
+        ) ?: [0.0];
     }
 
     /** @return non-empty-list<array{float, float}> logarithms of flux and of minutes to the pull's core temperature, by rising flux */
@@ -155,12 +204,29 @@ final readonly class Banking
         foreach (self::HEATS as $share) {
             $flux = $share * $aimedWm2;
             $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of($dish->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker, Held::asSet())->at($celsius) : $stage, $dish->stages)), $forecast->airC, Resolution::coarse(), new Course(pulledS: self::LONGEST_S), Variation::of(1.0, $half));
+            $cook = Cook::of(
+                $dish->through(
+                    array_map(
+                        fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker, Held::asSet())
+                            ->at($celsius) : $stage,
+                        $dish->stages,
+                    ),
+                ),
+                $forecast->airC,
+                Resolution::coarse(),
+                new Course(pulledS: self::LONGEST_S),
+                Variation::of(1.0, $half),
+            );
             $trace = $cook->body->record(false);
             $cook->toPull($forecast->pullC);
             $reached = $trace->reaches($forecast->pullC);
             // A part that never gets there is put as far off as its last warmth suggests, so that more coal still helps it.
-            $minutes = max(1.0, $reached === null ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC) : $reached / 60.0);
+            $minutes = max(
+                1.0,
+                $reached === null
+                    ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC)
+                    : $reached / 60.0,
+            );
             $points[] = [log($flux), log($minutes)];
         }
 

@@ -67,18 +67,39 @@ final readonly class Correction
      * @param  string|null  $refuel  words of a refuel that is due; null when none is
      * @return self|null null when there is no reading to go by
      */
-    public static function of(OwnCurve $curve, Weather $weather, float $targetC, Settings $settings, array $readings, float $changedMinutes = INF, ?string $refuel = null): ?self
-    {
-        $fresh = array_values(array_filter($readings, fn (array $one): bool => $one[0] >= -self::FRESH_MINUTES && $one[0] >= -$changedMinutes - 2.0));
+    public static function of(
+        OwnCurve $curve,
+        Weather $weather,
+        float $targetC,
+        Settings $settings,
+        array $readings,
+        float $changedMinutes = INF,
+        ?string $refuel = null,
+    ): ?self {
+        $fresh = array_values(
+            array_filter($readings, fn (array $one): bool => $one[0] >= -self::FRESH_MINUTES && $one[0] >= -$changedMinutes - 2.0),
+        );
         if ($fresh === []) {
             return null;
         }
-        $line = RobustLine::through(array_column($fresh, 0), array_column($fresh, 1), [$fresh[count($fresh) - 1][1], 0.0], [3.0 * self::SCATTER_K, self::DRIFT_K_MIN], self::SCATTER_K);
+        $line = RobustLine::through(
+            array_column($fresh, 0),
+            array_column($fresh, 1),
+            [$fresh[count($fresh) - 1][1], 0.0],
+            [3.0 * self::SCATTER_K, self::DRIFT_K_MIN],
+            self::SCATTER_K,
+        );
         $level = $line->intercept;
         $pace = $curve->paceMinutes($targetC, $weather);
         // A drift that the readings do not bear out is taken for none.
         $drift = abs($line->slope) > 1.3 * sqrt($line->covariance[2]) ? $line->slope : 0.0;
-        $answer = fn (string $act, string $words, string $why, float $look, ?Settings $to = null): self => new self($act, $to, $words, $why, $look, $level, 60.0 * $drift);
+        $answer = fn (
+            string $act,
+            string $words,
+            string $why,
+            float $look,
+            ?Settings $to = null,
+        ): self => new self($act, $to, $words, $why, $look, $level, 60.0 * $drift);
         $band = max(self::BAND_K, match (true) {
             $curve->mechanism instanceof Thermostat => $curve->mechanism->swingAtK($targetC),
             $curve->mechanism instanceof OpenFire => self::HAND_K,
@@ -87,11 +108,23 @@ final readonly class Correction
         $off = $level - $targetC;
         $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
         if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
-            return $answer('hold', 'Leave it as it is', $curve->mechanism instanceof OpenFire ? 'It stands about where it should between two refuels: that is as steady as a fire gets.' : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band), 20.0);
+            return $answer(
+                'hold',
+                'Leave it as it is',
+                $curve->mechanism instanceof OpenFire
+                    ? 'It stands about where it should between two refuels: that is as steady as a fire gets.'
+                    : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band),
+                20.0,
+            );
         }
         $settles = min(max($pace, 4.0), self::LOOK_MOST);
         if ($changedMinutes < $settles && $drift * $off <= 0.0) {
-            return $answer('wait', 'Wait: the last change is still at work', sprintf('This cooker takes about %.0f min to follow. It is on its way.', $settles), max(5.0, round($settles - $changedMinutes)));
+            return $answer(
+                'wait',
+                'Wait: the last change is still at work',
+                sprintf('This cooker takes about %.0f min to follow. It is on its way.', $settles),
+                max(5.0, round($settles - $changedMinutes)),
+            );
         }
         $look = min(self::LOOK_MOST, max(self::LOOK_LEAST, round(1.5 * $pace)));
         if ($refuel !== null && $coming < 0.0) {
@@ -105,8 +138,16 @@ final readonly class Correction
      * @param  float  $headingC  where these settings bring it, as far as it can be told
      * @param  \Closure(string, string, string, float, ?Settings=): self  $answer
      */
-    private static function change(OwnCurve $curve, Weather $weather, float $targetC, Settings $settings, float $headingC, float $off, float $look, \Closure $answer): self
-    {
+    private static function change(
+        OwnCurve $curve,
+        Weather $weather,
+        float $targetC,
+        Settings $settings,
+        float $headingC,
+        float $off,
+        float $look,
+        \Closure $answer,
+    ): self {
         $mechanism = $curve->mechanism;
         $controls = $mechanism->controls();
         $colder = $off < 0.0;
@@ -118,19 +159,43 @@ final readonly class Correction
             $now = $settings->get($control->id);
             $to = $wanted->get($control->id);
             // A change goes one way only: hotter opens, colder closes.
-            $to = $colder ? max($now, min($to, max(self::BOLDEST * $now, $now + 4.0 * $control->step))) : min($now, max($to, $now / self::BOLDEST));
+            $to = $colder ? max(
+                $now,
+                min($to, max(self::BOLDEST * $now, $now + 4.0 * $control->step)),
+            ) : min($now, max($to, $now / self::BOLDEST));
             $values[$control->id] = $mechanism instanceof Thermostat ? $wanted->get($control->id) : $to;
         }
         $new = Settings::of($values)->rounded($controls);
         if ($new->values === $settings->rounded($controls)->values) {
-            $full = $controls === [] || $colder && ! in_array(false, array_map(fn ($control): bool => $control->isFull($settings->get($control->id)), $controls), true);
+            $full = $controls === [] || $colder && ! in_array(
+                false,
+                array_map(fn ($control): bool => $control->isFull($settings->get($control->id)), $controls),
+                true,
+            );
 
             return $colder && $full
-                ? $answer('shelter', 'It is fully open already: shelter it from the wind, and see to its fuel', 'There is nothing left to open. What is missing is coal, or the wind takes it.', $look)
+                ? $answer(
+                    'shelter',
+                    'It is fully open already: shelter it from the wind, and see to its fuel',
+                    'There is nothing left to open. What is missing is coal, or the wind takes it.',
+                    $look,
+                )
                 : $answer('hold', 'Leave it as it is', 'The change that would be needed is smaller than a hand can set.', 20.0);
         }
 
-        return $answer('set', self::inWords($curve, $settings, $new, $colder), sprintf($mechanism instanceof OpenFire ? 'Freshly made up it would give %s; the target is %s.' : 'It is heading for %s; the target is %s.', self::heat($mechanism, $headingC), self::heat($mechanism, $targetC)), $look, $new);
+        return $answer(
+            'set',
+            self::inWords($curve, $settings, $new, $colder),
+            sprintf(
+                $mechanism instanceof OpenFire
+                    ? 'Freshly made up it would give %s; the target is %s.'
+                    : 'It is heading for %s; the target is %s.',
+                self::heat($mechanism, $headingC),
+                self::heat($mechanism, $targetC),
+            ),
+            $look,
+            $new,
+        );
     }
 
     private static function heat(Mechanism $mechanism, float $celsius): string
@@ -149,7 +214,9 @@ final readonly class Correction
         if ($mechanism instanceof CampOven) {
             [$over, $under] = [$to->get('over') - $from->get('over'), $to->get('under') - $from->get('under')];
 
-            return $colder ? sprintf('%.0f more coals on the lid, %.0f more below', $over, $under) : sprintf('Take %.0f coals off the lid, %.0f from below', -$over, -$under);
+            return $colder
+                ? sprintf('%.0f more coals on the lid, %.0f more below', $over, $under)
+                : sprintf('Take %.0f coals off the lid, %.0f from below', -$over, -$under);
         }
 
         return ucfirst($mechanism->inWords($to));

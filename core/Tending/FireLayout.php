@@ -29,7 +29,9 @@ final readonly class FireLayout
             return [];
         }
 
-        return $wish->piles !== null ? Pile::sharing($wish->piles, $kg) : $equipment->piles($layout ?? throw OutOfRange::unknown('layout', ''), $kg);
+        return $wish->piles !== null
+            ? Pile::sharing($wish->piles, $kg)
+            : $equipment->piles($layout ?? throw OutOfRange::unknown('layout', ''), $kg);
     }
 
     /** The fire from above as it is first laid; null where there is none to see. */
@@ -43,13 +45,18 @@ final readonly class FireLayout
         if ($mechanism instanceof GasGrill) {
             $bars = [];
             foreach ($mechanism->burnersW as $i => $watts) {
-                $bars[] = [(($i + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'], $watts * $this->fire->steps[0]->settings->get('burner_'.($i + 1))];
+                $bars[] = [
+                    (($i + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'],
+                    $watts * $this->fire->steps[0]->settings->get('burner_'.($i + 1)),
+                ];
             }
 
             return FireFloor::bars($floor['length'], $floor['width'], $bars);
         }
 
-        return $this->fire->fuel === null ? null : FireFloor::of($floor['length'], $floor['width'], $floor['round'], $this->fire->fuel, $this->fire->piles, $this->burning());
+        return $this->fire->fuel === null
+            ? null
+            : FireFloor::of($floor['length'], $floor['width'], $floor['round'], $this->fire->fuel, $this->fire->piles, $this->burning());
     }
 
     /** Share of the free burning that the lid lets a vented bed have at the first step; 1 in the open. */
@@ -61,7 +68,14 @@ final readonly class FireLayout
         $step = $this->fire->steps[0];
         $free = $this->fire->run->startKg * CoalBed::freshWKg($this->fire->fuel);
 
-        return min(1.0, $this->fire->curve->mechanism->heatW($step->settings, $this->fire->curve->modelC($step->steadyC->likely, $this->fire->weather), $this->fire->weather) / $free);
+        return min(
+            1.0,
+            $this->fire->curve->mechanism->heatW(
+                $step->settings,
+                $this->fire->curve->modelC($step->steadyC->likely, $this->fire->weather),
+                $this->fire->weather,
+            ) / $free,
+        );
     }
 
     /**
@@ -80,14 +94,26 @@ final readonly class FireLayout
         $across = (int) ceil($dish->pieces / $along);
         $mechanism = $this->fire->curve->mechanism;
         if ($mechanism instanceof GasGrill) {
-            return ['x' => $mechanism->meatOver === null ? 0.0 : (($mechanism->meatOver + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'], 'y' => 0.0, 'length' => min($floor['length'], $across * $size->widthM), 'width' => min($floor['width'], $along * $size->lengthM)];
+            return [
+                'x' => $mechanism->meatOver === null
+                    ? 0.0
+                    : (($mechanism->meatOver + 0.5) / count($mechanism->burnersW) - 0.5) * $floor['length'],
+                'y' => 0.0,
+                'length' => min($floor['length'], $across * $size->widthM),
+                'width' => min($floor['width'], $along * $size->lengthM),
+            ];
         }
         $y = 0.0;
         if ($this->fire->layout === 'one_side' && $this->fire->piles !== []) {
-            $middle = array_sum(array_map(fn (Pile $pile): float => $pile->yM * $pile->kg, $this->fire->piles)) / max(1e-9, array_sum(array_column($this->fire->piles, 'kg')));
+            $middle = array_sum(
+                array_map(fn (Pile $pile): float => $pile->yM * $pile->kg, $this->fire->piles),
+            ) / max(1e-9, array_sum(array_column($this->fire->piles, 'kg')));
             $y = max(-0.28, min(0.28, -$middle / $floor['width'])) * $floor['width'];
         }
 
-        return ['x' => 0.0, 'y' => $y, 'length' => min($floor['length'], $along * $size->lengthM), 'width' => min($floor['width'], $across * $size->widthM)];
+        return [
+            'x' => 0.0, 'y' => $y, 'length' => min($floor['length'], $along * $size->lengthM),
+            'width' => min($floor['width'], $across * $size->widthM),
+        ];
     }
 }

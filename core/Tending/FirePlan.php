@@ -100,7 +100,9 @@ final readonly class FirePlan
     {
         $refuels = array_column($this->run->refuels, 'kg');
 
-        return $this->fuel === null || $this->lender !== null ? 0.0 : $this->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
+        return $this->fuel === null || $this->lender !== null
+            ? 0.0
+            : $this->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
     }
 
     /** Gas or pellets that pass through in all. */
@@ -133,7 +135,13 @@ final readonly class FirePlan
     {
         [$chunks, $chips] = [Fuel::named('chunks'), Fuel::named('chips')];
 
-        return $this->smokeKg() <= 0.0 ? '' : sprintf('%s, or %s of chips', $chunks->inWords(max((float) $chunks->pieceKg, $this->smokeKg())), $chips->inWords(max((float) $chips->pieceKg, $this->smokeKg())));
+        return $this->smokeKg() <= 0.0
+            ? ''
+            : sprintf(
+                '%s, or %s of chips',
+                $chunks->inWords(max((float) $chunks->pieceKg, $this->smokeKg())),
+                $chips->inWords(max((float) $chips->pieceKg, $this->smokeKg())),
+            );
     }
 
     /** @return array{over: int, under: int}|null coals of a camp oven, on the lid and below; null for any other cooker */
@@ -141,7 +149,8 @@ final readonly class FirePlan
     {
         $settings = $this->steps[0]->settings;
 
-        return $this->curve->mechanism instanceof CampOven && ! $this->buried ? ['over' => (int) $settings->get('over'), 'under' => (int) $settings->get('under')] : null;
+        return $this->curve->mechanism instanceof CampOven
+            && ! $this->buried ? ['over' => (int) $settings->get('over'), 'under' => (int) $settings->get('under')] : null;
     }
 
     /** A cook's measure of so much in the bed: by number for a camp oven, whatever it burns. */
@@ -151,7 +160,9 @@ final readonly class FirePlan
             return '';
         }
 
-        return $this->count() === null || $this->fuel->pieceKg !== null ? $this->fuel->inWords($kg) : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->fuel));
+        return $this->count() === null || $this->fuel->pieceKg !== null
+            ? $this->fuel->inWords($kg)
+            : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->fuel));
     }
 
     /** Whether a fire out of the way makes the next coals. */

@@ -56,7 +56,8 @@ final class FirePlanning
 
     /**
      * @param  list<Forecast>  $forecasts
-     * @param  non-empty-list<array{float, float, float, int, float}>  $heats  from, until, °C and dish, in order; then when it is likely to be free
+     * @param  non-empty-list<array{float, float, float, int, float}>  $heats  from, until, °C and dish, in order; then when
+     *     it is likely to be free
      * @param  array<string, OwnCooker>  $yard
      * @param  list<FirePlan>  $before  plans of the cookers that come before it
      */
@@ -84,11 +85,39 @@ final class FirePlanning
         $run = new FireRun($curve, $weather, $fuel, $steps, -$preheat, $until, $equipment->renewAt($wish->steady));
         $bed = $forecasts[$dish]->dish->bed;
         $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
-        $course = array_map(fn (array $point): array => [$point[0], $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather)], $points);
+        $course = array_map(
+            fn (array $point): array => [
+                $point[0],
+                $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather),
+            ],
+            $points,
+        );
 
         [$lender, $topUpKg] = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg);
 
-        return new FirePlan($dish, array_values(array_unique(array_column($heats, 3))), $roast->serveAt->setTimestamp((int) round(60.0 * $first)), $forecasts[$dish]->dish->stages[0]->cooker->id === $kind, $own->name ?? ucfirst($equipment->kind->short), $equipment, $curve, $weather, $fuel, $layout, $steps, $run, FireLayout::piles($wish, $equipment, $layout, $run->startKg), $course, $preheat, $until, $buried, $own !== null, $wish, $lender, $topUpKg);
+        return new FirePlan(
+            $dish,
+            array_values(array_unique(array_column($heats, 3))),
+            $roast->serveAt->setTimestamp((int) round(60.0 * $first)),
+            $forecasts[$dish]->dish->stages[0]->cooker->id === $kind,
+            $own->name ?? ucfirst($equipment->kind->short),
+            $equipment,
+            $curve,
+            $weather,
+            $fuel,
+            $layout,
+            $steps,
+            $run,
+            FireLayout::piles($wish, $equipment, $layout, $run->startKg),
+            $course,
+            $preheat,
+            $until,
+            $buried,
+            $own !== null,
+            $wish,
+            $lender,
+            $topUpKg,
+        );
     }
 
     /**
@@ -139,7 +168,9 @@ final class FirePlanning
             if ($steps === [] || $before !== $celsius) {
                 $takes = Settling::between($curve, $weather, $before, $celsius)?->doneMinutes() ?? 0.0;
                 $begins = $from - min(max(0.0, $from - $free), $takes) - $first;
-                $steps[] = $laidKg === null ? self::step($begins, $celsius, $curve, $weather) : self::laidByHand($begins, $celsius, $firstC, $laidKg, $curve, $weather);
+                $steps[] = $laidKg === null
+                    ? self::step($begins, $celsius, $curve, $weather)
+                    : self::laidByHand($begins, $celsius, $firstC, $laidKg, $curve, $weather);
             }
             $free = max($free, $likely);
         }
@@ -171,16 +202,36 @@ final class FirePlanning
         $settings = $curve->settingsFor($celsius, $weather)->rounded($curve->mechanism->controls());
         $steady = $curve->steadyC($curve->settingsFor($celsius, $weather), $weather);
 
-        return new FireStep($from, $celsius, $settings, $curve->steadyC($settings, $weather), abs($steady->likely - $celsius) <= self::NEAR_K, $curve->isExtrapolated($celsius, $weather));
+        return new FireStep(
+            $from,
+            $celsius,
+            $settings,
+            $curve->steadyC($settings, $weather),
+            abs($steady->likely - $celsius) <= self::NEAR_K,
+            $curve->isExtrapolated($celsius, $weather),
+        );
     }
 
     /** Coals in the open as the cook laid them, whatever they come to; later heats ask for more or less of them. */
-    private static function laidByHand(float $from, float $celsius, float $firstC, float $laidKg, OwnCurve $curve, Weather $weather): FireStep
-    {
+    private static function laidByHand(
+        float $from,
+        float $celsius,
+        float $firstC,
+        float $laidKg,
+        OwnCurve $curve,
+        Weather $weather,
+    ): FireStep {
         $kg = fn (float $targetC): float => $curve->settingsFor($targetC, $weather)->get('coals_kg');
         $settings = Settings::of(['coals_kg' => $laidKg * $kg($celsius) / max(0.05, $kg($firstC))]);
 
-        return new FireStep($from, $celsius, $settings, $curve->steadyC($settings, $weather), true, $curve->isExtrapolated($celsius, $weather));
+        return new FireStep(
+            $from,
+            $celsius,
+            $settings,
+            $curve->steadyC($settings, $weather),
+            true,
+            $curve->isExtrapolated($celsius, $weather),
+        );
     }
 
     /**

@@ -156,7 +156,17 @@ final class FireRun
             if ($free >= self::FED_AT * $need) {
                 return;
             }
-            $more = min((self::HEADROOM * $need - $free) / $fresh, max(0.02, self::lastingKg($fuel, $need, 60.0 * $need * $rest / $fuel->bedJKg() + $this->warmingKg($fuel, $step, $nowC)) - $bed->leftKg()));
+            $more = min(
+                (self::HEADROOM * $need - $free) / $fresh,
+                max(
+                    0.02,
+                    self::lastingKg(
+                        $fuel,
+                        $need,
+                        60.0 * $need * $rest / $fuel->bedJKg() + $this->warmingKg($fuel, $step, $nowC),
+                    ) - $bed->leftKg(),
+                ),
+            );
         } else {
             $whole = $this->mechanism instanceof OpenFire
                 ? $step->settings->get('coals_kg') * $fresh
@@ -168,7 +178,9 @@ final class FireRun
             }
             $more = ($whole - $free) / $fresh;
         }
-        $more = $this->mechanism instanceof CampOven ? CampOvenCount::kgOfOne($fuel) * ceil($more / CampOvenCount::kgOfOne($fuel) - 0.02) : self::asCounted($fuel, $more);
+        $more = $this->mechanism instanceof CampOven
+            ? CampOvenCount::kgOfOne($fuel) * ceil($more / CampOvenCount::kgOfOne($fuel) - 0.02)
+            : self::asCounted($fuel, $more);
         if ($more > 0.0) {
             $bed->add($more, true);
             $this->refuels[] = new Refuel($at, $more, $at - $fuel->ashOverMinutes);
@@ -189,7 +201,10 @@ final class FireRun
     /** Coals that warm its walls from there to a step's target. */
     private function warmingKg(Fuel $fuel, FireStep $step, float $fromModelC): float
     {
-        return $this->mechanism->storageJK() * $this->curve->warmUpFactor->likely * max(0.0, $this->curve->modelC($step->targetC, $this->weather) - $fromModelC) / $fuel->bedJKg();
+        return $this->mechanism->storageJK() * $this->curve->warmUpFactor->likely * max(
+            0.0,
+            $this->curve->modelC($step->targetC, $this->weather) - $fromModelC,
+        ) / $fuel->bedJKg();
     }
 
     /** Heat that holds a step's target, W. */
@@ -203,7 +218,12 @@ final class FireRun
     {
         $fresh = CoalBed::freshWKg($fuel);
 
-        return Bisection::root(fn (float $kg): float => $kg <= $usedKg ? -$needW : $fresh * $kg * (1.0 - $usedKg / $kg) ** (2.0 / 3.0) - self::FED_AT * $needW, $usedKg, $usedKg + 2.0 * $needW / $fresh + 1.0, 1e-3);
+        return Bisection::root(
+            fn (float $kg): float => $kg <= $usedKg ? -$needW : $fresh * $kg * (1.0 - $usedKg / $kg) ** (2.0 / 3.0) - self::FED_AT * $needW,
+            $usedKg,
+            $usedKg + 2.0 * $needW / $fresh + 1.0,
+            1e-3,
+        );
     }
 
     /** Up to whole pieces, or to tenths of a kilogram. */

@@ -45,7 +45,9 @@ final readonly class FloorView
         if ($floor === null || $size === null) {
             return null;
         }
-        $columns = $size['length'] >= $size['width'] ? self::FIELD : max(self::FEWEST, (int) round(self::FIELD * $size['width'] / $size['length']));
+        $columns = $size['length'] >= $size['width']
+            ? self::FIELD
+            : max(self::FEWEST, (int) round(self::FIELD * $size['width'] / $size['length']));
         $rows = max(self::FEWEST, (int) round($columns * $size['width'] / $size['length']));
         $meat = $layout->meat($forecast);
         $mechanism = $fire->curve->mechanism;
@@ -54,7 +56,10 @@ final readonly class FloorView
         for ($i = 0; $i < $burners; $i++) {
             $bars[] = [(($i + 0.5) / $burners - 0.5) * $size['length'], $fire->steps[0]->settings->get('burner_'.($i + 1))];
         }
-        $sides = array_map(fn (float $side): float => $floor->downWm2($meat['x'], $meat['y'] + 0.5 * $side * $meat['width'], $size['height']), [-1.0, 1.0]);
+        $sides = array_map(
+            fn (float $side): float => $floor->downWm2($meat['x'], $meat['y'] + 0.5 * $side * $meat['width'], $size['height']),
+            [-1.0, 1.0],
+        );
 
         return new self(
             $size,

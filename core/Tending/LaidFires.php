@@ -48,7 +48,10 @@ final class LaidFires
             foreach ($dish->stages as $stage) {
                 $kind = $stage->cooker->id;
                 $stages[] = self::laid($stage, $left[$kind] ?? null, $dish, $roast, $yard);
-                $left = array_map(fn (array $one): array => [$one[0], $one[1] + ($stage->end === StageEnd::Minutes ? (float) $stage->value : INF)], $left);
+                $left = array_map(
+                    fn (array $one): array => [$one[0], $one[1] + ($stage->end === StageEnd::Minutes ? (float) $stage->value : INF)],
+                    $left,
+                );
                 $left[$kind] = [$stage->cookerC, 0.0];
             }
 
@@ -65,11 +68,19 @@ final class LaidFires
         }
         $bed = BuriedBed::of($pit, $airC);
 
-        return $dish->buriedIn($bed)->through(array_map(fn (Stage $stage): Stage => $stage->cooker->id === self::BURIED ? $stage->at($stage->cooker->clampC($bed->celsius(self::BURIED_AFTER_MINUTES))) : $stage, $dish->stages));
+        return $dish->buriedIn($bed)->through(
+            array_map(
+                fn (Stage $stage): Stage => $stage->cooker->id === self::BURIED ? $stage->at(
+                    $stage->cooker->clampC($bed->celsius(self::BURIED_AFTER_MINUTES)),
+                ) : $stage,
+                $dish->stages,
+            ),
+        );
     }
 
     /**
-     * @param  array{float, float}|null  $left  heat at which the dish left that cooker earlier, and for how many minutes; null when it has not been on it
+     * @param  array{float, float}|null  $left  heat at which the dish left that cooker earlier, and for how many minutes;
+     *     null when it has not been on it
      * @param  array<string, OwnCooker>  $yard
      */
     private static function laid(Stage $stage, ?array $left, Dish $dish, Roast $roast, array $yard): Stage
@@ -83,7 +94,9 @@ final class LaidFires
         $equipment = $own->equipment ?? Equipment::of($kind);
         $inside = $stage->cooker->inside->atAltitude($roast->altitudeM);
         if ($wish !== null && $equipment->isOpen()) {
-            $inside = $inside->exposing(self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast->weather()));
+            $inside = $inside->exposing(
+                self::fading($wish, $equipment) * self::reaching($wish, $equipment, $dish, $stage, $roast->weather()),
+            );
         }
         if ($equipment->isOpen()) {
             $inside = $inside->airedBy(OpenFire::staysInWind($roast->weather()->groundWindMs()));
@@ -123,7 +136,12 @@ final class LaidFires
         if ($usual <= 0.0 || $equipment->burnsCoals()) {
             return $usual;
         }
-        $takes = Settling::between(OwnCurve::of($equipment, $own->observations ?? []), $weather, $weather->airC, $stage->cookerC)?->doneMinutes() ?? 0.0;
+        $takes = Settling::between(
+            OwnCurve::of($equipment, $own->observations ?? []),
+            $weather,
+            $weather->airC,
+            $stage->cookerC,
+        )?->doneMinutes() ?? 0.0;
 
         return min(self::LONGEST_PREHEAT, max($usual, 5.0 * ceil($takes / 5.0)));
     }
@@ -138,7 +156,10 @@ final class LaidFires
             // As it is laid out; coals that are raked to and fro under one part are seen by `reaching`.
             $fire = self::open($equipment, new FireWish($one->kind, fuel: $one->fuel, layout: $one->layout));
 
-            return $fire->floor(1.0)->turnShare(0.0, 0.0, $fire->heightM) * CoalBed::meanFade($fire->fuel, CoalBed::minutesToFade($fire->fuel, $equipment->renewAt($one->steady)));
+            return $fire->floor(1.0)->turnShare(0.0, 0.0, $fire->heightM) * CoalBed::meanFade(
+                $fire->fuel,
+                CoalBed::minutesToFade($fire->fuel, $equipment->renewAt($one->steady)),
+            );
         };
 
         return $taken($wish) / $taken(new FireWish($wish->kind));
@@ -152,7 +173,12 @@ final class LaidFires
     {
         $lengthM = self::lengthM($dish);
 
-        return min(array_map(fn (Part $part): float => $floor->downWm2($part->middleM($lengthM), 0.0, $heightM) / $part->halfShare, Part::along($dish->cut)));
+        return min(
+            array_map(
+                fn (Part $part): float => $floor->downWm2($part->middleM($lengthM), 0.0, $heightM) / $part->halfShare,
+                Part::along($dish->cut),
+            ),
+        );
     }
 
     /** What a dish meets of that heat over a fire laid in the usual way, where it decides; W/m². */

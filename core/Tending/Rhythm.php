@@ -33,7 +33,12 @@ final readonly class Rhythm
             return null;
         }
 
-        return new self($fuel, $weather->groundWindMs(), CoalBed::minutesToFade($fuel, $equipment->renewAt($wish->steady), $weather->groundWindMs()), HandTest::fluxOfWallWm2($weather->airC));
+        return new self(
+            $fuel,
+            $weather->groundWindMs(),
+            CoalBed::minutesToFade($fuel, $equipment->renewAt($wish->steady), $weather->groundWindMs()),
+            HandTest::fluxOfWallWm2($weather->airC),
+        );
     }
 
     /**

@@ -13,7 +13,9 @@ arch('strict types everywhere')->expect(['Diatherm', 'App'])->toUseStrictTypes()
 
 arch('nothing is left behind')->expect(['dd', 'dump', 'var_dump', 'print_r', 'ray'])->not->toBeUsed();
 
-arch('controllers do not compute')->expect('App\Http\Controllers')->not->toUse(['Diatherm\Heat', 'Diatherm\Live', 'Diatherm\Safety\LethalityTable']);
+arch('controllers do not compute')->expect('App\Http\Controllers')->not->toUse(
+    ['Diatherm\Heat', 'Diatherm\Live', 'Diatherm\Safety\LethalityTable'],
+);
 
 /**
  * The rooms of the core from the ground up, each with the rooms that it may use: all of them below it. What is not named is
@@ -58,7 +60,11 @@ it('uses exactly the arrows that are named, and none that runs up', function (st
     $order = array_keys(rooms());
     $used = [];
     foreach (filesIn("core/$room") as $file) {
-        preg_match_all('/^use Diatherm\\\\([A-Za-z]+)\\\\|(?<!^use )\\\\Diatherm\\\\([A-Za-z]+)\\\\/m', (string) file_get_contents($file), $found);
+        preg_match_all(
+            '/^use Diatherm\\\\([A-Za-z]+)\\\\|(?<!^use )\\\\Diatherm\\\\([A-Za-z]+)\\\\/m',
+            (string) file_get_contents($file),
+            $found,
+        );
         array_push($used, ...array_filter([...$found[1], ...$found[2]], fn (string $other): bool => $other !== '' && $other !== $room));
     }
     $used = array_values(array_unique($used));
@@ -91,7 +97,8 @@ it('computes in no resource and in no reader', function (string $file) {
     foreach (SIMULATES as $name) {
         [$class, $call] = explode('::', $name) + [1 => null];
         $short = substr((string) strrchr($class, '\\'), 1);
-        $imported = str_contains($code, "use $class;") || str_starts_with($class, (string) (preg_match('/^namespace (.*);/m', $code, $of) === 1 ? $of[1] : '').'\\');
+        $imported = str_contains($code, "use $class;")
+            || str_starts_with($class, (string) (preg_match('/^namespace (.*);/m', $code, $of) === 1 ? $of[1] : '').'\\');
         $calls = $call === null ? preg_match("/\\b$short(::|\\()/", $code) === 1 : str_contains($code, "$short::$call(");
         expect($imported && $calls)->toBeFalse("$name in ".basename($file));
     }

@@ -61,7 +61,9 @@ it('ticks off the kit on a phone', function () {
     $this->press('Keep this roast');
     $this->press('Rig');
     $this->sees('Have ready');
-    $pressed = fn (): int => (int) $this->browser->executeScript('return document.querySelectorAll("section[aria-label=Kit] [aria-pressed=true]").length');
+    $pressed = fn (): int => (int) $this->browser->executeScript(
+        'return document.querySelectorAll("section[aria-label=Kit] [aria-pressed=true]").length',
+    );
     expect($pressed())->toBe(0);
     $this->until(function () use ($pressed): bool {
         if ($pressed() === 0) {

@@ -107,7 +107,10 @@ it('says everything in °F and pounds, on every view of every roast', function (
     $this->enterDemo();
     $this->key('c');
     $this->key('k');
-    $this->until(fn (): bool => str_contains($this->browser->executeScript('return document.body.innerText'), 'lb · in'), 'It is in pounds.');
+    $this->until(
+        fn (): bool => str_contains($this->browser->executeScript('return document.body.innerText'), 'lb · in'),
+        'It is in pounds.',
+    );
     $left = [];
     foreach ($this->ask('GET', '/api/roasts')[0][1] as $roast) {
         foreach (['food', 'rig', 'fire', 'sheet', 'live', 'table', 'debrief'] as $view) {
@@ -139,7 +142,10 @@ it('keeps a reading while the kitchen cannot be reached, and sends it when it ca
     $this->press('Live');
     $this->sees('Off the heat');
     $this->command('Network.enable', ['maxTotalBufferSize' => 1_000_000]);
-    $network = fn (bool $offline) => $this->command('Network.emulateNetworkConditions', ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    $network = fn (bool $offline) => $this->command(
+        'Network.emulateNetworkConditions',
+        ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+    );
     $network(true);
     $this->press('Take a reading');
     $this->press('6');

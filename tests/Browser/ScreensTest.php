@@ -2,8 +2,15 @@
 
 declare(strict_types=1);
 
-$screens = ['hearth' => [null, 'Coming'], 'plan' => ['Plan', 'Keep this roast'], 'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season']];
-$views = ['Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Fire' => 'Through the cook', 'Run sheet' => 'Print for the fireside', 'Live' => 'Take a reading', 'Table' => 'Warmed again', 'Debrief' => 'What to change next time'];
+$screens = [
+    'hearth' => [null, 'Coming'], 'plan' => ['Plan', 'Keep this roast'],
+    'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season'],
+];
+$views = [
+    'Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Fire' => 'Through the cook',
+    'Run sheet' => 'Print for the fireside', 'Live' => 'Take a reading', 'Table' => 'Warmed again',
+    'Debrief' => 'What to change next time',
+];
 $short = ['Run sheet' => 'Sheet'];
 
 it('puts nothing serious in anyone’s way, by day and by night, wide and narrow', function (int $width, int $height) use ($screens, $views, $short) {

@@ -12,7 +12,12 @@ function stopDatabase(): array
 {
     $file = dirname(__DIR__, 2).'/storage/test/mariadb/mariadbd.pid';
     $pid = (int) file_get_contents($file);
-    $command = array_values(array_filter(explode("\0", (string) file_get_contents("/proc/$pid/cmdline")), fn (string $part): bool => $part !== '' && ! str_starts_with($part, '--init-file')));
+    $command = array_values(
+        array_filter(
+            explode("\0", (string) file_get_contents("/proc/$pid/cmdline")),
+            fn (string $part): bool => $part !== '' && ! str_starts_with($part, '--init-file'),
+        ),
+    );
     posix_kill($pid, SIGTERM);
     for ($i = 0; $i < 300 && posix_kill($pid, 0); $i++) {
         usleep(100_000);
@@ -24,7 +29,11 @@ function stopDatabase(): array
 /** @param  list<string>  $command */
 function startDatabase(array $command): void
 {
-    exec('setsid '.implode(' ', array_map(escapeshellarg(...), $command)).' >>'.escapeshellarg(dirname(__DIR__, 2).'/storage/test/mariadb.log').' 2>&1 </dev/null &');
+    exec(
+        'setsid '.implode(' ', array_map(escapeshellarg(...), $command)).' >>'.escapeshellarg(
+            dirname(__DIR__, 2).'/storage/test/mariadb.log',
+        ).' 2>&1 </dev/null &',
+    );
     for ($i = 0; $i < 300; $i++) {
         try {
             new PDO(sprintf('mysql:host=127.0.0.1;port=%s;dbname=diatherm', getenv('DB_PORT')), 'diatherm', (string) getenv('DB_PASSWORD'));
@@ -72,7 +81,9 @@ it('loses nothing while the database is stopped, and sends it in order when it i
     $this->sees('6.0°');
     $this->seesNot('kept here');
     [[$status, $answer]] = $this->ask('GET', "/api/roasts/$roast");
-    expect($status)->toBe(200)->and(array_column($answer['readings'], 'celsius'))->toEqual([6])->and(array_column($answer['events'], 'kind'))->toBe(['on', 'basted']);
+    expect($status)->toBe(200)
+        ->and(array_column($answer['readings'], 'celsius'))->toEqual([6])
+        ->and(array_column($answer['events'], 'kind'))->toBe(['on', 'basted']);
     $this->browser->manage()->getLog('browser');
 });
 
@@ -87,7 +98,10 @@ it('keeps what was logged through a lapsed session, until its own cook is back',
     $this->type('Password', BrowserTest::PASSWORD);
     $this->press('Sign in');
     $this->seesNot('kept here');
-    $this->until(fn (): bool => array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['readings'] ?? [], 'celsius') == [6], 'The reading arrived.');
+    $this->until(
+        fn (): bool => array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['readings'] ?? [], 'celsius') == [6],
+        'The reading arrived.',
+    );
     $this->browser->manage()->getLog('browser');
 });
 

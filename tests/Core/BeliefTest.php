@@ -40,7 +40,9 @@ it('is the model where nothing was read', function () {
     foreach ([0.0, 0.3, 0.7, 1.0] as $share) {
         expect($belief->coreAt($share * $off))->toEqualWithDelta($model->coreAt($share * $off), 1e-9);
     }
-    expect($belief->disagrees())->toBeFalse()->and($belief->newest)->toBeNull()->and($belief->reaches(60.0))->toEqualWithDelta((float) $model->reaches(60.0), 1.0);
+    expect($belief->disagrees())->toBeFalse()
+        ->and($belief->newest)->toBeNull()
+        ->and($belief->reaches(60.0))->toEqualWithDelta((float) $model->reaches(60.0), 1.0);
 });
 
 it('is at each reading what was read, and never goes past its number for one read above it', function () {
@@ -129,17 +131,27 @@ it('keeps the plan and the run sheet at one pull, in every dish of a sample', fu
         }
         $entry = array_values(array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Day\Act::Pull))[0];
         $forecast = $plan->forecast(0);
-        $at = ($entry->at->getTimestamp() - array_values(array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Day\Act::On))[0]->at->getTimestamp()) / 60.0;
+        $at = (
+            $entry->at->getTimestamp() - array_values(
+                array_filter($plan->runSheet->entries, fn ($one): bool => $one->act === Diatherm\Day\Act::On),
+            )[0]->at->getTimestamp()
+        ) / 60.0;
         expect($at)->toEqualWithDelta($forecast->cookMinutes->likely, 0.1, $name);
     }
 });
 
 it('sears over the coals that are there, with a few more where they are few', function () {
     $plan = fn (int $celsius): Diatherm\Plan\Plan => Diatherm\Plan\Plan::of(RoastFile::read(Matrix::file(Larder::cut('beef-tri-tip'), [
-        ['cooker' => 'kettle', 'cooker_c' => $celsius, 'until_core_c' => 49], ['cooker' => 'rest', 'minutes' => 15], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4],
+        [
+            'cooker' => 'kettle',
+            'cooker_c' => $celsius,
+            'until_core_c' => 49,
+        ], ['cooker' => 'rest', 'minutes' => 15], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4],
     ])), new DateTimeImmutable('2031-10-01T12:00:00Z'));
     foreach ([135, 200] as $celsius) {
-        $sear = array_values(array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'))[0]->plan;
+        $sear = array_values(
+            array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'),
+        )[0]->plan;
         $words = implode(' ', array_map(fn ($entry): string => "$entry->title. $entry->detail", $plan($celsius)->runSheet->entries));
         expect($sear->lender)->toBe('kettle')->and($sear->topUpKg)->toBeLessThan(0.4 * $sear->run->startKg + 1e-9)
             ->and($words)->toContain('Pan out, lid off, slots open');
@@ -147,29 +159,67 @@ it('sears over the coals that are there, with a few more where they are few', fu
         expect(array_sum(array_slice(array_map(intval(...), $lit[1]), 1)))->toBeLessThan(20);
     }
     // From gas there are no coals to take over.
-    $gas = Diatherm\Plan\Plan::of(RoastFile::read(Matrix::file(Larder::cut('beef-tri-tip'), [['cooker' => 'gas', 'until_core_c' => 49], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4]])), new DateTimeImmutable('2031-10-01T12:00:00Z'));
-    expect(array_values(array_filter($gas->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'))[0]->plan->lender)->toBeNull();
+    $gas = Diatherm\Plan\Plan::of(
+        RoastFile::read(
+            Matrix::file(
+                Larder::cut('beef-tri-tip'),
+                [['cooker' => 'gas', 'until_core_c' => 49], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4]],
+            ),
+        ),
+        new DateTimeImmutable('2031-10-01T12:00:00Z'),
+    );
+    expect(
+        array_values(array_filter($gas->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'))[0]->plan->lender,
+    )->toBeNull();
 });
 
 it('lights one pot once, however many dishes go into it', function () {
     $file = Matrix::file(Larder::cut('lamb-rack'), [['cooker' => 'camp-oven', 'cooker_c' => 175, 'pull' => true]]);
-    $file['dishes'][] = ['cut' => 'potatoes-diced', 'pieces' => 40, 'mass_kg' => 0.02, 'start_c' => 15, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175, 'pull' => true]]];
-    $acts = array_map(fn ($entry): string => $entry->act->value, Diatherm\Plan\Plan::of(RoastFile::read($file), new DateTimeImmutable('2031-10-01T12:00:00Z'))->runSheet->entries);
+    $file['dishes'][] = [
+        'cut' => 'potatoes-diced',
+        'pieces' => 40,
+        'mass_kg' => 0.02,
+        'start_c' => 15,
+        'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175, 'pull' => true]],
+    ];
+    $acts = array_map(
+        fn ($entry): string => $entry->act->value,
+        Diatherm\Plan\Plan::of(RoastFile::read($file), new DateTimeImmutable('2031-10-01T12:00:00Z'))->runSheet->entries,
+    );
     expect(array_count_values($acts)['light'])->toBe(1)->and(array_count_values($acts)['preheat'])->toBe(1);
 });
 
 it('does not call a brine too late while its window is open', function () {
     // Sixty-five hours off, with a brine that would like more than there is.
-    $file = Matrix::file(Larder::cut('turkey'), [['cooker' => 'oven', 'pull' => true]], ['preparations' => ['dry_brine', 'dry_skin']], ['serve_at' => '2031-10-04T18:45:00+02:00']);
-    $sheet = Diatherm\Plan\Plan::of(RoastFile::read($file), (new DateTimeImmutable('2031-10-04T18:45:00+02:00'))->modify('-65 hours'))->runSheet;
+    $file = Matrix::file(
+        Larder::cut('turkey'),
+        [['cooker' => 'oven', 'pull' => true]],
+        ['preparations' => ['dry_brine', 'dry_skin']],
+        ['serve_at' => '2031-10-04T18:45:00+02:00'],
+    );
+    $sheet = Diatherm\Plan\Plan::of(
+        RoastFile::read($file),
+        (new DateTimeImmutable('2031-10-04T18:45:00+02:00'))->modify('-65 hours'),
+    )->runSheet;
     expect($sheet->isTooLate())->toBeFalse();
-    $late = Diatherm\Plan\Plan::of(RoastFile::read($file), (new DateTimeImmutable('2031-10-04T18:45:00+02:00'))->modify('-6 hours'))->runSheet;
+    $late = Diatherm\Plan\Plan::of(
+        RoastFile::read($file),
+        (new DateTimeImmutable('2031-10-04T18:45:00+02:00'))->modify('-6 hours'),
+    )->runSheet;
     expect($late->isTooLate())->toBeTrue();
 });
 
 it('has no core hotter than boiling water', function () {
     foreach (['potatoes' => 'gas', 'onions' => 'kettle', 'pork-belly' => 'open-grate'] as $cut => $cooker) {
-        $forecast = Forecast::of(RoastFile::read(Matrix::file(Larder::cut($cut), [['cooker' => $cooker, 'cooker_c' => Diatherm\Cooker\CookerShed::kind($cooker)->mostC, 'minutes' => 240]]))->dishes[0], 14.0);
+        $forecast = Forecast::of(
+            RoastFile::read(
+                Matrix::file(
+                    Larder::cut($cut),
+                    [['cooker' => $cooker, 'cooker_c' => Diatherm\Cooker\CookerShed::kind($cooker)->mostC, 'minutes' => 240]],
+                ),
+            )->dishes[0],
+            14.0,
+        );
         expect(max($forecast->trace->coreC))->toBeLessThanOrEqual(100.0)->and($forecast->pullC)->toBeLessThanOrEqual(100.0);
     }
 });

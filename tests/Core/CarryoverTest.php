@@ -9,18 +9,23 @@ use Diatherm\Safety\SafeMinimum;
 use Tests\Support\Matrix;
 use Tests\Support\Samples;
 
-// Common practice: 1–4 K after a fire of 125 °C or less, 3–6 K from a roaster or closed grill, 5–8 K from a fierce fire; nothing is counted for poultry, stuffed
+// Common practice: 1–4 K after a fire of 125 °C or less, 3–6 K from a roaster or closed grill, 5–8 K from a fierce fire;
+// nothing is counted for poultry, stuffed
 // and minced dishes and buried pots unless the cook asks.
 it('counts no more than practice sees, and nothing where a few kelvin harm', function (string $class, bool $unseen, ?bool $asked, float $fireC, float $credit, float $halfM = 0.06) {
     $policy = Carryover::of($class, $unseen, $asked, $fireC, $halfM);
     expect($policy->creditK)->toBe($credit)->and($policy->climbK)->toBeGreaterThanOrEqual($policy->creditK)->toBeLessThanOrEqual(8.0);
 })->with([
     ['whole', false, null, 163.0, 4.5], ['whole', false, true, 163.0, 4.5], ['whole', false, false, 163.0, 0.0],
-    ['whole', false, null, 125.0, 2.5], ['whole', false, null, 107.0, 2.5], ['whole', false, null, 126.0, 4.5], ['whole', false, null, 360.0, 6.5],
+    [
+        'whole', false, null, 125.0, 2.5,
+    ], ['whole', false, null, 107.0, 2.5], ['whole', false, null, 126.0, 4.5], ['whole', false, null, 360.0, 6.5],
     // A fillet or another thin piece climbs 2 to 3 K, whatever it comes off.
     ['whole', false, null, 204.0, 2.5, 0.032], ['fish', false, null, 360.0, 2.5, 0.02], ['whole', false, null, 204.0, 6.5, 0.036],
     ['fish', false, null, 230.0, 6.5], ['game', false, null, 120.0, 2.5],
-    ['poultry', false, null, 190.0, 0.0], ['poultry', false, true, 190.0, 4.5], ['poultry', false, true, 110.0, 2.5], ['poultry', false, false, 190.0, 0.0],
+    ['poultry', false, null, 190.0, 0.0], ['poultry', false, true, 190.0, 4.5], ['poultry', false, true, 110.0, 2.5], [
+        'poultry', false, false, 190.0, 0.0,
+    ],
     ['stuffing', false, null, 190.0, 0.0], ['ground', false, null, 190.0, 0.0],
     ['whole', true, null, 165.0, 0.0], ['whole', true, true, 165.0, 0.0], ['poultry', true, true, 165.0, 0.0],
 ]);
@@ -46,7 +51,15 @@ it('judges the minimum with the rest that belongs to it', function (string $clas
 
 // Row by row what was reported harmful: each was pulled at 16 to 66 °C.
 it('no longer pulls a bird or a rib by what the model makes of a fierce fire', function (string $cut, string $cooker, float $leastPullC) {
-    $forecast = Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => Diatherm\Food\Larder::cut($cut)->typicalMassKg, 'taste' => null, 'stages' => [['cooker' => $cooker, 'pull' => true]]]), 14.0);
+    $forecast = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => $cut, 'mass_kg' => Diatherm\Food\Larder::cut($cut)->typicalMassKg, 'taste' => null,
+                'stages' => [['cooker' => $cooker, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    );
     expect($forecast->pullC)->toBeGreaterThanOrEqual($leastPullC);
 })->with([['turkey', 'countertop-rotisserie', 74.0], ['beef-rib', 'countertop-rotisserie', 47.0], ['chicken', 'open-spit', 79.0], ['goose', 'camp-oven', 74.0], ['turkey-breast', 'lidded-roaster', 74.0]]);
 
@@ -69,13 +82,31 @@ it('is carved with what it counted on, at the slow end, over every cut that coas
 
 it('cannot be undercut by a rest of nothing', function () {
     foreach (['pork-loin', 'lamb-rack', 'beef-steak'] as $cut) {
-        $forecast = Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => Diatherm\Food\Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 63, 'rest_minutes' => 0, 'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]]), 14.0);
-        expect($forecast->dish->leastRestMinutes())->toBe(3.0)->and($forecast->atCarving->safe)->toBeTrue($cut)->and($forecast->pullC)->toBeGreaterThan(62.4);
+        $forecast = Forecast::of(
+            Samples::dish(
+                [
+                    'cut' => $cut, 'mass_kg' => Diatherm\Food\Larder::cut($cut)->typicalMassKg, 'taste' => null,
+                    'target_c' => 63, 'rest_minutes' => 0,
+                    'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]],
+                ],
+            ),
+            14.0,
+        );
+        expect($forecast->dish->leastRestMinutes())->toBe(3.0)
+            ->and($forecast->atCarving->safe)->toBeTrue($cut)
+            ->and($forecast->pullC)->toBeGreaterThan(62.4);
     }
 });
 
 it('makes a long rest a hot hold with its two hours', function () {
-    $sheet = fn (array $dish, array $roast = []): array => array_column(array_map(fn ($entry): array => (array) $entry, Diatherm\Plan\Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-01T12:00:00Z'))->runSheet->entries), null, 'id');
+    $sheet = fn (array $dish, array $roast = []): array => array_column(
+        array_map(
+            fn ($entry): array => (array) $entry,
+            Diatherm\Plan\Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-01T12:00:00Z'))->runSheet->entries,
+        ),
+        null,
+        'id',
+    );
     $long = $sheet(['rest_minutes' => 180]);
     expect($long)->toHaveKey('d0.hold')
         ->and($long['d0.hold']['detail'])->toContain('57 °C or more')->toMatch('/two hours run, to \d\d:\d\d/')
@@ -87,7 +118,16 @@ it('makes a long rest a hot hold with its two hours', function () {
 });
 
 it('leaves a buried pot alone, covers it by steps, and looks at it once', function (string $ground) {
-    $roast = Samples::roast(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'taste' => null, 'rig' => ['kind' => 'buried_pot', 'ground' => $ground], 'stages' => [['cooker' => 'camp-oven', 'pull' => true, 'chores' => [['do' => 'rotate', 'every_minutes' => 20]]]]], ['wind_ms' => 7, 'air_c' => 4]);
+    $roast = Samples::roast(
+        [
+            'cut' => 'turkey-breast',
+            'mass_kg' => 2.95,
+            'taste' => null,
+            'rig' => ['kind' => 'buried_pot', 'ground' => $ground],
+            'stages' => [['cooker' => 'camp-oven', 'pull' => true, 'chores' => [['do' => 'rotate', 'every_minutes' => 20]]]],
+        ],
+        ['wind_ms' => 7, 'air_c' => 4],
+    );
     $plan = Diatherm\Plan\Plan::of($roast, new DateTimeImmutable('2031-10-01T12:00:00Z'));
     $acts = array_map(fn ($entry): string => $entry->act->value, $plan->runSheet->entries);
     $words = implode(' ', array_map(fn ($entry): string => "$entry->title $entry->detail", $plan->runSheet->entries));
@@ -102,25 +142,85 @@ it('leaves a buried pot alone, covers it by steps, and looks at it once', functi
 it('says what is cool for a bird on every cooker, what is cool for long, and refuses to smoke stuffing', function () {
     $ids = fn (array $dish): array => array_column(Forecast::of(Samples::dish($dish), 14.0)->cautions, 'id');
     foreach (['oven', 'kettle', 'pellet', 'ceramic', 'gas', 'lidded-roaster', 'camp-oven'] as $cooker) {
-        $on = fn (int $celsius): array => ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]];
+        $on = fn (int $celsius): array => [
+            'cut' => 'chicken',
+            'mass_kg' => 1.8,
+            'taste' => 'done',
+            'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+        ];
         expect($ids($on(130)))->toContain('cool_for_poultry')->and($ids($on(175)))->not->toContain('cool_for_poultry');
     }
-    expect($ids(['cut' => 'turkey', 'mass_kg' => 11, 'taste' => 'done', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]]]))->toContain('cool_for_long')
-        ->and($ids(['cut' => 'lamb-leg-boned', 'mass_kg' => 3.5, 'taste' => 'well', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 80, 'pull' => true]]]))->toContain('cool_for_long')
-        ->and(Matrix::refusal(Samples::file(['cut' => 'turkey', 'mass_kg' => 6, 'taste' => null, 'preparations' => ['stuff'], 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]]])))->toContain('Stuffing')
-        ->and(Matrix::refusal(Samples::file(['cut' => 'chicken-breast', 'mass_kg' => 0.3, 'taste' => null, 'preparations' => ['stuff'], 'stages' => [['cooker' => 'ceramic', 'cooker_c' => 150, 'minutes' => 15], ['cooker' => 'ceramic', 'cooker_c' => 170, 'pull' => true]]])))->toBeNull();
+    expect(
+        $ids(
+            [
+                'cut' => 'turkey',
+                'mass_kg' => 11,
+                'taste' => 'done',
+                'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]],
+            ],
+        ),
+    )->toContain('cool_for_long')
+        ->and(
+            $ids(
+                [
+                    'cut' => 'lamb-leg-boned',
+                    'mass_kg' => 3.5,
+                    'taste' => 'well',
+                    'stages' => [['cooker' => 'pellet', 'cooker_c' => 80, 'pull' => true]],
+                ],
+            ),
+        )->toContain('cool_for_long')
+        ->and(
+            Matrix::refusal(
+                Samples::file(
+                    [
+                        'cut' => 'turkey',
+                        'mass_kg' => 6,
+                        'taste' => null,
+                        'preparations' => ['stuff'],
+                        'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]],
+                    ],
+                ),
+            ),
+        )->toContain('Stuffing')
+        ->and(
+            Matrix::refusal(
+                Samples::file(
+                    [
+                        'cut' => 'chicken-breast',
+                        'mass_kg' => 0.3,
+                        'taste' => null,
+                        'preparations' => ['stuff'],
+                        'stages' => [
+                            ['cooker' => 'ceramic', 'cooker_c' => 150, 'minutes' => 15],
+                            ['cooker' => 'ceramic', 'cooker_c' => 170, 'pull' => true],
+                        ],
+                    ],
+                ),
+            ),
+        )->toBeNull();
 });
 
 it('says whose table a bird is counted by', function () {
     $table = SafeMinimum::of('poultry')->lethality;
-    expect($table?->isMadeFor('chicken', 'poultry'))->toBeTrue()->and($table?->isMadeFor('turkey', 'poultry'))->toBeFalse()->and($table?->isMadeFor('duck', 'poultry'))->toBeFalse();
-    $working = array_column(Diatherm\Plan\Explanation::of(Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 5, 'taste' => null]), 14.0)), null, 'of')['lethality_log10'];
+    expect($table?->isMadeFor('chicken', 'poultry'))->toBeTrue()
+        ->and($table?->isMadeFor('turkey', 'poultry'))->toBeFalse()
+        ->and($table?->isMadeFor('duck', 'poultry'))->toBeFalse();
+    $working = array_column(
+        Diatherm\Plan\Explanation::of(Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 5, 'taste' => null]), 14.0)),
+        null,
+        'of',
+    )['lethality_log10'];
     expect($working->inputs['Made for this'])->toContain('no');
 });
 
 it('keeps the climb between two heats within what is seen, and counts none of it for safe', function () {
     $forecast = Forecast::of(Samples::dish(['cut' => 'beef-tri-tip', 'mass_kg' => 1, 'taste' => 'medium_rare', 'stages' => [
-        ['cooker' => 'countertop-rotisserie', 'until_core_c' => 49], ['cooker' => 'rest', 'minutes' => 30], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4],
+        ['cooker' => 'countertop-rotisserie', 'until_core_c' => 49], ['cooker' => 'rest', 'minutes' => 30], [
+            'cooker' => 'open-grate',
+            'cooker_c' => 450,
+            'minutes' => 4,
+        ],
     ]]), 14.0);
     $rest = [60.0 * $forecast->stageStartMinutes[1], 60.0 * $forecast->stageStartMinutes[2]];
     expect($forecast->trace->coreAt($rest[1]))->toBeLessThanOrEqual($forecast->trace->coreAt($rest[0]) + 8.01)

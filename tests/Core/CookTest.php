@@ -21,7 +21,9 @@ function cookerAt(Course $course, float $seconds, float $set = 150.0, float $out
 
 it('runs straight between a cooker’s readings and stays after the last', function () {
     $course = new Course([[600.0, 140.0], [1200.0, 160.0]]);
-    expect(cookerAt($course, 900.0))->toEqualWithDelta(150.0, 1e-9)->and(cookerAt($course, 3000.0))->toBe(160.0)->and(cookerAt($course, 100.0))->toBe(140.0);
+    expect(cookerAt($course, 900.0))->toEqualWithDelta(150.0, 1e-9)
+        ->and(cookerAt($course, 3000.0))->toBe(160.0)
+        ->and(cookerAt($course, 100.0))->toBe(140.0);
 });
 
 it('forgets a reading of the stage before', function () {
@@ -40,7 +42,9 @@ it('lets the air out while the lid is off, and back in over the recovery', funct
 
 it('names the next bend of a course, and none after the last', function () {
     $course = new Course([[600.0, 140.0]], [[1000.0, 120.0]]);
-    expect($course->nextBend(0.0, 240.0))->toBe(600.0)->and($course->nextBend(600.0, 240.0))->toBe(1000.0)->and($course->nextBend(1000.0, 240.0))->toBe(1120.0)
+    expect($course->nextBend(0.0, 240.0))->toBe(600.0)
+        ->and($course->nextBend(600.0, 240.0))->toBe(1000.0)
+        ->and($course->nextBend(1000.0, 240.0))->toBe(1120.0)
         ->and($course->nextBend(1120.0, 240.0))->toBe(1360.0)->and($course->nextBend(1360.0, 240.0))->toBe(INF);
 });
 
@@ -55,17 +59,32 @@ it('costs more the longer the lid is off', function () {
 });
 
 it('takes the pull and the stages from the hand that did them', function () {
-    $dish = Samples::dish(['stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 45], ['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]]);
+    $dish = Samples::dish(
+        ['stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 45], ['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]],
+    );
     $cook = Cook::of($dish, 15.0, Resolution::coarse(), new Course([], [], [1 => 1800.0], 3600.0));
     $cook->toPull(90.0);
     expect($cook->stageStartsS)->toBe([0.0, 1800.0])->and($cook->body->elapsedS())->toEqualWithDelta(3600.0, 1.0);
 });
 
 it('meets a cooker that is still on its way to its next heat', function () {
-    $stages = fn (array $between): array => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 40], ...$between, ['cooker' => 'ceramic', 'cooker_c' => 260, 'minutes' => 10]];
-    $plan = fn (array $between): Forecast => Plan::of(Samples::roast(['taste' => 'firm', 'coast' => false, 'stages' => $stages($between)]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecast(0);
-    [$straight, $hurried, $alone] = [$plan([]), $plan([['cooker' => 'rest', 'minutes' => 15]]), $plan([['cooker' => 'rest', 'minutes' => 60]])];
-    $air = fn (Forecast $forecast, int $stage, float $minutes): float => $forecast->trace->airAt(60.0 * ($forecast->stageStartMinutes[$stage] + $minutes));
+    $stages = fn (array $between): array => [
+        ['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 40],
+        ...$between,
+        ['cooker' => 'ceramic', 'cooker_c' => 260, 'minutes' => 10],
+    ];
+    $plan = fn (array $between): Forecast => Plan::of(
+        Samples::roast(['taste' => 'firm', 'coast' => false, 'stages' => $stages($between)]),
+        new DateTimeImmutable('2031-10-04T01:00:00+02:00'),
+    )->forecast(0);
+    [$straight, $hurried, $alone] = [
+        $plan([]),
+        $plan([['cooker' => 'rest', 'minutes' => 15]]),
+        $plan([['cooker' => 'rest', 'minutes' => 60]]),
+    ];
+    $air = fn (Forecast $forecast, int $stage, float $minutes): float => $forecast->trace->airAt(
+        60.0 * ($forecast->stageStartMinutes[$stage] + $minutes),
+    );
     expect($air($straight, 1, 0.5))->toBeLessThan(130.0)
         ->and($air($straight, 1, 9.0))->toBeGreaterThan($air($straight, 1, 4.0))->toBeLessThan(240.0)
         ->and($air($hurried, 2, 0.5))->toBeGreaterThan($air($straight, 1, 9.0))->toBeLessThan(230.0)
@@ -75,7 +94,12 @@ it('meets a cooker that is still on its way to its next heat', function () {
 });
 
 it('lets a reading of the cooker overrule how it was thought to come to its heat', function () {
-    $dish = Plan::of(Samples::roast(['stages' => [['cooker' => 'oven', 'cooker_c' => 220, 'minutes' => 20], ['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecast(0)->dish;
+    $dish = Plan::of(
+        Samples::roast(
+            ['stages' => [['cooker' => 'oven', 'cooker_c' => 220, 'minutes' => 20], ['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]],
+        ),
+        new DateTimeImmutable('2031-10-04T01:00:00+02:00'),
+    )->forecast(0)->dish;
     $core = function (array $readings) use ($dish): float {
         $cook = Cook::of($dish, 15.0, Resolution::coarse(), new Course($readings, [], [], 2400.0));
         $cook->toPull(90.0);
@@ -89,20 +113,35 @@ it('never cooks sooner on a cooler setting, on any cooker', function (string $id
     $kind = CookerShed::kind($id);
     $before = INF;
     foreach ([0.25, 0.5, 0.75, 1.0] as $share) {
-        $minutes = Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.6, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $id, 'cooker_c' => $kind->leastC + $share * ($kind->mostC - $kind->leastC), 'pull' => true]]]), 15.0)->cookMinutes->likely;
-        // A pot that boils dry the sooner has the less steam for it: within two per cent there. Beyond what it can give, more asks for nothing.
+        $minutes = Forecast::of(
+            Samples::dish(
+                [
+                    'cut' => 'chicken',
+                    'mass_kg' => 1.6,
+                    'taste' => 'done',
+                    'coast' => false,
+                    'stages' => [['cooker' => $id, 'cooker_c' => $kind->leastC + $share * ($kind->mostC - $kind->leastC), 'pull' => true]],
+                ],
+            ),
+            15.0,
+        )->cookMinutes->likely;
+        // A pot that boils dry the sooner has the less steam for it: within two per cent there. Beyond what it can give,
+        // more asks for nothing.
         expect($minutes)->toBeLessThanOrEqual($kind->vessel === null ? $before + 0.01 : 1.02 * $before);
         $before = $minutes;
     }
 })->with(fn () => array_values(array_diff(array_keys(CookerShed::kinds()), ['rest'])));
 
 it('refuses a setting that a cooker does not have', function () {
-    expect(fn () => CookerShed::kind('kettle')->check(400.0))->toThrow(OutOfRange::class)->and(CookerShed::kind('kettle')->check(150.0))->toBe(150.0);
+    expect(fn () => CookerShed::kind('kettle')->check(400.0))->toThrow(OutOfRange::class)
+        ->and(CookerShed::kind('kettle')->check(150.0))->toBe(150.0);
 });
 
 it('convects better over small bodies', function () {
     $oven = CookerShed::kind('oven');
-    expect($oven->inside->surroundings(163.0, 20.0, Shape::of(0.02, 1.0))->convectionWm2K)->toBeGreaterThan($oven->inside->surroundings(163.0, 20.0, Shape::of(0.07, 1.0))->convectionWm2K);
+    expect(
+        $oven->inside->surroundings(163.0, 20.0, Shape::of(0.02, 1.0))->convectionWm2K,
+    )->toBeGreaterThan($oven->inside->surroundings(163.0, 20.0, Shape::of(0.07, 1.0))->convectionWm2K);
 });
 
 it('passes less heat behind a thicker layer, and all of it behind none', function () {

@@ -78,14 +78,26 @@ it('brings it to its target, when what it says is done', function (float $today)
     $settings = kettleAt(6.0);
     for ($i = 0; $i < 3; $i++) {
         $celsius = 20.0 + $today * ($curve->steadyC($settings, $weather)->likely - 20.0);
-        $settings = Correction::of($curve, $weather, 135.0, $settings, [[-20.0, $celsius], [-10.0, $celsius], [0.0, $celsius]])?->settings ?? $settings;
+        $settings = Correction::of(
+            $curve,
+            $weather,
+            135.0,
+            $settings,
+            [[-20.0, $celsius], [-10.0, $celsius], [0.0, $celsius]],
+        )?->settings ?? $settings;
     }
     expect(20.0 + $today * ($curve->steadyC($settings, $weather)->likely - 20.0))->toEqualWithDelta(135.0, 13.0);
 })->with([0.7, 0.85, 1.0, 1.2, 1.5]);
 
 it('speaks of each cooker in its own terms', function (string $kind, array $values, float $target, float $celsius, string $words) {
     $curve = OwnCurve::of(Equipment::of($kind));
-    $correction = Correction::of($curve, Weather::of(15.0), $target, Settings::of($values), [[-15.0, $celsius], [-5.0, $celsius], [0.0, $celsius]]);
+    $correction = Correction::of(
+        $curve,
+        Weather::of(15.0),
+        $target,
+        Settings::of($values),
+        [[-15.0, $celsius], [-5.0, $celsius], [0.0, $celsius]],
+    );
     expect($correction?->act)->toBe('set')->and($correction?->words)->toContain($words);
 })->with([
     ['gas', ['burner_1' => 0.5, 'burner_2' => 0.0, 'burner_3' => 0.5], 165.0, 140.0, 'burner 2 off'],

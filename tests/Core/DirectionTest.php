@@ -18,7 +18,9 @@ use Diatherm\Roast\RoastFile;
 function turned(Cut $cut, string $cooker, float $celsius, array $more = []): Dish
 {
     return RoastFile::read(['serve_at' => '2031-10-04T18:00:00+02:00', 'dishes' => [[
-        'cut' => $cut->id, 'mass_kg' => $cut->typicalMassKg, 'start_c' => 6, 'target_c' => 60, 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+        'cut' => $cut->id, 'mass_kg' => $cut->typicalMassKg, 'start_c' => 6, 'target_c' => 60, 'coast' => false, 'stages' => [
+            ['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true],
+        ],
     ] + $more]])->dishes[0];
 }
 
@@ -30,7 +32,10 @@ function minutesTo60(Dish $dish, ?Variation $as = null): float
     return $cook->toPull(60.0) === null ? $cook->body->elapsedS() / 60.0 : INF;
 }
 
-dataset('every heat', fn () => array_values(array_map(fn (string $id): array => [$id], array_diff(array_keys(CookerShed::kinds()), ['rest']))));
+dataset(
+    'every heat',
+    fn () => array_values(array_map(fn (string $id): array => [$id], array_diff(array_keys(CookerShed::kinds()), ['rest']))),
+);
 
 it('is no slower on a hotter cooker, whatever the cut', function (string $cooker) {
     $kind = CookerShed::kind($cooker);
@@ -52,7 +57,9 @@ it('is no quicker for a thicker or colder joint, nor for less heat, whatever the
         expect(minutesTo60($dish, Variation::of(1.0, 1.15)))->toBeGreaterThanOrEqual($usual, $cut->id)
             ->and(minutesTo60($dish, Variation::of(1.0, 1.0, -4.0)))->toBeGreaterThanOrEqual($usual, $cut->id)
             ->and(minutesTo60($dish, Variation::of(0.8)))->toBeGreaterThanOrEqual(0.999 * $usual, $cut->id)
-            ->and(minutesTo60($dish, Variation::of(1.0, 1.0, 0.0, [1.0, 0.8, 0.8], 600.0)))->toBeGreaterThanOrEqual(0.999 * $usual, $cut->id);
+            ->and(
+                minutesTo60($dish, Variation::of(1.0, 1.0, 0.0, [1.0, 0.8, 0.8], 600.0)),
+            )->toBeGreaterThanOrEqual(0.999 * $usual, $cut->id);
     }
 })->with('every heat');
 
@@ -74,7 +81,12 @@ it('has no lower core at the same moment for a later pull', function (string $co
 
 it('has no core above where water boils, however long it is on', function (string $cooker) {
     foreach (['turkey', 'beef-chuck', 'salmon-side', 'potatoes'] as $id) {
-        $cook = Cook::of(turned(Larder::cut($id), $cooker, CookerShed::kind($cooker)->defaultC), 15.0, Resolution::coarse(), new Course(pulledS: 1.5 * 3600.0));
+        $cook = Cook::of(
+            turned(Larder::cut($id), $cooker, CookerShed::kind($cooker)->defaultC),
+            15.0,
+            Resolution::coarse(),
+            new Course(pulledS: 1.5 * 3600.0),
+        );
         $cook->toPull(60.0);
         // A thin piece that has been on for an hour and a half is dried through, and no dish any more.
         if ($cook->body->holdsKgM2() > 2.0) {

@@ -17,19 +17,28 @@ function workings(array $dish): array
     return array_column(Explanation::of(Forecast::of(Samples::dish($dish), 14.0)), null, 'of');
 }
 
-const EVERY_DISH = ['cook_minutes', 'shape', 'pull_c', 'peak_c', 'first_look_minutes', 'lid_lift_minutes', 'target_c', 'feeds', 'temper_minutes'];
+const EVERY_DISH = [
+    'cook_minutes', 'shape', 'pull_c', 'peak_c', 'first_look_minutes', 'lid_lift_minutes', 'target_c', 'feeds',
+    'temper_minutes',
+];
 
 it('explains every number that a plan shows', function (array $dish, array $numbers) {
     // Nobody looks into a hole, so a look has no price there.
     $every = ($dish['rig']['kind'] ?? '') === 'buried_pot' ? array_diff(EVERY_DISH, ['lid_lift_minutes']) : EVERY_DISH;
     expect(workings($dish))->toHaveKeys([...$every, ...$numbers]);
 })->with([
-    'a rack with a rule' => [['stages' => [['cooker' => 'kettle', 'cooker_c' => 160, 'pull' => true]]], ['rule_minutes', 'safe_c', 'lethality_log10', 'rig.pan']],
+    'a rack with a rule' => [
+        ['stages' => [['cooker' => 'kettle', 'cooker_c' => 160, 'pull' => true]]],
+        ['rule_minutes', 'safe_c', 'lethality_log10', 'rig.pan'],
+    ],
     'a spit' => [['rig' => ['kind' => 'spit']], ['rig.clearance', 'rig.balance', 'rig.bar']],
     'a pot' => [['rig' => ['kind' => 'pot']], ['rig.liquid']],
     'a buried pot' => [['rig' => ['kind' => 'buried_pot']], ['rig.liquid', 'rig.coals', 'rig.wood', 'rig.soil']],
     'a frame' => [['rig' => ['kind' => 'frame']], ['rig.height', 'rig.line']],
-    'what was prepared' => [['preparations' => ['thaw_fridge', 'dry_brine', 'truss']], ['prepare.thaw_fridge', 'prepare.dry_brine', 'prepare.truss']],
+    'what was prepared' => [
+        ['preparations' => ['thaw_fridge', 'dry_brine', 'truss']],
+        ['prepare.thaw_fridge', 'prepare.dry_brine', 'prepare.truss'],
+    ],
 ]);
 
 it('gives each a rule to read and a source that is one', function (array $dish) {
@@ -46,7 +55,9 @@ it('gives each a rule to read and a source that is one', function (array $dish) 
 
 it('explains no number that is not there', function () {
     expect(workings(['stages' => [['cooker' => 'open-spit', 'cooker_c' => 420, 'pull' => true]]]))->not->toHaveKey('lid_lift_minutes');
-    expect(workings(['cut' => 'potatoes', 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft']))->not->toHaveKeys(['safe_c', 'lethality_log10', 'rule_minutes', 'rig.clearance']);
+    expect(
+        workings(['cut' => 'potatoes', 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft']),
+    )->not->toHaveKeys(['safe_c', 'lethality_log10', 'rule_minutes', 'rig.clearance']);
 });
 
 it('states the inputs that were really used', function () {
@@ -58,7 +69,8 @@ it('states the inputs that were really used', function () {
 });
 
 it('says in which way a dish is pulled', function () {
-    expect(workings([])['pull_c']->rule)->toContain('climbs on')->and(workings(['coast' => false])['pull_c']->rule)->toContain('Cooked to its number');
+    expect(workings([])['pull_c']->rule)->toContain('climbs on')
+        ->and(workings(['coast' => false])['pull_c']->rule)->toContain('Cooked to its number');
 });
 
 it('explains every number that a live forecast shows', function () {

@@ -27,8 +27,19 @@ use Diatherm\Tending\Rhythm;
 use Tests\Support\Samples;
 
 const DAWN = '2031-10-04T01:00:00+02:00';
-const LAMB = ['cut' => 'lamb-whole', 'mass_kg' => 16, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 357, 'pull' => true]]];
-const SHOULDER = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'target_c' => 88, 'taste' => null, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'pull' => true]]];
+const LAMB = [
+    'cut' => 'lamb-whole',
+    'mass_kg' => 16,
+    'taste' => 'medium',
+    'stages' => [['cooker' => 'open-spit', 'cooker_c' => 357, 'pull' => true]],
+];
+const SHOULDER = [
+    'cut' => 'pork-shoulder',
+    'mass_kg' => 3.5,
+    'target_c' => 88,
+    'taste' => null,
+    'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'pull' => true]],
+];
 
 /**
  * @param  list<Pile>  $piles
@@ -36,7 +47,10 @@ const SHOULDER = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'target_c' => 88, 
  */
 function laidSo(array $piles): array
 {
-    return array_map(fn (Pile $pile): array => ['x_cm' => 100 * $pile->xM, 'y_cm' => 100 * $pile->yM, 'kg' => max(0.01, $pile->kg)], $piles);
+    return array_map(
+        fn (Pile $pile): array => ['x_cm' => 100 * $pile->xM, 'y_cm' => 100 * $pile->yM, 'kg' => max(0.01, $pile->kg)],
+        $piles,
+    );
 }
 
 function planned(array $dish = [], array $roast = [], array $yard = []): Plan
@@ -54,7 +68,9 @@ it('keeps a kettle within ten kelvin of its target for the whole cook', function
     $fire = planned($dish, ['wind_ms' => 2])->fires[0]->plan;
     foreach ($fire->course as [$minutes, $celsius]) {
         if ($minutes > 8.0) {
-            expect($celsius->likely)->toEqualWithDelta($target, 10.0)->and($celsius->low)->toBeLessThan($celsius->likely)->and($celsius->high)->toBeGreaterThan($celsius->likely);
+            expect($celsius->likely)->toEqualWithDelta($target, 10.0)
+                ->and($celsius->low)->toBeLessThan($celsius->likely)
+                ->and($celsius->high)->toBeGreaterThan($celsius->likely);
         }
     }
     expect($fire->untilMinutes)->toBeGreaterThan(60.0);
@@ -65,7 +81,9 @@ it('refuels as seldom as it can, each time in time to be grey', function () {
     expect(count($fire->run->refuels))->toBeGreaterThan(0)->toBeLessThan(5);
     $last = 0.0;
     foreach ($fire->run->refuels as $refuel) {
-        expect($refuel->minutes - $refuel->lightMinutes)->toBe($fire->fuel?->ashOverMinutes)->and($refuel->minutes)->toBeGreaterThan($last + 40.0)->and($refuel->kg)->toBeGreaterThan(0.0);
+        expect($refuel->minutes - $refuel->lightMinutes)->toBe($fire->fuel?->ashOverMinutes)
+            ->and($refuel->minutes)->toBeGreaterThan($last + 40.0)
+            ->and($refuel->kg)->toBeGreaterThan(0.0);
         $last = $refuel->minutes;
     }
     expect($fire->buyKg())->toBeGreaterThan(1.2 * $fire->usedKg());
@@ -103,7 +121,9 @@ it('puts the fire into the run sheet by the clock', function () {
 });
 
 it('takes the place of the chore to see to the fire', function () {
-    $plan = planned(['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'fuel', 'every_minutes' => 45], ['do' => 'baste', 'every_minutes' => 40]]]]]);
+    $plan = planned(
+        ['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'fuel', 'every_minutes' => 45], ['do' => 'baste', 'every_minutes' => 40]]]]],
+    );
     $titles = array_column($plan->runSheet->entries, 'title');
     expect($titles)->not->toContain('See to the fire: Rack of pork')->toContain('Baste: Rack of pork');
 });
@@ -121,7 +141,15 @@ it('feeds a spit from a second fire', function () {
 });
 
 it('counts the coals of a camp oven, renews them and turns the pot', function () {
-    $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]], ['air_c' => 20, 'wind_ms' => 0]);
+    $plan = planned(
+        [
+            'cut' => 'lamb-leg',
+            'mass_kg' => 2.5,
+            'taste' => 'medium',
+            'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]],
+        ],
+        ['air_c' => 20, 'wind_ms' => 0],
+    );
     $fire = $plan->fires[0]->plan;
     $titles = array_column(fireEntries($plan), 'title');
     expect($fire->count())->toBe(['over' => 12, 'under' => 12])
@@ -133,7 +161,17 @@ it('counts the coals of a camp oven, renews them and turns the pot', function ()
 });
 
 it('moves the vents when a later stage asks for more', function () {
-    $plan = planned(['cut' => 'beef-rib', 'mass_kg' => 3.5, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 110, 'until_core_c' => 46], ['cooker' => 'kettle', 'cooker_c' => 220, 'pull' => true]]]);
+    $plan = planned(
+        [
+            'cut' => 'beef-rib',
+            'mass_kg' => 3.5,
+            'taste' => 'medium_rare',
+            'stages' => [
+                ['cooker' => 'kettle', 'cooker_c' => 110, 'until_core_c' => 46],
+                ['cooker' => 'kettle', 'cooker_c' => 220, 'pull' => true],
+            ],
+        ],
+    );
     $fire = $plan->fires[0]->plan;
     expect($fire->steps)->toHaveCount(2)
         ->and($fire->steps[1]->settings->get('intake_mm'))->toBeGreaterThan($fire->steps[0]->settings->get('intake_mm'))
@@ -163,7 +201,10 @@ it('gathers the coals where the meat is thick, so that all parts are done togeth
         ->and($legs->kg)->toBeGreaterThan(2.0 * max(array_column($loin, 'kg')))
         ->and(max($minutes('bankedMinutes')))->toEqualWithDelta($banking->togetherMinutes, 0.03 * $banking->togetherMinutes)
         // The legs decide, and so they are what the forecast is of.
-        ->and($banking->parts[0]->minutes)->toEqualWithDelta($plan->forecast(0)->cookMinutes->likely, 0.03 * $plan->forecast(0)->cookMinutes->likely);
+        ->and($banking->parts[0]->minutes)->toEqualWithDelta(
+            $plan->forecast(0)->cookMinutes->likely,
+            0.03 * $plan->forecast(0)->cookMinutes->likely,
+        );
     // Its own piles, laid, do what it says.
     $laid = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'piles' => laidSo($banking->piles)]]]);
     expect(Banking::of($laid->fires[0]->plan, $laid->forecast(0))?->apartMinutes())->toBeLessThan(0.25 * $banking->apartMinutes())
@@ -172,7 +213,10 @@ it('gathers the coals where the meat is thick, so that all parts are done togeth
 });
 
 it('burns what was laid by hand in the open, and is the sooner done for more of it', function () {
-    $even = fn (float $kg): Plan => planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => array_map(fn (int $x): array => ['x_cm' => $x, 'y_cm' => 0, 'kg' => $kg / 4], [-56, -19, 19, 56])]]]);
+    $even = fn (float $kg): Plan => planned(
+        LAMB,
+        ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => array_map(fn (int $x): array => ['x_cm' => $x, 'y_cm' => 0, 'kg' => $kg / 4], [-56, -19, 19, 56])]]],
+    );
     [$little, $much] = [$even(5.0), $even(8.0)];
     expect($much->fires[0]->plan->run->startKg)->toEqualWithDelta(8.0, 1e-6)
         ->and($much->fires[0]->plan->handSeconds())->toBeLessThan($little->fires[0]->plan->handSeconds())
@@ -180,11 +224,20 @@ it('burns what was laid by hand in the open, and is the sooner done for more of 
         ->and($much->fires[0]->plan->steps[0]->reached)->toBeTrue();
     // All of it at one end leaves the other raw.
     $heaped = fn (int $x): array => ['cooker' => 'open-spit', 'layout' => 'even', 'piles' => [['x_cm' => $x, 'y_cm' => 0, 'kg' => 9]]];
-    expect(planned(LAMB, ['fires' => [$heaped(-30)]])->forecast(0)->cookMinutes->likely)->toBeGreaterThan($much->forecast(0)->cookMinutes->likely);
+    expect(
+        planned(LAMB, ['fires' => [$heaped(-30)]])->forecast(0)->cookMinutes->likely,
+    )->toBeGreaterThan($much->forecast(0)->cookMinutes->likely);
 });
 
 it('gives even ends to an even joint over a short bed', function () {
-    $plan = planned(['cut' => 'beef-fillet', 'mass_kg' => 2.0, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => 400, 'pull' => true]]]);
+    $plan = planned(
+        [
+            'cut' => 'beef-fillet',
+            'mass_kg' => 2.0,
+            'taste' => 'medium_rare',
+            'stages' => [['cooker' => 'open-grate', 'cooker_c' => 400, 'pull' => true]],
+        ],
+    );
     $banking = Banking::of($plan->fires[0]->plan, $plan->forecast(0));
     expect($banking?->parts[0]->bankedMinutes)->toEqualWithDelta($banking?->parts[2]->bankedMinutes ?? 0.0, 1.0)
         ->and($banking?->parts[0]->name)->toBe('Left end');
@@ -193,7 +246,12 @@ it('gives even ends to an even joint over a short bed', function () {
 it('cooks slower over a fire that fades further', function () {
     $minutes = fn (array $fires): float => planned(LAMB, ['fires' => $fires])->forecast(0)->cookMinutes->likely;
     expect($minutes([['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'two_sides']]))->toEqualWithDelta($minutes([]), 0.5)
-        ->and(LaidFires::fading(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->fires['open-spit'], Equipment::of('open-spit')))->toBeLessThan(1.0);
+        ->and(
+            LaidFires::fading(
+                Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->fires['open-spit'],
+                Equipment::of('open-spit'),
+            ),
+        )->toBeLessThan(1.0);
 });
 
 // Common practice: a quarter to a fifth of dry wood is left as coals; green wood is half water, and burns down slowly.
@@ -212,7 +270,15 @@ it('asks for more wood, and more time, of wood that is wetter', function () {
 // Common practice: food goes on once the cooker is hot; in the cold, and for a great heat, that takes longer.
 it('has every cooker hot when its dish goes on', function (string $kind, float $celsius) {
     foreach ([25.0, 2.0] as $airC) {
-        $fire = planned(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]]], ['air_c' => $airC])->fires[0]->plan;
+        $fire = planned(
+            [
+                'cut' => 'chicken',
+                'mass_kg' => 1.8,
+                'taste' => 'done',
+                'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]],
+            ],
+            ['air_c' => $airC],
+        )->fires[0]->plan;
         $at = array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= 0.0))[0][1]->likely;
         expect($at)->toBeGreaterThan(min($celsius, $fire->steps[0]->steadyC->likely) - 10.0)
             ->and($fire->preheatMinutes)->toBeGreaterThanOrEqual($fire->equipment->kind->preheatMinutes);
@@ -220,10 +286,23 @@ it('has every cooker hot when its dish goes on', function (string $kind, float $
 })->with([['kettle', 150], ['kettle', 220], ['ceramic', 110], ['ceramic', 260], ['gas', 165], ['gas', 220], ['grill-rotisserie', 195], ['pellet', 120], ['pellet', 230], ['griddle', 220], ['lidded-roaster', 121], ['oven', 163], ['oven', 230]]);
 
 it('brings a cooker to its next heat while the meat rests off it, with the coals that its walls ask for', function () {
-    $plan = planned(['cut' => 'beef-rib', 'mass_kg' => 3.2, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 48], ['cooker' => 'rest', 'minutes' => 30], ['cooker' => 'ceramic', 'cooker_c' => 250, 'minutes' => 8]]]);
+    $plan = planned(
+        [
+            'cut' => 'beef-rib',
+            'mass_kg' => 3.2,
+            'taste' => 'medium_rare',
+            'stages' => [
+                ['cooker' => 'ceramic', 'cooker_c' => 110, 'until_core_c' => 48],
+                ['cooker' => 'rest', 'minutes' => 30],
+                ['cooker' => 'ceramic', 'cooker_c' => 250, 'minutes' => 8],
+            ],
+        ],
+    );
     $fire = $plan->fires[0]->plan;
     [, $off, $back] = $plan->forecast(0)->stageStartMinutes;
-    $at = fn (float $minutes): float => array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= $minutes))[0][1]->likely;
+    $at = fn (float $minutes): float => array_values(
+        array_filter($fire->course, fn (array $point): bool => $point[0] >= $minutes),
+    )[0][1]->likely;
     expect($fire->steps[1]->fromMinutes)->toEqualWithDelta($off, 0.5)
         ->and($at($off - 5.0))->toBeLessThan(120.0)
         ->and($at($back))->toBeGreaterThan(225.0);
@@ -239,7 +318,14 @@ it('puts smoke wood on early, by the piece', function () {
 it('follows the cook’s own cooker', function () {
     $equipment = Equipment::of('kettle');
     $weather = Weather::of(12.0);
-    $cold = array_map(fn (float $mm): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, 12.0 + 0.8 * ($equipment->mechanism()->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather) - 12.0)), [4.0, 6.0, 8.0, 10.0]);
+    $cold = array_map(
+        fn (float $mm): Observation => Observation::of(
+            Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]),
+            $weather,
+            12.0 + 0.8 * ($equipment->mechanism()->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather) - 12.0),
+        ),
+        [4.0, 6.0, 8.0, 10.0],
+    );
     $yard = ['Weir kettle' => new OwnCooker('Weir kettle', $equipment, $cold)];
     $wish = ['fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]];
     $own = planned([], $wish, $yard)->fires[0]->plan;
@@ -263,11 +349,31 @@ it('says at the field what is wrong with a fire', function (array $fire, string 
     'fuel of another' => [['cooker' => 'gas', 'fuel' => 'lump'], 'fires.0.fuel', 'propane'],
     'layout of another' => [['cooker' => 'kettle', 'layout' => 'ends'], 'fires.0.layout', 'one_side'],
     'no layout at all' => [['cooker' => 'oven', 'layout' => 'ends'], 'fires.0.layout', 'cannot be laid'],
-    'a pile of text' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 'left', 'y_cm' => 0, 'kg' => 1]]], 'fires.0.piles.0.x_cm', 'must be a number'],
-    'a pile too far' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 900, 'y_cm' => 0, 'kg' => 1]]], 'fires.0.piles.0.x_cm', 'between -300 and 300'],
-    'less than nothing' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => -1]]], 'fires.0.piles.0.kg', 'between 0 and 60'],
-    'no coals in any' => [['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => 0]]], 'fires.0.piles', 'There must be coals'],
-    'more than a floor holds' => [['cooker' => 'open-spit', 'piles' => [['x_cm' => -20, 'y_cm' => 0, 'kg' => 50], ['x_cm' => 20, 'y_cm' => 0, 'kg' => 50]]], 'fires.0.piles', 'at most 60 kg'],
+    'a pile of text' => [
+        ['cooker' => 'kettle', 'piles' => [['x_cm' => 'left', 'y_cm' => 0, 'kg' => 1]]],
+        'fires.0.piles.0.x_cm',
+        'must be a number',
+    ],
+    'a pile too far' => [
+        ['cooker' => 'kettle', 'piles' => [['x_cm' => 900, 'y_cm' => 0, 'kg' => 1]]],
+        'fires.0.piles.0.x_cm',
+        'between -300 and 300',
+    ],
+    'less than nothing' => [
+        ['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => -1]]],
+        'fires.0.piles.0.kg',
+        'between 0 and 60',
+    ],
+    'no coals in any' => [
+        ['cooker' => 'kettle', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => 0]]],
+        'fires.0.piles',
+        'There must be coals',
+    ],
+    'more than a floor holds' => [
+        ['cooker' => 'open-spit', 'piles' => [['x_cm' => -20, 'y_cm' => 0, 'kg' => 50], ['x_cm' => 20, 'y_cm' => 0, 'kg' => 50]]],
+        'fires.0.piles',
+        'at most 60 kg',
+    ],
     'water in charcoal' => [['cooker' => 'open-spit', 'fuel' => 'lump', 'moisture_percent' => 20], 'fires.0.moisture_percent', 'Only wood'],
     'water in no fuel' => [['cooker' => 'oven', 'moisture_percent' => 20], 'fires.0.moisture_percent', 'Only wood'],
     'a wet log' => [['cooker' => 'open-spit', 'moisture_percent' => 80], 'fires.0.moisture_percent', 'between 0 and 60'],
@@ -291,14 +397,31 @@ it('takes one fire a cooker, and weather within the weather there is', function 
 });
 
 it('writes what it read of fires and weather', function () {
-    $roast = Samples::roast([], ['wind_ms' => 3.5, 'rain' => true, 'altitude_m' => 400, 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle', 'fuel' => 'lump', 'layout' => 'two_sides', 'piles' => [['x_cm' => -12.5, 'y_cm' => 4, 'kg' => 0.6]]], ['cooker' => 'open-spit', 'steady' => true, 'moisture_percent' => 31.5]]]);
+    $roast = Samples::roast(
+        [],
+        [
+            'wind_ms' => 3.5,
+            'rain' => true,
+            'altitude_m' => 400,
+            'fires' => [
+                [
+                    'cooker' => 'kettle', 'own' => 'Weir kettle', 'fuel' => 'lump', 'layout' => 'two_sides',
+                    'piles' => [['x_cm' => -12.5, 'y_cm' => 4, 'kg' => 0.6]],
+                ],
+                ['cooker' => 'open-spit', 'steady' => true, 'moisture_percent' => 31.5],
+            ],
+        ],
+    );
     $again = RoastFile::read(RoastFile::write($roast));
     expect($again->fires)->toEqual($roast->fires)->and([$again->windMs, $again->rain, $again->altitudeM])->toBe([3.5, true, 400.0]);
 });
 
 it('reads and writes a cooker with its log, without loss', function () {
     $file = ['format' => 'diatherm.cooker', 'version' => 1, 'name' => 'Weir kettle', 'kind' => 'kettle', 'facts' => ['diameter_cm' => 47], 'observations' => [
-        ['at' => '2031-06-01T17:00:00+02:00', 'settings' => ['intake_mm' => 5, 'exhaust_mm' => 5], 'air_c' => 18, 'wind_ms' => 1, 'celsius' => 122],
+        [
+            'at' => '2031-06-01T17:00:00+02:00', 'settings' => ['intake_mm' => 5, 'exhaust_mm' => 5], 'air_c' => 18,
+            'wind_ms' => 1, 'celsius' => 122,
+        ],
         ['settings' => ['intake_mm' => 20, 'exhaust_mm' => 20], 'air_c' => 18, 'celsius' => 90, 'phase' => 'warming', 'minutes' => 6],
     ]];
     $cooker = CookerFile::read($file);
@@ -325,11 +448,20 @@ it('says at the field what is wrong with a cooker', function (array $file, strin
     'meat beside the burners' => [['kind' => 'gas', 'facts' => ['burners' => 2, 'meat_over' => 3]], 'facts.meat_over'],
     'a fact of another kind' => [['facts' => ['burners' => 3]], 'facts.burners'],
     'not set' => [['observations' => [['celsius' => 120]]], 'observations.0.settings'],
-    'set beyond its slot' => [['observations' => [['settings' => ['intake_mm' => 900], 'celsius' => 120]]], 'observations.0.settings.intake_mm'],
+    'set beyond its slot' => [
+        ['observations' => [['settings' => ['intake_mm' => 900], 'celsius' => 120]]],
+        'observations.0.settings.intake_mm',
+    ],
     'not a number' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 'hot']]], 'observations.0.celsius'],
     'hotter than any' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 1e9]]], 'observations.0.celsius'],
-    'warming since never' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 80, 'phase' => 'warming']]], 'observations.0.minutes'],
-    'no such phase' => [['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 80, 'phase' => 'simmering']]], 'observations.0.phase'],
+    'warming since never' => [
+        ['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 80, 'phase' => 'warming']]],
+        'observations.0.minutes',
+    ],
+    'no such phase' => [
+        ['observations' => [['settings' => ['intake_mm' => 5], 'celsius' => 80, 'phase' => 'simmering']]],
+        'observations.0.phase',
+    ],
 ]);
 
 it('refuses a cooker file that is too large or no JSON', function () {
@@ -338,13 +470,28 @@ it('refuses a cooker file that is too large or no JSON', function () {
 });
 
 it('knows the hand over its open fires', function () {
-    $fire = planned(['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => round(HandTest::wallC(4.0)), 'pull' => true]]])->fires[0]->plan;
+    $fire = planned(
+        [
+            'cut' => 'beef-steak',
+            'mass_kg' => 0.6,
+            'taste' => 'medium',
+            'stages' => [['cooker' => 'open-grate', 'cooker_c' => round(HandTest::wallC(4.0)), 'pull' => true]],
+        ],
+    )->fires[0]->plan;
     expect($fire->handSeconds())->toEqualWithDelta(4.0, 0.5)->and(planned()->fires[0]->plan->handSeconds())->toBeNull();
 });
 
 // Common practice: with the pot beside a big fire, coals on the lid alone can be enough.
 it('puts coals on the lid alone beside a fire, and finds its way back', function () {
-    $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]], ['air_c' => 20, 'wind_ms' => 0, 'fires' => [['cooker' => 'camp-oven', 'layout' => 'beside']]]);
+    $plan = planned(
+        [
+            'cut' => 'lamb-leg',
+            'mass_kg' => 2.5,
+            'taste' => 'medium',
+            'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]],
+        ],
+        ['air_c' => 20, 'wind_ms' => 0, 'fires' => [['cooker' => 'camp-oven', 'layout' => 'beside']]],
+    );
     $fire = $plan->fires[0]->plan;
     expect($fire->count())->toBe(['over' => 12, 'under' => 0])
         ->and($fire->steps[0]->steadyC->likely)->toEqualWithDelta(170.0, 7.0)
@@ -357,8 +504,16 @@ it('puts coals on the lid alone beside a fire, and finds its way back', function
 });
 
 it('lays a camp oven with every fuel and by every method, to the same heat and the same hour', function (string $fuel, string $layout) {
-    $lamb = ['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]];
-    $of = fn (string $fuel): Plan => planned($lamb, ['air_c' => 12, 'wind_ms' => 3, 'fires' => [['cooker' => 'camp-oven', 'layout' => $layout, 'fuel' => $fuel]]]);
+    $lamb = [
+        'cut' => 'lamb-leg',
+        'mass_kg' => 2.5,
+        'taste' => 'medium',
+        'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]],
+    ];
+    $of = fn (string $fuel): Plan => planned(
+        $lamb,
+        ['air_c' => 12, 'wind_ms' => 3, 'fires' => [['cooker' => 'camp-oven', 'layout' => $layout, 'fuel' => $fuel]]],
+    );
     [$usual, $plan] = [$of('briquettes'), $of($fuel)];
     $fire = $plan->fires[0]->plan;
     expect($fire->count())->toBe($usual->fires[0]->plan->count())
@@ -368,11 +523,20 @@ it('lays a camp oven with every fuel and by every method, to the same heat and t
         ->and($fire->buyKg())->toBeGreaterThan($fire->usedKg());
     $words = implode(' | ', array_map(fn (Entry $entry): string => $entry->title.': '.$entry->detail, fireEntries($plan)));
     expect($words)->not->toContain('0 kg of wood')->not->toContain('0 coals')
-        ->and(str_contains($fire->curve->mechanism->inWords($fire->steps[0]->settings), 'shovel'))->toBe(in_array($fuel, ['lump', 'hardwood'], true));
+        ->and(
+            str_contains($fire->curve->mechanism->inWords($fire->steps[0]->settings), 'shovel'),
+        )->toBe(in_array($fuel, ['lump', 'hardwood'], true));
 })->with(['briquettes', 'quick-light', 'lump', 'hardwood'])->with(['roast', 'bake', 'simmer', 'beside']);
 
 it('counts with what a cooker comes to, and never with what it was asked for', function (string $cooker, float $asked) {
-    $chicken = fn (float $celsius): array => ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]];
+    $chicken = fn (float $celsius): array => [
+        'cut' => 'chicken',
+        'mass_kg' => 1.8,
+        'taste' => null,
+        'target_c' => 76,
+        'coast' => false,
+        'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+    ];
     $storm = ['air_c' => -12, 'wind_ms' => 11];
     $plan = planned($chicken($asked), $storm);
     $stage = $plan->forecast(0)->dish->stages[0];
@@ -386,9 +550,22 @@ it('counts with what a cooker comes to, and never with what it was asked for', f
 })->with([['gas', 280.0], ['gas', 160.0], ['grill-rotisserie', 280.0], ['kettle', 250.0], ['kettle', 120.0], ['ceramic', 300.0], ['pellet', 250.0], ['lidded-roaster', 230.0], ['oven', 260.0], ['griddle', 250.0], ['camp-oven', 230.0]]);
 
 it('plans with what was learnt of a cooker of one’s own: its heat, and a narrower band', function () {
-    $chicken = ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'coast' => false, 'stages' => [['cooker' => 'countertop-rotisserie', 'pull' => true]]];
+    $chicken = [
+        'cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'coast' => false,
+        'stages' => [['cooker' => 'countertop-rotisserie', 'pull' => true]],
+    ];
     $equipment = Equipment::of('countertop-rotisserie');
-    $mine = fn (int $count, float $celsius): Plan => planned($chicken, ['air_c' => 20, 'fires' => [['cooker' => 'countertop-rotisserie', 'own' => 'Mine']]], yard: ['Mine' => new OwnCooker('Mine', $equipment, array_map(fn (): Observation => Observation::of(Settings::of([]), Weather::of(20.0), $celsius), array_fill(0, $count, 0)))]);
+    $mine = fn (int $count, float $celsius): Plan => planned(
+        $chicken,
+        ['air_c' => 20, 'fires' => [['cooker' => 'countertop-rotisserie', 'own' => 'Mine']]],
+        yard: [
+            'Mine' => new OwnCooker(
+                'Mine',
+                $equipment,
+                array_map(fn (): Observation => Observation::of(Settings::of([]), Weather::of(20.0), $celsius), array_fill(0, $count, 0)),
+            ),
+        ],
+    );
     $fixedC = $equipment->kind->defaultC;
     [$unread, $cool, $true] = [$mine(0, $fixedC), $mine(12, $fixedC - 25.0), $mine(12, $fixedC)];
     $width = fn (Plan $plan): float => $plan->forecast(0)->cookMinutes->width() / $plan->forecast(0)->cookMinutes->likely;
@@ -416,14 +593,18 @@ it('has no rhythm where a lid or a knob holds the heat', function (string $kind)
 })->with(['kettle', 'gas', 'oven', 'camp-oven', 'pellet', 'griddle']);
 
 it('says when to close the slots in, until the dish is on', function () {
-    $close = fn (Plan $plan): array => array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'));
+    $close = fn (Plan $plan): array => array_values(
+        array_filter(fireEntries($plan), fn (Entry $entry): bool => $entry->id === 'fire.kettle.close'),
+    );
     $plan = planned();
     [$entry] = $close($plan);
     expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->plan->startsAt->getTimestamp())
         ->and($entry->title)->toContain('slots')
         ->and($entry->detail)->toContain(sprintf('%.0f °C', $plan->fires[0]->plan->closeInC()))
         // Common practice: some 10 to 40 K short of the target, for the coals bring the rest.
-        ->and($plan->fires[0]->plan->steps[0]->targetC - (float) $plan->fires[0]->plan->closeInC())->toBeGreaterThan(10.0)->toBeLessThan(40.5);
+        ->and(
+            $plan->fires[0]->plan->steps[0]->targetC - (float) $plan->fires[0]->plan->closeInC(),
+        )->toBeGreaterThan(10.0)->toBeLessThan(40.5);
     $on = new DateTimeImmutable('2031-10-04T16:00:00+02:00');
     expect($close($plan->with([new Progress($on)], $on->modify('+10 minutes'))))->toBe([]);
 });
@@ -431,7 +612,10 @@ it('says when to close the slots in, until the dish is on', function () {
 it('forgets a refuel that was overtaken by the next', function () {
     $plan = planned(SHOULDER);
     $on = new DateTimeImmutable('2031-10-04T09:00:00+02:00');
-    $ids = fn (float $minutes): array => array_column(fireEntries($plan->with([new Progress($on)], $on->modify(sprintf('+%.0f minutes', $minutes)))), 'id');
+    $ids = fn (float $minutes): array => array_column(
+        fireEntries($plan->with([new Progress($on)], $on->modify(sprintf('+%.0f minutes', $minutes)))),
+        'id',
+    );
     [$first, $second] = $plan->fires[0]->plan->run->refuels;
     expect($ids($first->minutes + 20.0))->toContain('fire.kettle.refuel.0')->not->toContain('fire.kettle.ready.0')
         ->and($ids($second->minutes + 20.0))->not->toContain('fire.kettle.refuel.0')->toContain('fire.kettle.refuel.1');
@@ -440,11 +624,21 @@ it('forgets a refuel that was overtaken by the next', function () {
 it('keeps an open fire steadier when it is fed little and often, and has the meat done sooner', function () {
     $low = planned(LAMB);
     $steady = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]]);
-    $least = fn (Plan $plan): float => min(array_map(fn (array $point): float => $point[0] > 5.0 && $point[0] < 300.0 ? $point[1]->likely : INF, $plan->fires[0]->plan->course));
+    $least = fn (Plan $plan): float => min(
+        array_map(
+            fn (array $point): float => $point[0] > 5.0 && $point[0] < 300.0 ? $point[1]->likely : INF,
+            $plan->fires[0]->plan->course,
+        ),
+    );
     expect($least($steady))->toBeGreaterThan($least($low) + 20.0)
         ->and(count($steady->fires[0]->plan->run->refuels))->toBeGreaterThan(count($low->fires[0]->plan->run->refuels))
         ->and($steady->forecast(0)->cookMinutes->likely)->toBeLessThan(0.95 * $low->forecast(0)->cookMinutes->likely)
-        ->and(LaidFires::fading(Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]])->fires['open-spit'], Equipment::of('open-spit')))->toBeGreaterThan(1.08);
+        ->and(
+            LaidFires::fading(
+                Samples::roast(LAMB, ['fires' => [['cooker' => 'open-spit', 'steady' => true]]])->fires['open-spit'],
+                Equipment::of('open-spit'),
+            ),
+        )->toBeGreaterThan(1.08);
 });
 
 it('says each danger of a fire once, and what is out of reach', function () {
@@ -454,22 +648,31 @@ it('says each danger of a fire once, and what is out of reach', function () {
         ->and($ids(LAMB))->toBe(['carbon_monoxide', 'wood', 'flare'])
         ->and($ids(['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]]))->toBe(['carbon_monoxide', 'steam'])
         ->and($ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]))->toBe(['gas'])
-        ->and($ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 290]]], ['wind_ms' => 12, 'air_c' => -10]))->toBe(['gas', 'out_of_reach'])
+        ->and(
+            $ids(['stages' => [['cooker' => 'gas', 'cooker_c' => 290]]], ['wind_ms' => 12, 'air_c' => -10]),
+        )->toBe(['gas', 'out_of_reach'])
         ->and($ids(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]]))->toBe(['electric']);
 });
 
 it('lays the meat away from coals at one side, and over its own burner', function () {
     $plan = planned();
     $meat = (new FireLayout($plan->fires[0]->plan))->meat($plan->forecast(0));
-    expect($meat['y'])->toBeLessThan(-0.05)->and(array_sum(array_map(fn ($pile): float => $pile->yM, $plan->fires[0]->plan->piles)))->toBeGreaterThan(0.0);
+    expect($meat['y'])->toBeLessThan(-0.05)
+        ->and(array_sum(array_map(fn ($pile): float => $pile->yM, $plan->fires[0]->plan->piles)))->toBeGreaterThan(0.0);
     $gas = planned(['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]]);
     expect((new FireLayout($gas->fires[0]->plan))->meat($gas->forecast(0))['x'])->toEqualWithDelta(0.0, 1e-9)
-        ->and((new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan((new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(-0.23, 0.0, 0.14));
+        ->and((new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan(
+            (new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(-0.23, 0.0, 0.14),
+        );
 });
 
 it('explains every figure of a fire', function (array $dish, array $of) {
     $plan = planned($dish);
-    $workings = array_column(FireExplanation::of($plan->fires[0]->plan, Banking::of($plan->fires[0]->plan, $plan->forecast(0))), null, 'of');
+    $workings = array_column(
+        FireExplanation::of($plan->fires[0]->plan, Banking::of($plan->fires[0]->plan, $plan->forecast(0))),
+        null,
+        'of',
+    );
     expect(array_keys($workings))->toBe($of);
     foreach ($workings as $working) {
         expect($working->rule)->not->toBe('');
@@ -477,14 +680,23 @@ it('explains every figure of a fire', function (array $dish, array $of) {
 })->with([
     'kettle' => [[], ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.flux', 'fire.close', 'fire.smoke']],
     'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]], ['fire.settings', 'fire.course', 'fire.buy', 'fire.flux']],
-    'spit' => [LAMB, ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.hand', 'fire.flux', 'fire.turn', 'fire.banking']],
-    'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]], ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.count']],
+    'spit' => [
+        LAMB,
+        ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.hand', 'fire.flux', 'fire.turn', 'fire.banking'],
+    ],
+    'camp oven' => [
+        ['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170]]],
+        ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.count'],
+    ],
     'oven' => [['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]], ['fire.settings', 'fire.course']],
 ]);
 
 it('tells one fire for two dishes on one cooker, from the first on to the last off', function () {
     $two = Samples::file();
-    $two['dishes'][] = ['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 10, 'start_c' => 15, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]];
+    $two['dishes'][] = [
+        'cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 10, 'start_c' => 15,
+        'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]],
+    ];
     $plan = Plan::of(RoastFile::read($two), new DateTimeImmutable(DAWN));
     expect($plan->fires)->toHaveCount(1)
         ->and($plan->fires[0]->plan->dishes)->toBe([0, 1])
@@ -493,7 +705,17 @@ it('tells one fire for two dishes on one cooker, from the first on to the last o
 });
 
 it('lights what a later stage comes to in time', function () {
-    $plan = planned(['cut' => 'beef-sirloin', 'mass_kg' => 1.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 47], ['cooker' => 'open-grate', 'cooker_c' => 480, 'minutes' => 5]]]);
+    $plan = planned(
+        [
+            'cut' => 'beef-sirloin',
+            'mass_kg' => 1.6,
+            'taste' => 'medium_rare',
+            'stages' => [
+                ['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 47],
+                ['cooker' => 'open-grate', 'cooker_c' => 480, 'minutes' => 5],
+            ],
+        ],
+    );
     $at = array_column(array_map(fn (Entry $entry): array => [$entry->id, $entry->at->getTimestamp()], $plan->runSheet->entries), 1, 0);
     expect($at['fire.open-grate.light'])->toBeLessThan($at['fire.open-grate.lay'])
         ->and($at['fire.open-grate.lay'])->toBeLessThan($at['d0.stage.1'])
@@ -501,16 +723,32 @@ it('lights what a later stage comes to in time', function () {
 });
 
 it('has the meat done sooner for coals moved under its thick end, and later for coals moved away', function () {
-    $minutes = fn (array $piles): float => planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => $piles]]])->forecast(0)->cookMinutes->likely;
+    $minutes = fn (array $piles): float => planned(
+        LAMB,
+        ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => $piles]]],
+    )->forecast(0)->cookMinutes->likely;
     $even = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'layout' => 'even']]])->forecast(0)->cookMinutes->likely;
     expect($minutes([['x_cm' => -40, 'y_cm' => 0, 'kg' => 3], ['x_cm' => 40, 'y_cm' => 0, 'kg' => 2]]))->toBeLessThan($even - 20.0)
-        ->and($minutes([['x_cm' => -15, 'y_cm' => 22, 'kg' => 3], ['x_cm' => 30, 'y_cm' => -22, 'kg' => 2]]))->toBeGreaterThan($even + 20.0);
+        ->and(
+            $minutes([['x_cm' => -15, 'y_cm' => 22, 'kg' => 3], ['x_cm' => 30, 'y_cm' => -22, 'kg' => 2]]),
+        )->toBeGreaterThan($even + 20.0);
     expect(fn () => $minutes([['x_cm' => 70, 'y_cm' => 25, 'kg' => 3]]))->toThrow(InvalidInput::class, 'As its fire is laid');
 });
 
 it('draws as many pieces as there are', function () {
-    $block = planned(['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 9, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]]);
-    $one = planned(['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 1, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]]]);
+    $block = planned(
+        [
+            'cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 9, 'start_c' => 15, 'taste' => 'soft',
+            'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]],
+        ],
+    );
+    $one = planned(
+        [
+            'cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 1, 'start_c' => 15, 'taste' => 'soft',
+            'stages' => [['cooker' => 'kettle', 'cooker_c' => 190]],
+        ],
+    );
     $size = fn (Plan $plan): array => (new FireLayout($plan->fires[0]->plan))->meat($plan->forecast(0));
-    expect($size($block)['length'])->toEqualWithDelta(3 * $size($one)['length'], 1e-9)->and($size($block)['width'])->toEqualWithDelta(3 * $size($one)['width'], 1e-9);
+    expect($size($block)['length'])->toEqualWithDelta(3 * $size($one)['length'], 1e-9)
+        ->and($size($block)['width'])->toEqualWithDelta(3 * $size($one)['width'], 1e-9);
 });

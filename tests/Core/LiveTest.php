@@ -23,7 +23,13 @@ use Tests\Support\Samples;
 /** A cook whose truth is known: its trace to 80 °C. */
 function truth(float $transfer, float $thickness = 1.0, float $warmer = 0.0, ?Course $course = null): Trace
 {
-    $cook = Cook::of(Samples::dish(), 14.0, Resolution::fine(), $course ?? Course::asPlanned(), Variation::of($transfer, $thickness, $warmer));
+    $cook = Cook::of(
+        Samples::dish(),
+        14.0,
+        Resolution::fine(),
+        $course ?? Course::asPlanned(),
+        Variation::of($transfer, $thickness, $warmer),
+    );
     $trace = $cook->body->record(false);
     $cook->toPull(80.0);
 
@@ -35,7 +41,11 @@ function readings(Trace $truth, array $minutes): array
 {
     $scatter = [0.4, -0.6, 0.3, -0.2, 0.7, -0.5];
 
-    return array_map(fn (int $at, int $i): Reading => Reading::of("r$i", 60.0 * $at, 'core', $truth->coreAt(60.0 * $at) + $scatter[$i % 6]), $minutes, array_keys($minutes));
+    return array_map(
+        fn (int $at, int $i): Reading => Reading::of("r$i", 60.0 * $at, 'core', $truth->coreAt(60.0 * $at) + $scatter[$i % 6]),
+        $minutes,
+        array_keys($minutes),
+    );
 }
 
 function live(array $readings, float $nowMinutes, ?Course $course = null): LiveForecast
@@ -65,7 +75,8 @@ it('holds most truths in its band, and is near them, whatever goes on unread', f
     ]);
     $trial = BeliefTrial::of($dishes, 5, 20_261_126, $off, $wanders, $falls);
     foreach (BeliefTrial::AT as $i => $at) {
-        expect($trial->held[$at])->toBeGreaterThanOrEqual($least[$i], "$at %: held")->and($trial->offs[$at])->toBeLessThan($most[$i], "$at %: off");
+        expect($trial->held[$at])->toBeGreaterThanOrEqual($least[$i], "$at %: held")
+            ->and($trial->offs[$at])->toBeLessThan($most[$i], "$at %: off");
     }
 })->with([
     'as planned' => [false, false, false, [0.75, 0.75, 0.75, 0.75], [0.12, 0.05, 0.04, 0.04]],
@@ -81,7 +92,11 @@ it('stands by its runs for hundreds of guesses', function (int $input, float $by
     $dish = Samples::dish();
     $posterior = Posterior::of($dish, 14.0, Course::asPlanned(), [], 60.0);
     $one = 1.0 / Uncertainty::DEVIATIONS;
-    $as = [Variation::of(exp($by * $one * log(1.0 + Uncertainty::transfer($dish)))), Variation::of(1.0, exp($by * $one * log(1.0 + Uncertainty::thickness($dish)))), Variation::of(1.0, 1.0, $by * $one * Uncertainty::START_K)][$input];
+    $as = [
+        Variation::of(exp($by * $one * log(1.0 + Uncertainty::transfer($dish)))),
+        Variation::of(1.0, exp($by * $one * log(1.0 + Uncertainty::thickness($dish)))),
+        Variation::of(1.0, 1.0, $by * $one * Uncertainty::START_K),
+    ][$input];
     $cook = Cook::of($dish, 14.0, Resolution::coarse(), Course::asPlanned(), $as);
     $trace = $cook->body->record(false);
     $cook->toPull(60.0);
@@ -92,7 +107,12 @@ it('stands by its runs for hundreds of guesses', function (int $input, float $by
 })->with([0, 1, 2])->with([-1.3, 1.3]);
 
 it('says that the cooker seems to have fallen when the core falls behind, and not when it was read', function () {
-    $dish = Samples::dish(['cut' => 'lamb-leg', 'mass_kg' => 2.4, 'taste' => null, 'target_c' => 58, 'coast' => false, 'stages' => [['cooker' => 'oven', 'cooker_c' => 165]]]);
+    $dish = Samples::dish(
+        [
+            'cut' => 'lamb-leg', 'mass_kg' => 2.4, 'taste' => null, 'target_c' => 58, 'coast' => false,
+            'stages' => [['cooker' => 'oven', 'cooker_c' => 165]],
+        ],
+    );
     $fallen = new Course([[0.0, 165.0], [1500.0, 165.0], [1800.0, 115.0]]);
     $cook = Cook::of($dish, 14.0, Resolution::fine(), $fallen);
     $truth = $cook->body->record(false);
@@ -100,7 +120,15 @@ it('says that the cooker seems to have fallen when the core falls behind, and no
     $read = readings($truth, [20, 35, 50, 65, 80, 95, 110, 125]);
     $pullC = Forecast::of($dish, 14.0)->pullC;
     expect(LiveForecast::of($dish, 14.0, new Course(nowS: 7560.0), $read, $pullC)->advice?->act)->toBe('read_cooker')
-        ->and(LiveForecast::of($dish, 14.0, new Course([[1500.0, 165.0], [1800.0, 115.0], [7200.0, 115.0]], nowS: 7560.0), $read, $pullC)->advice?->act)->not->toBe('read_cooker');
+        ->and(
+            LiveForecast::of(
+                $dish,
+                14.0,
+                new Course([[1500.0, 165.0], [1800.0, 115.0], [7200.0, 115.0]], nowS: 7560.0),
+                $read,
+                $pullC,
+            )->advice?->act,
+        )->not->toBe('read_cooker');
 });
 
 it('gives the same answer to the same readings', function () {
@@ -134,11 +162,20 @@ it('lets the coldest place decide', function () {
         Reading::of('breast', 3000.0, 'breast', 26.0), Reading::of('thigh', 3060.0, 'thigh', 22.0),
         Reading::of('breast later', 4200.0, 'breast', 40.0), Reading::of('thigh later', 4800.0, 'thigh', 42.0),
     ], $dish, Course::asPlanned());
-    expect($verdicts)->toBe(['breast' => Verdict::NotTheColdest, 'thigh' => Verdict::Counts, 'breast later' => Verdict::NotTheColdest, 'thigh later' => Verdict::Counts]);
+    expect($verdicts)->toBe(
+        [
+            'breast' => Verdict::NotTheColdest, 'thigh' => Verdict::Counts, 'breast later' => Verdict::NotTheColdest,
+            'thigh later' => Verdict::Counts,
+        ],
+    );
 });
 
 it('drops an earlier reading when a later one shows that it was not the core', function () {
-    $verdicts = Sieve::judge([Reading::of('shallow', 3600.0, 'core', 38.0), Reading::of('deep', 4500.0, 'core', 31.0)], Samples::dish(), Course::asPlanned());
+    $verdicts = Sieve::judge(
+        [Reading::of('shallow', 3600.0, 'core', 38.0), Reading::of('deep', 4500.0, 'core', 31.0)],
+        Samples::dish(),
+        Course::asPlanned(),
+    );
     expect($verdicts)->toBe(['shallow' => Verdict::NotTheColdest, 'deep' => Verdict::Counts]);
 });
 
@@ -161,7 +198,14 @@ it('tells in the debrief what the readings taught', function () {
     $off = $truth->reaches($plan->pullC);
     $course = new Course([], [], [], $off, $off + 1800.0);
     $fact = LiveForecast::of($dish, 14.0, $course, readings($truth, [30, 50, 70, 90, 110]), $plan->pullC);
-    $findings = array_column(array_map(fn (Finding $finding): array => (array) $finding, Debrief::of($dish, $plan->cookMinutes->likely, $plan->pullC, $fact, $course, readings($truth, [30, 50, 70, 90, 110]), 25.0)), null, 'id');
+    $findings = array_column(
+        array_map(
+            fn (Finding $finding): array => (array) $finding,
+            Debrief::of($dish, $plan->cookMinutes->likely, $plan->pullC, $fact, $course, readings($truth, [30, 50, 70, 90, 110]), 25.0),
+        ),
+        null,
+        'id',
+    );
     expect($findings['time']['lesson'])->toContain('longer')
         ->and($findings['heat']['lesson'])->toContain('less')
         ->and($findings['table']['fact'])->toContain('25 min late');
@@ -169,8 +213,16 @@ it('tells in the debrief what the readings taught', function () {
 
 // Source of the minimum: USDA FSIS, Safe Minimum Internal Temperature Chart, poultry 74 °C.
 it('says after the pull when a dish will stay below its safe minimum, and only then', function () {
-    $bird = Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]]);
-    $pulled = fn (float $minutes, array $read = []): LiveForecast => LiveForecast::of($bird, 14.0, new Course([], [], [], 60.0 * $minutes, 60.0 * $minutes + 60.0), array_map(fn (float $celsius): Reading => Reading::of('at the pull', 60.0 * $minutes - 30.0, 'breast', $celsius), $read), 74.0);
+    $bird = Samples::dish(
+        ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]],
+    );
+    $pulled = fn (float $minutes, array $read = []): LiveForecast => LiveForecast::of(
+        $bird,
+        14.0,
+        new Course([], [], [], 60.0 * $minutes, 60.0 * $minutes + 60.0),
+        array_map(fn (float $celsius): Reading => Reading::of('at the pull', 60.0 * $minutes - 30.0, 'breast', $celsius), $read),
+        74.0,
+    );
     $planned = Forecast::of($bird, 14.0)->cookMinutes->likely;
     expect(array_column($pulled(0.5 * $planned)->cautions, 'id'))->toBe(['below_safe_minimum'])
         ->and($pulled($planned + 10.0, [76.0])->cautions)->toBe([])
@@ -182,6 +234,12 @@ it('says after the pull when a dish will stay below its safe minimum, and only t
 });
 
 it('says that buried coals fade, since it counts them as steady', function () {
-    $ids = fn (string $kind): array => array_column(Forecast::of(Samples::dish(['rig' => ['kind' => $kind], 'taste' => 'firm', 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]), 14.0)->cautions, 'id');
+    $ids = fn (string $kind): array => array_column(
+        Forecast::of(
+            Samples::dish(['rig' => ['kind' => $kind], 'taste' => 'firm', 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]),
+            14.0,
+        )->cautions,
+        'id',
+    );
     expect($ids('buried_pot'))->toBe(['fading_coals'])->and($ids('pot'))->toBe([]);
 });

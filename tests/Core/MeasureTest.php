@@ -34,12 +34,16 @@ it('gives the nearer end when there is no root between', function () {
 
 it('keeps a spread in order, and moves it whole', function () {
     $spread = Spread::of(1.0, 2.0, 4.0);
-    expect($spread->width())->toBe(3.0)->and($spread->plus(10.0))->toEqual(Spread::of(11.0, 12.0, 14.0))->and(Spread::exactly(5.0)->width())->toBe(0.0);
-    expect(fn () => Spread::of(3.0, 2.0, 4.0))->toThrow(OutOfRange::class)->and(fn () => Spread::of(1.0, 5.0, 4.0))->toThrow(OutOfRange::class);
+    expect($spread->width())->toBe(3.0)
+        ->and($spread->plus(10.0))->toEqual(Spread::of(11.0, 12.0, 14.0))
+        ->and(Spread::exactly(5.0)->width())->toBe(0.0);
+    expect(fn () => Spread::of(3.0, 2.0, 4.0))->toThrow(OutOfRange::class)
+        ->and(fn () => Spread::of(1.0, 5.0, 4.0))->toThrow(OutOfRange::class);
 });
 
 it('asks a citation of what was published', function () {
-    expect(fn () => Source::of(Mark::Published))->toThrow(OutOfRange::class)->and(fn () => Source::of(Mark::Memory))->toThrow(OutOfRange::class)
+    expect(fn () => Source::of(Mark::Published))->toThrow(OutOfRange::class)
+        ->and(fn () => Source::of(Mark::Memory))->toThrow(OutOfRange::class)
         ->and(Source::of(Mark::Common)->inWords())->toBe('Common practice')
         ->and(Source::of(Mark::Memory, 'A handbook')->inWords())->toBe('Published; value given from memory: A handbook');
 });
@@ -50,12 +54,17 @@ it('checks a number and says the range in plain words', function (mixed $value, 
     expect(wrong($fields)['mass'][0] ?? null)->toBe($message);
 })->with([
     [3, null], [2.5, null], ['4.2', null], ['1e1', null],
-    [0.4, 'The mass must be between 0.5 and 60 kg.'], [61, 'The mass must be between 0.5 and 60 kg.'], ['heavy', 'The mass must be a number.'], [[3], 'The mass must be a number.'], [true, 'The mass must be a number.'],
+    [
+        0.4,
+        'The mass must be between 0.5 and 60 kg.',
+    ], [61, 'The mass must be between 0.5 and 60 kg.'], ['heavy', 'The mass must be a number.'], [[3], 'The mass must be a number.'], [true, 'The mass must be a number.'],
     [null, 'Give the mass.'], ['', 'Give the mass.'], [NAN, 'The mass must be a number.'], [INF, 'The mass must be a number.'],
 ]);
 
 it('reads whole numbers, texts, truths and times, and refuses the rest', function () {
-    $fields = Fields::of(['people' => 2.5, 'name' => str_repeat('x', 9), 'coast' => 'yes', 'at' => 'noon', 'list' => ['a' => 1], 'rig' => [1, 2]]);
+    $fields = Fields::of(
+        ['people' => 2.5, 'name' => str_repeat('x', 9), 'coast' => 'yes', 'at' => 'noon', 'list' => ['a' => 1], 'rig' => [1, 2]],
+    );
     $fields->wholeNumber('people', 'number', 1, 10);
     $fields->text('name', 'name', 8);
     $fields->truth('coast', 'wish', true);
@@ -67,8 +76,12 @@ it('reads whole numbers, texts, truths and times, and refuses the rest', functio
 
 it('takes a default where nothing was said', function () {
     $fields = Fields::of([]);
-    expect($fields->number('a', 'a', 0.0, 1.0, '', 0.25))->toBe(0.25)->and($fields->text('b', 'b', 9, 'usual'))->toBe('usual')->and($fields->truth('c', 'c', true))->toBeTrue()
-        ->and($fields->optionalNumber('d', 'd', 0.0, 1.0, ''))->toBeNull()->and($fields->object('e', 'e'))->toBeNull()->and($fields->list('f', 'f', 0, 3))->toBe([])->and(wrong($fields))->toBe([]);
+    expect($fields->number('a', 'a', 0.0, 1.0, '', 0.25))->toBe(0.25)
+        ->and($fields->text('b', 'b', 9, 'usual'))->toBe('usual')
+        ->and($fields->truth('c', 'c', true))->toBeTrue()
+        ->and(
+            $fields->optionalNumber('d', 'd', 0.0, 1.0, ''),
+        )->toBeNull()->and($fields->object('e', 'e'))->toBeNull()->and($fields->list('f', 'f', 0, 3))->toBe([])->and(wrong($fields))->toBe([]);
 });
 
 it('names what is wrong deep inside by its path', function () {
@@ -79,7 +92,8 @@ it('names what is wrong deep inside by its path', function () {
             $stage->only('cooker');
         }
     }
-    expect(array_keys(wrong($fields)))->toBe(['dishes.0.stages.0.cooker_c'])->and(wrong($fields)['dishes.0.stages.0.cooker_c'])->toHaveCount(2);
+    expect(array_keys(wrong($fields)))->toBe(['dishes.0.stages.0.cooker_c'])
+        ->and(wrong($fields)['dishes.0.stages.0.cooker_c'])->toHaveCount(2);
 });
 
 it('reads times with any offset, to the microsecond, and no day that is none', function (string $text, bool $sound) {
@@ -87,6 +101,12 @@ it('reads times with any offset, to the microsecond, and no day that is none', f
     $time = $fields->time('at', 'hour');
     expect($time !== null)->toBe($sound);
 })->with([
-    ['2031-10-04T18:45:00Z', true], ['2031-10-04T18:45+0200', true], ['2031-10-04T18:45:00.123456-07:00', true], ['2028-02-29T12:00:00Z', true],
-    ['2031-02-29T12:00:00Z', false], ['2031-10-04T25:00:00Z', false], ['2031-10-04', false], ['2031-10-04T18:45:00', false], ['tomorrow', false], ["2031-10-04T18:45:00Z\n", false],
+    ['2031-10-04T18:45:00Z', true], ['2031-10-04T18:45+0200', true], [
+        '2031-10-04T18:45:00.123456-07:00',
+        true,
+    ], ['2028-02-29T12:00:00Z', true],
+    ['2031-02-29T12:00:00Z', false], ['2031-10-04T25:00:00Z', false], ['2031-10-04', false], ['2031-10-04T18:45:00', false], ['tomorrow', false], [
+        "2031-10-04T18:45:00Z\n",
+        false,
+    ],
 ]);

@@ -33,7 +33,14 @@ it('coasts to the target from the pull that it names, by the carving and at the 
 })->with([
     'rack' => [[]],
     'chicken, as asked' => [['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'coast' => true]],
-    'steak on the grate' => [['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => 450, 'pull' => true]]]],
+    'steak on the grate' => [
+        [
+            'cut' => 'beef-steak',
+            'mass_kg' => 0.6,
+            'taste' => 'medium',
+            'stages' => [['cooker' => 'open-grate', 'cooker_c' => 450, 'pull' => true]],
+        ],
+    ],
 ]);
 
 it('cooks to the number for those who do not trust coasting', function () {
@@ -55,7 +62,10 @@ it('looks first when one cook in twenty would be done, and not before', function
 
 it('puts the work in the order of the day', function () {
     $plan = Plan::of(Samples::roast(), new DateTimeImmutable(MORNING));
-    $order = array_map(fn (Act $act): int => entry($plan, $act)->at->getTimestamp(), [Act::Light, Act::TakeOut, Act::Rig, Act::On, Act::FirstLook, Act::Pull, Act::Carve, Act::Serve]);
+    $order = array_map(
+        fn (Act $act): int => entry($plan, $act)->at->getTimestamp(),
+        [Act::Light, Act::TakeOut, Act::Rig, Act::On, Act::FirstLook, Act::Pull, Act::Carve, Act::Serve],
+    );
     $sorted = $order;
     sort($sorted);
     expect($order)->toBe($sorted)->and(entry($plan, Act::Serve)->at->format('H:i'))->toBe('18:45');
@@ -78,7 +88,13 @@ it('calls an hour too near and promises the earliest that holds', function () {
 
 it('lights a shared cooker once', function () {
     $file = Samples::file();
-    $file['dishes'][] = ['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 9, 'start_c' => 15, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]];
+    $file['dishes'][] = [
+        'cut' => 'potatoes',
+        'mass_kg' => 0.2,
+        'pieces' => 9,
+        'start_c' => 15,
+        'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]],
+    ];
     $plan = Plan::of(RoastFile::read($file), new DateTimeImmutable(MORNING));
     expect(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))->toHaveCount(1);
 });
@@ -95,10 +111,17 @@ it('moves what is left with what has happened', function () {
 });
 
 it('forgets a chore that was missed once its next turn has come', function () {
-    $roast = Samples::roast(['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]]]]);
+    $roast = Samples::roast(
+        ['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]]]],
+    );
     $plan = Plan::of($roast, new DateTimeImmutable(MORNING));
     $on = entry($plan, Act::On)->at;
-    $basting = fn (int $minutes): array => array_values(array_filter($plan->with([new Progress($on)], $on->modify("+$minutes minutes"))->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Chore));
+    $basting = fn (int $minutes): array => array_values(
+        array_filter(
+            $plan->with([new Progress($on)], $on->modify("+$minutes minutes"))->runSheet->entries,
+            fn (Entry $entry): bool => $entry->act === Act::Chore,
+        ),
+    );
     expect($basting(15)[0]->at)->toEqual($on->modify('+20 minutes'))
         ->and($basting(25)[0]->late)->toBeTrue()
         ->and($basting(45)[0]->at)->toEqual($on->modify('+40 minutes'));
@@ -116,7 +139,16 @@ it('takes a staged dish through its stages', function () {
 });
 
 it('says which stage cannot get there', function () {
-    $dish = Samples::dish(['taste' => 'well', 'coast' => false, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 75, 'until_core_c' => 72], ['cooker' => 'kettle', 'cooker_c' => 80, 'pull' => true]]]);
+    $dish = Samples::dish(
+        [
+            'taste' => 'well',
+            'coast' => false,
+            'stages' => [
+                ['cooker' => 'pellet', 'cooker_c' => 75, 'until_core_c' => 72],
+                ['cooker' => 'kettle', 'cooker_c' => 80, 'pull' => true],
+            ],
+        ],
+    );
     try {
         Forecast::of($dish, -20.0);
         $path = null;
@@ -128,13 +160,39 @@ it('says which stage cannot get there', function () {
 
 it('prices a lid lift in minutes', function () {
     expect(Forecast::of(Samples::dish(), 14.0)->liftCostMinutes)->toBeGreaterThan(0.5)->toBeLessThan(6.0)
-        ->and(Forecast::of(Samples::dish(['stages' => [['cooker' => 'open-spit', 'cooker_c' => 420, 'pull' => true]]]), 14.0)->liftCostMinutes)->toBeNull();
+        ->and(
+            Forecast::of(
+                Samples::dish(['stages' => [['cooker' => 'open-spit', 'cooker_c' => 420, 'pull' => true]]]),
+                14.0,
+            )->liftCostMinutes,
+        )->toBeNull();
 });
 
-// Rules by weight, worked by hand. Common practice: 20 min a pound for a leg on a rotisserie; 8 min a pound, first look at 6, for a countertop rotisserie.
+// Rules by weight, worked by hand. Common practice: 20 min a pound for a leg on a rotisserie; 8 min a pound, first look at
+// 6, for a countertop rotisserie.
 it('sets the weight rule beside the forecast', function () {
-    $leg = Forecast::of(Samples::dish(['cut' => 'lamb-leg', 'mass_kg' => 3.629, 'taste' => 'rare', 'stages' => [['cooker' => 'grill-rotisserie', 'cooker_c' => 190, 'pull' => true]]]), 14.0);
-    $bird = Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 5.897, 'taste' => 'done', 'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]]]), 14.0);
+    $leg = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'lamb-leg',
+                'mass_kg' => 3.629,
+                'taste' => 'rare',
+                'stages' => [['cooker' => 'grill-rotisserie', 'cooker_c' => 190, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    );
+    $bird = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'turkey',
+                'mass_kg' => 5.897,
+                'taste' => 'done',
+                'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    );
     expect($leg->rule?->minutes())->toEqualWithDelta(160.0, 0.5)
         ->and($bird->rule?->minutes())->toEqualWithDelta(104.0, 0.5)
         ->and($bird->rule?->firstLookMinutes)->toEqualWithDelta(78.0, 0.5);
@@ -142,17 +200,45 @@ it('sets the weight rule beside the forecast', function () {
 
 // Where practice and physics lie further apart the band is wider: docs/numbers.md prints how often it holds.
 it('is less sure on a kind of cooker that is less well known, and says so', function () {
-    $on = fn (string $cooker, float $celsius): Forecast => Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 14.0);
+    $on = fn (string $cooker, float $celsius): Forecast => Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'chicken',
+                'mass_kg' => 1.8,
+                'taste' => 'done',
+                'coast' => false,
+                'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    );
     $width = fn (Forecast $one): float => log($one->cookMinutes->high / $one->cookMinutes->low);
     [$oven, $turning] = [$on('oven', 180.0), $on('countertop-rotisserie', 190.0)];
     expect($width($turning))->toBeGreaterThan(1.3 * $width($oven))
         ->and(Diatherm\Plan\Explanation::of($turning)[0]->rule)->toContain('20 % more')
         ->and(Diatherm\Plan\Explanation::of($oven)[0]->rule)->not->toContain('less well known');
-    $live = fn (string $cooker, float $celsius): float => Diatherm\Live\LiveForecast::of($on($cooker, $celsius)->dish, 14.0, new Diatherm\Cooking\Course(nowS: 60.0), [], 79.0)->cookMinutes->width();
+    $live = fn (string $cooker, float $celsius): float => Diatherm\Live\LiveForecast::of(
+        $on($cooker, $celsius)->dish,
+        14.0,
+        new Diatherm\Cooking\Course(nowS: 60.0),
+        [],
+        79.0,
+    )->cookMinutes->width();
     expect($live('countertop-rotisserie', 190.0) / $turning->cookMinutes->width())->toBeGreaterThan(0.6);
 });
 
 it('says when its slow end lies beyond what is followed, and only then', function (float $cookerC, bool $said) {
-    $forecast = Forecast::of(Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 5, 'start_c' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => $cookerC, 'pull' => true]]]), 14.0);
+    $forecast = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'pork-shoulder',
+                'mass_kg' => 5,
+                'start_c' => 3,
+                'taste' => 'tender',
+                'stages' => [['cooker' => 'pellet', 'cooker_c' => $cookerC, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    );
     expect(in_array('slow_end_unreached', array_column($forecast->cautions, 'id'), true))->toBe($said);
 })->with([[98.0, true], [104.0, false], [140.0, false]]);

@@ -11,14 +11,23 @@ use Diatherm\Roast\Place;
 use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
 
-const SPIT = ['kind' => 'spit', 'between_cm' => 52.5, 'bite_cm' => 6, 'room_cm' => 17, 'section' => 'tube', 'bar_mm' => 16, 'wall_mm' => 2, 'span_cm' => 78, 'steel' => 'mild', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14, 'heavy_deg' => 140, 'length_cm' => 31, 'width_cm' => 17, 'depth_cm' => 14];
+const SPIT = [
+    'kind' => 'spit', 'between_cm' => 52.5, 'bite_cm' => 6, 'room_cm' => 17, 'section' => 'tube', 'bar_mm' => 16,
+    'wall_mm' => 2, 'span_cm' => 78, 'steel' => 'mild', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14,
+    'heavy_deg' => 140, 'length_cm' => 31, 'width_cm' => 17, 'depth_cm' => 14,
+];
 
 const BURIED = ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'pot_depth_cm' => 13.5, 'ground' => 'wet'];
 
 it('writes a rig as it was read', function (array $rig) {
-    $roast = Samples::roast(['cut' => 'duck', 'mass_kg' => 2.2, 'taste' => 'done', 'preparations' => ['dry_brine', 'truss'], 'rig' => $rig], ['latitude' => 51.6, 'longitude' => -1.1]);
+    $roast = Samples::roast(
+        ['cut' => 'duck', 'mass_kg' => 2.2, 'taste' => 'done', 'preparations' => ['dry_brine', 'truss'], 'rig' => $rig],
+        ['latitude' => 51.6, 'longitude' => -1.1],
+    );
     $written = RoastFile::write($roast);
-    expect(RoastFile::read($written))->toEqual($roast)->and($written['dishes'][0]['rig'])->toEqual($rig)->and($written['latitude'])->toBe(51.6);
+    expect(RoastFile::read($written))->toEqual($roast)
+        ->and($written['dishes'][0]['rig'])->toEqual($rig)
+        ->and($written['latitude'])->toBe(51.6);
 })->with([[SPIT], [BURIED], [['kind' => 'pot', 'pot_cm' => 30.5, 'pot_depth_cm' => 11.4]]]);
 
 it('fills in a rig that was only named', function (string $kind) {
@@ -34,9 +43,18 @@ it('refuses a rig that cannot be, at its field', function (string $path, array $
     }
     expect($refused)->toContain("dishes.0.rig.$path");
 })->with([
-    ['kind', ['kind' => 'sling']], ['kind', ['between_cm' => 50]], ['between_cm', ['between_cm' => -5] + SPIT], ['room_cm', ['room_cm' => 1e9] + SPIT], ['bar_mm', ['bar_mm' => 'thick'] + SPIT],
-    ['wall_mm', ['wall_mm' => 9] + SPIT], ['section', ['section' => 'star'] + SPIT], ['steel', ['steel' => 'tin'] + SPIT], ['test_arm_cm', ['test_arm_cm' => 0] + SPIT], ['heavy_deg', ['heavy_deg' => 400] + SPIT],
-    ['length_cm', ['length_cm' => 0.1] + SPIT], ['depth_cm', array_diff_key(SPIT, ['depth_cm' => 0])], ['pot_cm', ['pot_cm' => 90] + BURIED], ['ground', ['ground' => 'lava'] + BURIED], ['between_cm', ['between_cm' => 50] + BURIED],
+    ['kind', ['kind' => 'sling']], ['kind', ['between_cm' => 50]], [
+        'between_cm',
+        ['between_cm' => -5] + SPIT,
+    ], ['room_cm', ['room_cm' => 1e9] + SPIT], ['bar_mm', ['bar_mm' => 'thick'] + SPIT],
+    ['wall_mm', ['wall_mm' => 9] + SPIT], ['section', ['section' => 'star'] + SPIT], ['steel', ['steel' => 'tin'] + SPIT], [
+        'test_arm_cm',
+        ['test_arm_cm' => 0] + SPIT,
+    ], ['heavy_deg', ['heavy_deg' => 400] + SPIT],
+    ['length_cm', ['length_cm' => 0.1] + SPIT], [
+        'depth_cm',
+        array_diff_key(SPIT, ['depth_cm' => 0]),
+    ], ['pot_cm', ['pot_cm' => 90] + BURIED], ['ground', ['ground' => 'lava'] + BURIED], ['between_cm', ['between_cm' => 50] + BURIED],
 ]);
 
 it('takes a place whole or not at all', function (array $place, string $path) {
@@ -60,15 +78,35 @@ function kit(array $dish, array $roast = []): array
 it('lists what the rig, the fire and the light ask for', function () {
     $spit = kit(['cut' => 'duck', 'mass_kg' => 2.2, 'taste' => 'done', 'rig' => SPIT, 'preparations' => ['stuff']]);
     expect($spit)->toHaveKeys(['forks', 'twine', 'needle', 'probe', 'board', 'chimney'])->not->toHaveKeys(['lifter', 'headlamp']);
-    $pot = kit(['cut' => 'venison-haunch', 'mass_kg' => 2.0, 'taste' => 'well', 'rig' => BURIED, 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]], ['latitude' => 51.6, 'longitude' => -1.1, 'serve_at' => '2031-12-04T18:45:00+00:00']);
+    $pot = kit(
+        [
+            'cut' => 'venison-haunch', 'mass_kg' => 2.0, 'taste' => 'well', 'rig' => BURIED,
+            'stages' => [['cooker' => 'camp-oven', 'pull' => true]],
+        ],
+        ['latitude' => 51.6, 'longitude' => -1.1, 'serve_at' => '2031-12-04T18:45:00+00:00'],
+    );
     expect($pot)->toHaveKeys(['locate', 'spade', 'lifter', 'headlamp'])->and($pot['headlamp']->why)->toContain('before the table')
         ->and($pot['locate']->neededBy <= $pot['lifter']->neededBy)->toBeTrue();
 });
 
 it('digs, burns wood down and lays coals before the pot goes in', function () {
-    $plan = Plan::of(Samples::roast(['cut' => 'venison-haunch', 'mass_kg' => 2.0, 'taste' => 'well', 'rig' => BURIED, 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]), new DateTimeImmutable('2031-10-01T09:00:00+02:00'));
-    $at = array_column(array_map(fn (Entry $entry): array => ['id' => $entry->id, 'at' => $entry->at->getTimestamp()], $plan->runSheet->entries), 'at', 'id');
-    expect($at['d0.dig'])->toBeLessThan($at['d0.light'])->and($at['d0.light'])->toBeLessThan($at['d0.coals'])->and($at['d0.coals'])->toBeLessThan($at['d0.on'])
+    $plan = Plan::of(
+        Samples::roast(
+            [
+                'cut' => 'venison-haunch', 'mass_kg' => 2.0, 'taste' => 'well', 'rig' => BURIED,
+                'stages' => [['cooker' => 'camp-oven', 'pull' => true]],
+            ],
+        ),
+        new DateTimeImmutable('2031-10-01T09:00:00+02:00'),
+    );
+    $at = array_column(
+        array_map(fn (Entry $entry): array => ['id' => $entry->id, 'at' => $entry->at->getTimestamp()], $plan->runSheet->entries),
+        'at',
+        'id',
+    );
+    expect($at['d0.dig'])->toBeLessThan($at['d0.light'])
+        ->and($at['d0.light'])->toBeLessThan($at['d0.coals'])
+        ->and($at['d0.coals'])->toBeLessThan($at['d0.on'])
         ->and($at['d0.on'] - $at['d0.coals'])->toBe(600)
         ->and(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))->toHaveCount(1);
 });

@@ -29,9 +29,14 @@ it('keeps measured sizes to a tenth of a millimetre', function () {
 });
 
 it('fills in what a cook need not say', function () {
-    $roast = RoastFile::read(['serve_at' => Samples::SERVE_AT, 'dishes' => [['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'kettle']]]]]);
+    $roast = RoastFile::read(
+        ['serve_at' => Samples::SERVE_AT, 'dishes' => [['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'kettle']]]]],
+    );
     $dish = $roast->dishes[0];
-    expect($dish->targetC)->toBe(79.0)->and($dish->stages[0]->cookerC)->toBe(150.0)->and($dish->restMinutes)->toBe(12.0)->and($roast->people)->toBe(4);
+    expect($dish->targetC)->toBe(79.0)
+        ->and($dish->stages[0]->cookerC)->toBe(150.0)
+        ->and($dish->restMinutes)->toBe(12.0)
+        ->and($roast->people)->toBe(4);
 });
 
 it('refuses nonsense at its field', function (string $path, array $file) {
@@ -63,11 +68,23 @@ it('refuses nonsense at its field', function (string $path, array $file) {
     'name too long' => ['dishes.0.name', Samples::file(['name' => str_repeat('a', 81)])],
     'no stage' => ['dishes.0.stages', Samples::file(['stages' => []])],
     'unknown cooker' => ['dishes.0.stages.0.cooker', Samples::file(['stages' => [['cooker' => 'sun', 'pull' => true]]])],
-    'cooker in °F' => ['dishes.0.stages.0.cooker_c', Samples::file(['stages' => [['cooker' => 'kettle', 'cooker_c' => 350, 'pull' => true]]])],
+    'cooker in °F' => [
+        'dishes.0.stages.0.cooker_c',
+        Samples::file(['stages' => [['cooker' => 'kettle', 'cooker_c' => 350, 'pull' => true]]]),
+    ],
     'two ends' => ['dishes.0.stages.0.pull', Samples::file(['stages' => [['cooker' => 'kettle', 'minutes' => 20, 'pull' => true]]])],
-    'pull in the middle' => ['dishes.0.stages.0.pull', Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true], ['cooker' => 'gas', 'pull' => true]]])],
-    'unknown chore' => ['dishes.0.stages.0.chores.0.do', Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true, 'chores' => [['do' => 'sing']]]]])],
-    'rest at the end' => ['dishes.0.stages', Samples::file(['stages' => [['cooker' => 'kettle', 'minutes' => 20], ['cooker' => 'rest', 'cooker_c' => 20, 'minutes' => 5]]])],
+    'pull in the middle' => [
+        'dishes.0.stages.0.pull',
+        Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true], ['cooker' => 'gas', 'pull' => true]]]),
+    ],
+    'unknown chore' => [
+        'dishes.0.stages.0.chores.0.do',
+        Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true, 'chores' => [['do' => 'sing']]]]]),
+    ],
+    'rest at the end' => [
+        'dishes.0.stages',
+        Samples::file(['stages' => [['cooker' => 'kettle', 'minutes' => 20], ['cooker' => 'rest', 'cooker_c' => 20, 'minutes' => 5]]]),
+    ],
 ]);
 
 it('refuses numbers that are none', function (float $value) {
@@ -80,7 +97,9 @@ it('refuses an hour that has passed only when asked to plan', function () {
 });
 
 it('answers all that is wrong at once', function () {
-    expect(refusal(Samples::file(['mass_kg' => -1, 'start_c' => 99], ['people' => 0])))->toHaveKeys(['people', 'dishes.0.mass_kg', 'dishes.0.start_c']);
+    expect(
+        refusal(Samples::file(['mass_kg' => -1, 'start_c' => 99], ['people' => 0])),
+    )->toHaveKeys(['people', 'dishes.0.mass_kg', 'dishes.0.start_c']);
 });
 
 it('refuses what is no roast file at all', function (string $text) {
@@ -92,7 +111,12 @@ it('holds its examples against its published schema', function (string $example)
     $schema = json_decode((string) file_get_contents(__DIR__.'/../../docs/roast.schema.json'));
     $file = json_decode((string) file_get_contents(__DIR__."/../../docs/examples/$example.json"));
     expect($validator->validate($file, $schema)->isValid())->toBeTrue()
-        ->and($validator->validate(json_decode((string) json_encode(RoastFile::write(RoastFile::readJson((string) json_encode($file))))), $schema)->isValid())->toBeTrue();
+        ->and(
+            $validator->validate(
+                json_decode((string) json_encode(RoastFile::write(RoastFile::readJson((string) json_encode($file))))),
+                $schema,
+            )->isValid(),
+        )->toBeTrue();
 })->with(['weir-supper', 'reverse-sear', 'spit-lamb']);
 
 it('has a schema that refuses what it refuses', function () {

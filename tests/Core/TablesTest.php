@@ -12,7 +12,16 @@ use Tests\Support\Samples;
 
 it('knows at least thirty cuts of every kind', function () {
     expect(count(Larder::cuts()))->toBeGreaterThanOrEqual(30)
-        ->and(array_values(array_unique(array_column(Larder::cuts(), 'kind'))))->toContain('beef', 'veal', 'lamb', 'pork', 'game', 'poultry', 'fish', 'roots');
+        ->and(array_values(array_unique(array_column(Larder::cuts(), 'kind'))))->toContain(
+            'beef',
+            'veal',
+            'lamb',
+            'pork',
+            'game',
+            'poultry',
+            'fish',
+            'roots',
+        );
     foreach (['chicken', 'duck', 'goose', 'turkey', 'guinea-fowl', 'fish-whole', 'fish-fillet'] as $id) {
         expect(Larder::cut($id)->id)->toBe($id);
     }
@@ -29,10 +38,12 @@ it('has a sound row for every cut', function (string $id) {
     $shape = $cut->shape->byMass($cut->typicalMassKg, 1.0);
     $volume = $cut->typicalMassKg / 1050.0;
     // A body of this half-thickness cannot hold less than its own sphere, nor be thinner than a sheet.
-    expect(4.19 * $shape->halfThicknessM ** 3)->toBeLessThan(1.6 * $volume)->and($shape->exponent)->toBeGreaterThan(0.0)->toBeLessThanOrEqual(2.0);
+    expect(4.19 * $shape->halfThicknessM ** 3)->toBeLessThan(1.6 * $volume)
+        ->and($shape->exponent)->toBeGreaterThan(0.0)->toBeLessThanOrEqual(2.0);
 })->with(fn () => array_keys(Larder::cuts()));
 
-// Raw mass for one. Common practice: boneless 200–250 g, bone-in roast 340–450 g, whole bird 450–680 g, whole lamb 700–900 g, fillet 180–220 g.
+// Raw mass for one. Common practice: boneless 200–250 g, bone-in roast 340–450 g, whole bird 450–680 g, whole lamb 700–900
+// g, fillet 180–220 g.
 it('feeds people as the trade does', function (string $id, int $least, int $most) {
     $cut = Larder::cut($id);
     expect($cut->perPersonG[0])->toBeGreaterThanOrEqual($least)->and($cut->perPersonG[1])->toBeLessThanOrEqual($most);

@@ -31,9 +31,27 @@ function dishOf(string $cut, string $cooker, array $more = []): Dish
 function follow(Dish $dish, float $nowMinutes, array $readings, ?float $pulledMinutes = null, ?float $carvedMinutes = null): LiveForecast
 {
     $plan = Forecast::of($dish, 14.0);
-    $course = new Course([], [], [], $pulledMinutes === null ? null : 60.0 * $pulledMinutes, 60.0 * $nowMinutes, $carvedMinutes === null ? null : 60.0 * $carvedMinutes);
+    $course = new Course(
+        [],
+        [],
+        [],
+        $pulledMinutes === null ? null : 60.0 * $pulledMinutes,
+        60.0 * $nowMinutes,
+        $carvedMinutes === null ? null : 60.0 * $carvedMinutes,
+    );
 
-    return LiveForecast::of($dish, 14.0, $course, array_map(fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]), $readings, array_keys($readings)), $plan->pullC, $dish->isBuried() ? $plan->cookMinutes->likely : 0.0);
+    return LiveForecast::of(
+        $dish,
+        14.0,
+        $course,
+        array_map(
+            fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]),
+            $readings,
+            array_keys($readings),
+        ),
+        $plan->pullC,
+        $dish->isBuried() ? $plan->cookMinutes->likely : 0.0,
+    );
 }
 
 it('shows what was just read, whatever the model expected, over every cut', function (float $share) {
@@ -53,7 +71,9 @@ it('shows what was just read, whatever the model expected, over every cut', func
 it('takes it off when it reads its number, and not before', function () {
     $fish = dishOf('fish-whole', 'kettle');
     $live = follow($fish, 15.2, [[15, 60]]);
-    expect($live->coreNowC->likely)->toEqualWithDelta(60.0, 0.5)->and($live->advice?->act)->toBe('take_off')->and($live->cookMinutes->likely)->toEqualWithDelta(15.2, 0.1);
+    expect($live->coreNowC->likely)->toEqualWithDelta(60.0, 0.5)
+        ->and($live->advice?->act)->toBe('take_off')
+        ->and($live->cookMinutes->likely)->toEqualWithDelta(15.2, 0.1);
     expect(follow($fish, 15.2, [[15, 45]])->advice?->act)->not->toBe('take_off');
     // Worked out and not read: the thermometer is asked first.
     $chicken = dishOf('chicken', 'kettle');
@@ -65,7 +85,16 @@ it('says that it will not get there at this heat, over every cut, and stops sayi
     $plan = Forecast::of($dish, 14.0);
     $at = 0.4 * $plan->cookMinutes->likely;
     $core = [Reading::of('a', 60.0 * $at, 'core', 0.5 * ($dish->startC + $plan->pullC))];
-    $cooled = fn (float ...$celsius): LiveForecast => LiveForecast::of($dish, 14.0, new Course(array_map(fn (float $c, int $i): array => [60.0 * (0.2 * $at + 0.1 * $at * $i), $c], $celsius, array_keys($celsius)), nowS: 60.0 * ($at + 1.0)), $core, $plan->pullC);
+    $cooled = fn (float ...$celsius): LiveForecast => LiveForecast::of(
+        $dish,
+        14.0,
+        new Course(
+            array_map(fn (float $c, int $i): array => [60.0 * (0.2 * $at + 0.1 * $at * $i), $c], $celsius, array_keys($celsius)),
+            nowS: 60.0 * ($at + 1.0),
+        ),
+        $core,
+        $plan->pullC,
+    );
     $low = $cooled($plan->pullC - 8.0);
     expect($low->getsThere)->toBeFalse($cut)->and($low->advice?->act)->toBe('hotter', $cut)
         ->and($low->advice?->why)->toContain(sprintf('its number is %.0f °C', $low->pullC))
@@ -87,14 +116,18 @@ it('follows the pace of the readings when the model cannot explain them', functi
     $readings = array_map(fn (float $share): array => [$share * $end, $trace->coreAt(60.0 * $share * $end / $pace)], [0.4, 0.55, 0.7]);
     $live = follow($dish, 0.71 * $end, $readings);
     expect($live->cookMinutes->likely)->toBeGreaterThan($end - 0.2 * $end)->toBeLessThan($end + 0.2 * $end)
-        ->and($live->cookMinutes->low)->toBeLessThanOrEqual(1.06 * $end)->and($live->cookMinutes->high)->toBeGreaterThanOrEqual(0.94 * $end);
+        ->and($live->cookMinutes->low)
+        ->toBeLessThanOrEqual(1.06 * $end)->and($live->cookMinutes->high)
+        ->toBeGreaterThanOrEqual(0.94 * $end);
 })->with([0.4, 0.6, 1.7, 2.5]);
 
 it('says plainly that it disagrees, and widens the band', function () {
     $chicken = dishOf('chicken', 'kettle');
     $planned = follow($chicken, 50, []);
     $live = follow($chicken, 51, [[50, 14]]);
-    expect($live->coreNowC->likely)->toBeLessThan(16.0)->and($live->advice?->act)->toBe('disagree')->and($live->advice?->why)->toContain('14 °C')
+    expect($live->coreNowC->likely)->toBeLessThan(16.0)
+        ->and($live->advice?->act)->toBe('disagree')
+        ->and($live->advice?->why)->toContain('14 °C')
         ->and($live->cookMinutes->likely)->toBeGreaterThan($planned->cookMinutes->likely + 20.0)
         ->and($live->cookMinutes->width())->toBeGreaterThan($planned->cookMinutes->width());
 });
@@ -118,7 +151,9 @@ it('draws no core colder than the air and the dish, but for what the start is kn
         $dish = dishOf($cut, $cooker);
         $off = Forecast::of($dish, 14.0)->cookMinutes->likely;
         $live = follow($dish, 1.2 * $off, [[1.1 * $off, $read]], $pulled ? 1.15 * $off : null);
-        expect(min(array_map(fn (array $point): float => $point[1]->low, $live->band)))->toBeGreaterThan(min(14.0, $dish->startC) - 2.0, $cut);
+        expect(
+            min(array_map(fn (array $point): float => $point[1]->low, $live->band)),
+        )->toBeGreaterThan(min(14.0, $dish->startC) - 2.0, $cut);
     }
 })->with([20.0, 55.0, 90.0])->with([true, false]);
 
@@ -144,28 +179,60 @@ it('states a reading a minute before the pull as what it was at the pull, and no
     $dish = dishOf('beef-rib', 'oven');
     $find = function (array $readings, float $pulled) use ($dish): array {
         $live = follow($dish, $pulled + 30, $readings, $pulled);
-        $core = array_map(fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]), $readings, array_keys($readings));
+        $core = array_map(
+            fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]),
+            $readings,
+            array_keys($readings),
+        );
 
-        return array_column(array_map(fn ($finding): array => (array) $finding, Debrief::of($dish, 95.0, 47.0, $live, new Course([], [], [], 60.0 * $pulled, 60.0 * $pulled + 1800.0), $core, null)), null, 'id');
+        return array_column(
+            array_map(
+                fn ($finding): array => (array) $finding,
+                Debrief::of($dish, 95.0, 47.0, $live, new Course([], [], [], 60.0 * $pulled, 60.0 * $pulled + 1800.0), $core, null),
+            ),
+            null,
+            'id',
+        );
     };
     $read = $find([[79, 60]], 80);
-    expect($read['pull']['fact'])->toContain('60 °C')->and($read['pull']['basis'])->toBe('read')->and($read['pull']['lesson'])->toContain('past');
+    expect($read['pull']['fact'])->toContain('60 °C')
+        ->and($read['pull']['basis'])->toBe('read')
+        ->and($read['pull']['lesson'])->toContain('past');
     $computed = $find([], 80);
-    expect($computed['pull']['fact'])->toContain('about')->and($computed['pull']['basis'])->toBe('computed')->and($computed['pull']['lesson'])->toContain('Nothing was read')
+    expect($computed['pull']['fact'])->toContain('about')
+        ->and($computed['pull']['basis'])->toBe('computed')
+        ->and($computed['pull']['lesson'])->toContain('Nothing was read')
         ->and($computed['safe']['fact'])->toBe('not reached');
 });
 
 it('calls a cook as planned by its own length', function (float $planned, float $took, bool $as) {
     $dish = Samples::dish();
     $live = follow($dish, $took + 5, [], $took);
-    $time = array_column(array_map(fn ($finding): array => (array) $finding, Debrief::of($dish, $planned, 60.0, $live, new Course([], [], [], 60.0 * $took, 60.0 * $took + 300.0), [], null)), null, 'id')['time'];
+    $time = array_column(
+        array_map(
+            fn ($finding): array => (array) $finding,
+            Debrief::of($dish, $planned, 60.0, $live, new Course([], [], [], 60.0 * $took, 60.0 * $took + 300.0), [], null),
+        ),
+        null,
+        'id',
+    )['time'];
     expect($time['lesson'] === 'As planned.')->toBe($as);
 })->with([[10.0, 17.0, false], [10.0, 10.5, true], [100.0, 107.0, true], [100.0, 110.0, false], [600.0, 640.0, true], [600.0, 660.0, false]]);
 
 /** @param  list<array{float, float}>  $readings  @return list<Verdict> */
 function verdicts(array $readings, string $cut = 'chicken'): array
 {
-    return array_values(Sieve::judge(array_map(fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]), $readings, array_keys($readings)), dishOf($cut, 'kettle'), Course::asPlanned()));
+    return array_values(
+        Sieve::judge(
+            array_map(
+                fn (array $one, int $i): Reading => Reading::of("r$i", 60.0 * $one[0], 'core', $one[1]),
+                $readings,
+                array_keys($readings),
+            ),
+            dishOf($cut, 'kettle'),
+            Course::asPlanned(),
+        ),
+    );
 }
 
 it('lets no stray high value shut out the true ones after it', function () {
@@ -190,13 +257,23 @@ it('finds the truth among strays, whatever they are, over three hundred evenings
         for ($minute = 20 + mt_rand(0, 5), $n = 0; $minute < 85; $minute += 4 + mt_rand(0, 5), $n++) {
             // One in six is a stray, never the two newest.
             $stray = $minute < 66 && mt_rand(0, 5) === 0;
-            $readings[] = Reading::of("r$n", 60.0 * $minute, 'core', $stray ? (float) mt_rand(2, 98) : $trace->coreAt(60.0 * $minute) + mt_rand(-10, 10) / 10);
+            $readings[] = Reading::of(
+                "r$n",
+                60.0 * $minute,
+                'core',
+                $stray ? (float) mt_rand(2, 98) : $trace->coreAt(60.0 * $minute) + mt_rand(-10, 10) / 10,
+            );
             $true["r$n"] = ! $stray;
         }
         $judged = Sieve::judge($readings, $dish, Course::asPlanned());
         $last = end($readings);
         expect($judged[$last->id])->toBe(Verdict::Counts, "evening $evening");
-        $worst = max($worst, count(array_filter($readings, fn (Reading $one): bool => $true[$one->id] && $judged[$one->id] !== Verdict::Counts)) / count($readings));
+        $worst = max(
+            $worst,
+            count(
+                array_filter($readings, fn (Reading $one): bool => $true[$one->id] && $judged[$one->id] !== Verdict::Counts),
+            ) / count($readings),
+        );
     }
     expect($worst)->toBeLessThan(0.5);
 });
@@ -204,14 +281,28 @@ it('finds the truth among strays, whatever they are, over three hundred evenings
 it('asks at once for a reading again that does not follow, and believes it when another agrees', function () {
     $dish = dishOf('chicken', 'kettle');
     $first = follow($dish, 51, [[40, 30], [46, 34], [50, 75]]);
-    expect($first->advice?->act)->toBe('disagree')->and($first->advice?->words)->toContain('again')->and($first->coreNowC->likely)->toBeLessThan(45.0);
+    expect($first->advice?->act)->toBe('disagree')
+        ->and($first->advice?->words)->toContain('again')
+        ->and($first->coreNowC->likely)->toBeLessThan(45.0);
     // Colder than what was read before: two that agree count at once.
     expect(follow($dish, 70, [[40, 30], [50, 38], [60, 60], [66, 44], [69, 46]])->coreNowC->likely)->toEqualWithDelta(46.5, 1.5);
 });
 
 it('knows what a cooker may show with a dish on it', function () {
-    $sense = fn (string $cooker, float $celsius): bool => CookerSense::of(RoastFile::read(Matrix::file(Larder::cut('chicken'), [['cooker' => $cooker, 'cooker_c' => Diatherm\Cooker\CookerShed::kind($cooker)->defaultC, 'pull' => true]]))->dishes[0], $cooker, 14.0)?->isOdd($celsius) ?? false;
-    expect($sense('kettle', 57.0))->toBeTrue()->and($sense('kettle', 110.0))->toBeFalse()->and($sense('kettle', 260.0))->toBeFalse()->and($sense('kettle', 620.0))->toBeTrue()
+    $sense = fn (string $cooker, float $celsius): bool => CookerSense::of(
+        RoastFile::read(
+            Matrix::file(
+                Larder::cut('chicken'),
+                [['cooker' => $cooker, 'cooker_c' => Diatherm\Cooker\CookerShed::kind($cooker)->defaultC, 'pull' => true]],
+            ),
+        )->dishes[0],
+        $cooker,
+        14.0,
+    )?->isOdd($celsius) ?? false;
+    expect($sense('kettle', 57.0))->toBeTrue()
+        ->and($sense('kettle', 110.0))->toBeFalse()
+        ->and($sense('kettle', 260.0))->toBeFalse()
+        ->and($sense('kettle', 620.0))->toBeTrue()
         ->and($sense('open-spit', 57.0))->toBeFalse()->and($sense('oven', 40.0))->toBeTrue();
 });
 
@@ -250,7 +341,13 @@ it('holds through the whole matrix: what is read is shown, whatever the dish, it
         $at = $plan->cookMinutes->likely * mt_rand(30, 90) / 100;
         $true = $plan->trace->coreAt(60.0 * $at);
         $read = min(95.0, max($dish->startC, $true + mt_rand(-8, 8)));
-        $live = LiveForecast::of($dish, 14.0, new Course(nowS: 60.0 * $at + 5.0), [Reading::of('r', 60.0 * $at, 'core', $read)], $plan->pullC);
+        $live = LiveForecast::of(
+            $dish,
+            14.0,
+            new Course(nowS: 60.0 * $at + 5.0),
+            [Reading::of('r', 60.0 * $at, 'core', $read)],
+            $plan->pullC,
+        );
         if ($live->verdicts['r'] === Verdict::Counts) {
             expect($live->coreNowC->likely)->toEqualWithDelta($read, 1.0, $name);
         }

@@ -37,7 +37,8 @@ it('answers anew when it is asked after an hour on the sheet, or a while later o
     $soon = $this->getJson("/api/roasts/$roast->id", ['If-None-Match' => tagOf($first)]);
     $this->travel(3)->minutes();
     $later = $this->getJson("/api/roasts/$roast->id", ['If-None-Match' => tagOf($first)])->assertOk();
-    expect($soon->status())->toBeIn([200, 304])->and($later->json('plan.dishes.0.live.core_now_c.likely'))->toBeGreaterThan($first->json('plan.dishes.0.live.core_now_c.likely'))
+    expect($soon->status())->toBeIn([200, 304])
+        ->and($later->json('plan.dishes.0.live.core_now_c.likely'))->toBeGreaterThan($first->json('plan.dishes.0.live.core_now_c.likely'))
         ->and(strtotime($later->json('now')) - strtotime($first->json('now')))->toBeGreaterThan(240);
 });
 
@@ -54,10 +55,19 @@ it('marks an entry late when its hour has passed, though nobody did anything', f
 it('says another thing once its own cooker has learnt', function () {
     $this->actingAs($this->cook());
     $cooker = $this->postJson('/api/cookers', ['name' => 'Weir kettle', 'kind' => 'kettle'])->json('id');
-    $id = $this->postJson('/api/roasts', Samples::file([], ['serve_at' => now()->addHours(8)->toAtomString(), 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]]))->json('id');
+    $id = $this->postJson(
+        '/api/roasts',
+        Samples::file([], ['serve_at' => now()->addHours(8)->toAtomString(), 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]]),
+    )->json('id');
     $tag = tagOf($this->getJson("/api/roasts/$id"));
     $this->getJson("/api/roasts/$id", ['If-None-Match' => $tag])->assertStatus(304);
-    $this->postJson("/api/cookers/$cooker/observations", ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 12, 'wind_ms' => 1, 'celsius' => 120])->assertOk();
+    $this->postJson(
+        "/api/cookers/$cooker/observations",
+        [
+            'id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 12,
+            'wind_ms' => 1, 'celsius' => 120,
+        ],
+    )->assertOk();
     $this->getJson("/api/roasts/$id", ['If-None-Match' => $tag])->assertOk();
 });
 
@@ -73,7 +83,14 @@ it('cooks nothing when it is asked again, and a dish once however often its roas
         ->and($cooks(fn () => $this->getJson('/api/roasts')->assertOk()))->toBe(0);
     $file = $this->getJson("/api/roasts/$roast->id")->json('file');
     expect($cooks(fn () => $this->putJson("/api/roasts/$roast->id", ['people' => 12] + $file)->assertOk()))->toBe(0)
-        ->and($cooks(fn () => $this->putJson("/api/roasts/$roast->id", ['dishes' => [['mass_kg' => 2.7] + $file['dishes'][0]]] + $file)->assertOk()))->toBeGreaterThan(5)->toBeLessThan(30);
+        ->and(
+            $cooks(
+                fn () => $this->putJson(
+                    "/api/roasts/$roast->id",
+                    ['dishes' => [['mass_kg' => 2.7] + $file['dishes'][0]]] + $file,
+                )->assertOk(),
+            ),
+        )->toBeGreaterThan(5)->toBeLessThan(30);
     $this->log($roast, 'on', 40);
     // A reading is fitted by a few dozen runs, and the plan is not cooked again.
     expect($cooks(fn () => $this->read($roast, 30.0, 1)->assertOk()))->toBeLessThan(60)

@@ -12,7 +12,10 @@ const KETTLE = ['name' => 'Weir kettle', 'kind' => 'kettle', 'facts' => ['diamet
 /** A reading of a kettle with both slots alike. */
 function onKettle(float $mm, float $celsius, array $more = []): array
 {
-    return $more + ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => $mm, 'exhaust_mm' => $mm], 'air_c' => 15, 'wind_ms' => 1, 'celsius' => $celsius];
+    return $more + [
+        'id' => (string) Str::uuid(), 'settings' => ['intake_mm' => $mm, 'exhaust_mm' => $mm], 'air_c' => 15,
+        'wind_ms' => 1, 'celsius' => $celsius,
+    ];
 }
 
 it('adds a cooker from its kind and a handful of facts', function () {
@@ -35,7 +38,10 @@ it('keeps every kind to its contract', function (string $kind) {
 it('learns from what is read on it, and forgets what is taken out', function () {
     $this->actingAs($this->cook());
     $id = $this->postJson('/api/cookers', KETTLE)->json('id');
-    $ask = fn (): float => $this->postJson("/api/cookers/$id/ask", ['settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 15, 'wind_ms' => 1])->assertOk()->json('for_settings.celsius.likely');
+    $ask = fn (): float => $this->postJson(
+        "/api/cookers/$id/ask",
+        ['settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 15, 'wind_ms' => 1],
+    )->assertOk()->json('for_settings.celsius.likely');
     $before = $ask();
     $reading = onKettle(6, $before - 25);
     $this->postJson("/api/cookers/$id/observations", $reading)->assertOk()->assertJsonPath('settled', 1);
@@ -64,7 +70,9 @@ it('says at the field what cannot be asked or logged, and changes nothing', func
     $this->actingAs($this->cook());
     $id = $this->postJson('/api/cookers', KETTLE)->json('id');
     $answer = $this->postJson("/api/cookers/$id/$what", $body)->assertUnprocessable();
-    expect($answer->json('errors'))->toHaveKey($path)->and(Contract::breaches($answer->content(), 'Invalid'))->toBe([])->and(CookerObservation::count())->toBe(0);
+    expect($answer->json('errors'))->toHaveKey($path)
+        ->and(Contract::breaches($answer->content(), 'Invalid'))->toBe([])
+        ->and(CookerObservation::count())->toBe(0);
 })->with([
     'nothing asked' => ['target_c', 'ask', []],
     'a heat it never has' => ['target_c', 'ask', ['target_c' => 900]],
@@ -73,8 +81,16 @@ it('says at the field what cannot be asked or logged, and changes nothing', func
     'a storm' => ['wind_ms', 'ask', ['target_c' => 150, 'wind_ms' => 60]],
     'an unknown question' => ['colour', 'ask', ['target_c' => 150, 'colour' => 'red']],
     'no id' => ['id', 'observations', ['settings' => ['intake_mm' => 5, 'exhaust_mm' => 5], 'celsius' => 120]],
-    'no temperature' => ['celsius', 'observations', fn () => ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 5, 'exhaust_mm' => 5]]],
-    'half set' => ['settings.exhaust_mm', 'observations', fn () => ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 5], 'celsius' => 120]],
+    'no temperature' => [
+        'celsius',
+        'observations',
+        fn () => ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 5, 'exhaust_mm' => 5]],
+    ],
+    'half set' => [
+        'settings.exhaust_mm',
+        'observations',
+        fn () => ['id' => (string) Str::uuid(), 'settings' => ['intake_mm' => 5], 'celsius' => 120],
+    ],
     'warming since never' => ['minutes', 'observations', fn () => onKettle(5, 80, ['phase' => 'warming'])],
     'a day that is none' => ['at', 'observations', fn () => onKettle(5, 120, ['at' => '2031-02-31T10:00:00Z'])],
 ]);
@@ -97,8 +113,14 @@ it('calls each cooker by a name of its own', function () {
     $this->postJson('/api/cookers', KETTLE)->assertUnprocessable()->assertJsonValidationErrors('name');
     $second = $this->postJson('/api/cookers', ['name' => 'Second'] + KETTLE)->assertCreated()->json('id');
     $this->putJson("/api/cookers/$second", KETTLE)->assertUnprocessable()->assertJsonValidationErrors('name');
-    $this->putJson("/api/cookers/$second", ['name' => 'Second', 'facts' => ['diameter_cm' => 47]] + KETTLE)->assertOk()->assertJsonPath('facts.0.value', 47);
-    $this->putJson("/api/cookers/$second", ['name' => 'Second', 'kind' => 'gas', 'facts' => []])->assertUnprocessable()->assertJsonValidationErrors('kind');
+    $this->putJson(
+        "/api/cookers/$second",
+        ['name' => 'Second', 'facts' => ['diameter_cm' => 47]] + KETTLE,
+    )->assertOk()->assertJsonPath('facts.0.value', 47);
+    $this->putJson(
+        "/api/cookers/$second",
+        ['name' => 'Second', 'kind' => 'gas', 'facts' => []],
+    )->assertUnprocessable()->assertJsonValidationErrors('kind');
     // Another cook has names of their own.
     $this->actingAs($this->cook());
     $this->postJson('/api/cookers', KETTLE)->assertCreated();
@@ -115,13 +137,23 @@ it('carries a cooker out and in with its log', function () {
     expect((new Opis\JsonSchema\Validator)->validate(json_decode($file), $schema)->isValid())->toBeTrue();
     $this->deleteJson("/api/cookers/$id")->assertNoContent();
     expect(CookerObservation::count())->toBe(0);
-    $again = $this->call('POST', '/api/cookers', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $file)->assertCreated();
+    $again = $this->call(
+        'POST',
+        '/api/cookers',
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: $file,
+    )->assertCreated();
     expect($this->get('/api/cookers/'.$again->json('id').'/file')->content())->toBe($file);
 });
 
 it('refuses a cooker file whole that is malformed or too large', function (string $body) {
     $this->actingAs($this->cook());
-    $this->call('POST', '/api/cookers', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors('file');
+    $this->call(
+        'POST',
+        '/api/cookers',
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: $body,
+    )->assertUnprocessable()->assertJsonValidationErrors('file');
     expect(Cooker::count())->toBe(0);
 })->with(['cut short' => '{"name":', '2 MB' => fn () => '{"name":"'.str_repeat('a', 2_000_000).'"}']);
 

@@ -15,7 +15,9 @@ function toGo(array $dish = [], array $roast = []): array
 /** @return array<string, mixed> the entry of that id */
 function sheetEntry(array $plan, string $id): array
 {
-    return array_values(array_filter($plan['run_sheet'], fn (array $entry): bool => $entry['id'] === $id))[0] ?? throw new LogicException("No $id.");
+    return array_values(
+        array_filter($plan['run_sheet'], fn (array $entry): bool => $entry['id'] === $id),
+    )[0] ?? throw new LogicException("No $id.");
 }
 
 it('tells the whole fire of a preview, within its contract', function (array $dish) {
@@ -26,7 +28,9 @@ it('tells the whole fire of a preview, within its contract', function (array $di
     'kettle' => [[]],
     'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 170]]]],
     'pellet' => [['stages' => [['cooker' => 'pellet', 'cooker_c' => 95, 'minutes' => 60], ['cooker' => 'pellet', 'cooker_c' => 150]]]],
-    'griddle' => [['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'griddle', 'cooker_c' => 220]]]],
+    'griddle' => [
+        ['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'griddle', 'cooker_c' => 220]]],
+    ],
     'spit' => [['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]]],
     'camp oven' => [['stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175]]]],
     'buried' => [['rig' => ['kind' => 'buried_pot', 'pot_cm' => 36], 'stages' => [['cooker' => 'camp-oven']]]],
@@ -36,9 +40,19 @@ it('tells the whole fire of a preview, within its contract', function (array $di
 it('answers as the coals are moved, and keeps them where they were put', function () {
     $roast = $this->roast([], ['serve_at' => now()->addHours(7)->toAtomString()]);
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
-    $near = fn (array $piles): float => $this->postJson('/api/preview', ['fires' => [['cooker' => 'kettle', 'piles' => $piles]]] + $file)->assertOk()->json('fires.0.floor.meat_kw_m2');
+    $near = fn (array $piles): float => $this->postJson(
+        '/api/preview',
+        ['fires' => [['cooker' => 'kettle', 'piles' => $piles]]] + $file,
+    )->assertOk()->json('fires.0.floor.meat_kw_m2');
     expect($near([['x_cm' => 0, 'y_cm' => 0, 'kg' => 1]]))->toBeGreaterThan($near([['x_cm' => 0, 'y_cm' => 22, 'kg' => 1]]));
-    $this->putJson("/api/roasts/{$roast->id}", ['fires' => [['cooker' => 'kettle', 'layout' => 'two_sides', 'piles' => [['x_cm' => -20, 'y_cm' => 5.5, 'kg' => 1]]]], 'wind_ms' => 4, 'rain' => true] + $file)->assertOk()
+    $this->putJson(
+        "/api/roasts/{$roast->id}",
+        [
+            'fires' => [['cooker' => 'kettle', 'layout' => 'two_sides', 'piles' => [['x_cm' => -20, 'y_cm' => 5.5, 'kg' => 1]]]],
+            'wind_ms' => 4,
+            'rain' => true,
+        ] + $file,
+    )->assertOk()
         ->assertJsonPath('file.fires.0.piles.0.y_cm', 5.5)->assertJsonPath('file.wind_ms', 4)->assertJsonPath('file.rain', true)
         ->assertJsonPath('plan.fires.0.layout', 'two_sides');
 });
@@ -49,7 +63,10 @@ it('keeps the water of the wood, and asks for more wood for it', function () {
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
     $wet = fn (int $percent): array => ['fires' => [['cooker' => 'open-spit', 'moisture_percent' => $percent]]] + $file;
     $dry = $this->putJson("/api/roasts/{$roast->id}", $wet(15))->assertOk()->json('plan.fires.0');
-    $green = $this->putJson("/api/roasts/{$roast->id}", $wet(45))->assertOk()->assertJsonPath('file.fires.0.moisture_percent', 45)->json('plan.fires.0');
+    $green = $this->putJson(
+        "/api/roasts/{$roast->id}",
+        $wet(45),
+    )->assertOk()->assertJsonPath('file.fires.0.moisture_percent', 45)->json('plan.fires.0');
     expect($green['buy_kg'])->toBeGreaterThan(1.3 * $dry['buy_kg'])
         ->and($green['light_minutes'])->toBeLessThan($dry['light_minutes'])
         ->and(array_column($green['fuels'], 'moisture_percent', 'id'))->toMatchArray(['hardwood' => 18, 'lump' => null]);
@@ -59,7 +76,13 @@ it('keeps the water of the wood, and asks for more wood for it', function () {
 
 it('burns in the open what was laid there', function () {
     $this->actingAs($this->cook());
-    $with = fn (float $kg): array => $this->postJson('/api/preview', toGo(['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]], ['fires' => [['cooker' => 'open-spit', 'piles' => [['x_cm' => -20, 'y_cm' => 0, 'kg' => $kg / 2], ['x_cm' => 20, 'y_cm' => 0, 'kg' => $kg / 2]]]]]))->assertOk()->json();
+    $with = fn (float $kg): array => $this->postJson(
+        '/api/preview',
+        toGo(
+            ['cut' => 'lamb-leg', 'taste' => 'medium', 'mass_kg' => 3, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]],
+            ['fires' => [['cooker' => 'open-spit', 'piles' => [['x_cm' => -20, 'y_cm' => 0, 'kg' => $kg / 2], ['x_cm' => 20, 'y_cm' => 0, 'kg' => $kg / 2]]]]],
+        ),
+    )->assertOk()->json();
     [$some, $more] = [$with(5.0), $with(7.0)];
     expect($some['fires'][0]['start']['kg'])->toEqualWithDelta(5.0, 0.01)
         ->and($some['fires'][0]['moved'])->toBeTrue()
@@ -70,14 +93,31 @@ it('burns in the open what was laid there', function () {
 it('refuses a fire at its field and keeps the one there was', function () {
     $roast = $this->roast();
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
-    $this->putJson("/api/roasts/{$roast->id}", ['fires' => [['cooker' => 'kettle', 'fuel' => 'old tyres']]] + $file)->assertUnprocessable()->assertJsonValidationErrors('fires.0.fuel');
+    $this->putJson(
+        "/api/roasts/{$roast->id}",
+        ['fires' => [['cooker' => 'kettle', 'fuel' => 'old tyres']]] + $file,
+    )->assertUnprocessable()->assertJsonValidationErrors('fires.0.fuel');
     expect(Roast::firstOrFail()->inputs['fires'])->toBe([]);
 });
 
 it('plans with the cook’s own cooker, and with no one else’s', function () {
     $wish = ['fires' => [['cooker' => 'kettle', 'own' => 'Cold kettle']]];
-    $cold = fn () => $this->postJson('/api/cookers', ['name' => 'Cold kettle', 'kind' => 'kettle', 'observations' => array_map(fn (int $mm): array => ['settings' => ['intake_mm' => $mm, 'exhaust_mm' => $mm], 'air_c' => 14, 'celsius' => 14 + 15 * $mm], [5, 6, 7, 8, 9])])->assertCreated();
-    $slot = fn (): float => array_column($this->postJson('/api/preview', toGo([], $wish))->json('fires.0.steps.0.settings'), 'value', 'id')['intake_mm'];
+    $cold = fn () => $this->postJson(
+        '/api/cookers',
+        [
+            'name' => 'Cold kettle',
+            'kind' => 'kettle',
+            'observations' => array_map(
+                fn (int $mm): array => ['settings' => ['intake_mm' => $mm, 'exhaust_mm' => $mm], 'air_c' => 14, 'celsius' => 14 + 15 * $mm],
+                [5, 6, 7, 8, 9],
+            ),
+        ],
+    )->assertCreated();
+    $slot = fn (): float => array_column(
+        $this->postJson('/api/preview', toGo([], $wish))->json('fires.0.steps.0.settings'),
+        'value',
+        'id',
+    )['intake_mm'];
     $this->actingAs($this->cook());
     $cold();
     $this->actingAs($this->cook());
@@ -91,7 +131,9 @@ it('plans with the cook’s own cooker, and with no one else’s', function () {
 it('lists roasts without their fires, which are long', function () {
     $this->roast();
     $list = $this->getJson('/api/roasts')->assertOk();
-    expect($list->json('0.plan.fires'))->toBe([])->and($list->json('0.plan.run_sheet'))->not->toBeEmpty()->and(Contract::breaches((string) json_encode($list->json(0)), 'RoastSummary'))->toBe([]);
+    expect($list->json('0.plan.fires'))->toBe([])
+        ->and($list->json('0.plan.run_sheet'))->not->toBeEmpty()
+        ->and(Contract::breaches((string) json_encode($list->json(0)), 'RoastSummary'))->toBe([]);
 });
 
 it('says the one correction worth making, takes it as an event, and the forecast follows', function () {
@@ -114,7 +156,10 @@ it('says the one correction worth making, takes it as an event, and the forecast
         ->and($after->json('plan.dishes.0.live.pull_at.likely'))->toBeLessThan($before->json('plan.dishes.0.live.pull_at.likely'));
     // Undone, everything is as it was.
     $id = collect($after->json('events'))->firstWhere('kind', 'set')['id'];
-    $this->deleteJson("/api/roasts/{$roast->id}/events/$id")->assertOk()->assertJsonPath('tending.0.settings.intake_mm', $before->json('tending.0.settings.intake_mm'));
+    $this->deleteJson("/api/roasts/{$roast->id}/events/$id")->assertOk()->assertJsonPath(
+        'tending.0.settings.intake_mm',
+        $before->json('tending.0.settings.intake_mm'),
+    );
 });
 
 it('has nothing to say of a fire that nobody cooks on', function () {
@@ -138,25 +183,41 @@ it('refuses a setting that is none', function (string $field, array $more) {
 
 // 6 s are 9.46 kW/m², as a black wall of 366 °C gives it. Source: API RP 521, from Stoll & Greene 1959 (from memory); σT⁴ worked by hand.
 it('takes a hand test for a reading of the fire', function () {
-    $roast = $this->roast(['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]]);
+    $roast = $this->roast(
+        ['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 380]]],
+    );
     $this->log($roast, 'on', 20);
-    $answer = $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => 6])->assertOk();
+    $answer = $this->postJson(
+        "/api/roasts/{$roast->id}/readings",
+        ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => 6],
+    )->assertOk();
     expect($answer->json('readings.0.celsius'))->toEqualWithDelta(366.0, 1.5)
         // It is given back as it was felt, and the advice speaks of hands alone.
         ->and($answer->json('readings.0.hand_s'))->toEqualWithDelta(6.0, 0.05)
         ->and($answer->json('tending.0.correction.hand_s.level'))->toEqualWithDelta(6.0, 0.2)
         ->and($answer->json('tending.0.correction.why'))->not->toMatch('/°C|\bK\b/');
     foreach ([['place' => 'cooker', 'hand_s' => 0.5], ['place' => 'core', 'hand_s' => 6], ['place' => 'cooker', 'hand_s' => 'long']] as $bad) {
-        $this->postJson("/api/roasts/{$roast->id}/readings", $bad + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()])->assertUnprocessable()->assertJsonValidationErrors('hand_s');
+        $this->postJson(
+            "/api/roasts/{$roast->id}/readings",
+            $bad + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()],
+        )->assertUnprocessable()->assertJsonValidationErrors('hand_s');
     }
-    $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker'])->assertUnprocessable()->assertJsonValidationErrors('celsius');
+    $this->postJson(
+        "/api/roasts/{$roast->id}/readings",
+        ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker'],
+    )->assertUnprocessable()->assertJsonValidationErrors('celsius');
 });
 
 it('does not take coals that faded as they should for a weaker fire', function () {
-    $roast = $this->roast(['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 5]]]);
+    $roast = $this->roast(
+        ['cut' => 'lamb-leg', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 5]]],
+    );
     $this->log($roast, 'on', 22);
     $before = $this->getJson("/api/roasts/{$roast->id}")->json('dishes.0.live.cook_minutes.likely');
-    $told = fn (float $seconds) => $this->postJson("/api/roasts/{$roast->id}/readings", ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => $seconds])->assertOk();
+    $told = fn (float $seconds) => $this->postJson(
+        "/api/roasts/{$roast->id}/readings",
+        ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'cooker', 'hand_s' => $seconds],
+    )->assertOk();
     // Twenty minutes after it was made up, a hand bears it longer.
     $answer = $told(8.5);
     expect($answer->json('tending.0.correction.act'))->toBe('hold')
@@ -166,7 +227,13 @@ it('does not take coals that faded as they should for a weaker fire', function (
 });
 
 it('ticks a refuel off like anything else', function () {
-    $roast = $this->roast(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 88, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135]]], ['serve_at' => now()->addHours(10)->toAtomString()]);
+    $roast = $this->roast(
+        [
+            'cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 88,
+            'stages' => [['cooker' => 'kettle', 'cooker_c' => 135]],
+        ],
+        ['serve_at' => now()->addHours(10)->toAtomString()],
+    );
     $this->log($roast, 'on', 10);
     $answer = $this->log($roast, 'fuel', 0, ['entry' => 'fire.kettle.refuel.0']);
     expect(sheetEntry($answer->json('plan'), 'fire.kettle.refuel.0')['done'])->toBeTrue()
@@ -176,7 +243,10 @@ it('ticks a refuel off like anything else', function () {
 it('teaches a cooker what a roast found of it, once', function () {
     $this->actingAs($cook = $this->cook());
     $id = $this->postJson('/api/cookers', ['name' => 'Weir kettle', 'kind' => 'kettle'])->json('id');
-    $answer = $this->postJson('/api/roasts', Samples::file([], ['serve_at' => now()->addHours(2)->toAtomString(), 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]]))->assertCreated();
+    $answer = $this->postJson(
+        '/api/roasts',
+        Samples::file([], ['serve_at' => now()->addHours(2)->toAtomString(), 'fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]]),
+    )->assertCreated();
     $roast = Roast::findOrFail($answer->json('id'));
     $this->log($roast, 'on', 100);
     foreach ([70 => 141, 50 => 139, 20 => 140] as $ago => $celsius) {

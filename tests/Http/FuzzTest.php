@@ -16,15 +16,41 @@ function routes(): array
     $serve = fn (): string => now()->addHours(6)->toAtomString();
     $file = fn (): array => Samples::file(
         ['form' => 'whole', 'name' => 'Rack', 'pieces' => 1, 'thickness_cm' => 10, 'coast' => true, 'rest_minutes' => 12, 'preparations' => ['truss'], 'stages' => [
-            ['cooker' => 'kettle', 'cooker_c' => 150, 'until_core_c' => 50, 'chores' => [['do' => 'turn', 'every_minutes' => 20, 'from_minutes' => 10]]],
+            [
+                'cooker' => 'kettle',
+                'cooker_c' => 150,
+                'until_core_c' => 50,
+                'chores' => [['do' => 'turn', 'every_minutes' => 20, 'from_minutes' => 10]],
+            ],
             ['cooker' => 'rest', 'cooker_c' => 20, 'minutes' => 10], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4],
         ], 'rig' => ['kind' => 'spit', 'between_cm' => 52, 'bite_cm' => 6, 'room_cm' => 17, 'span_cm' => 78, 'bar_mm' => 9, 'section' => 'square', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14, 'heavy_deg' => 140]],
         ['serve_at' => $serve(), 'time_zone' => 'Europe/Oslo', 'name' => 'Supper', 'latitude' => 51.6, 'longitude' => -1.1, 'dark_at' => '19:30', 'wind_ms' => 2, 'rain' => false, 'altitude_m' => 100,
             'fires' => [['cooker' => 'kettle', 'fuel' => 'briquettes', 'layout' => 'two_sides', 'steady' => true, 'piles' => [['x_cm' => 0, 'y_cm' => 10, 'kg' => 0.5]]]], 'format' => 'diatherm.roast', 'version' => 2],
     );
     $id = fn (): string => (string) Str::uuid();
-    $mix = ['format' => 'diatherm.mix', 'version' => 1, 'name' => 'Rub', 'kind' => 'rub', 'basis' => 'parts', 'items' => [['what' => 'salt', 'amount' => 3, 'unit' => 'parts'], ['what' => 'pepper', 'amount' => 1, 'unit' => 'parts']], 'method' => 'Mix.'];
-    $cooker = fn (): array => ['format' => 'diatherm.cooker', 'version' => 1, 'name' => 'K'.Str::random(6), 'kind' => 'kettle', 'facts' => ['diameter_cm' => 57], 'observations' => [['at' => '2031-05-05T10:00:00Z', 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 14, 'wind_ms' => 1, 'rain' => false, 'altitude_m' => 0, 'celsius' => 140, 'phase' => 'settled', 'minutes' => 0]]];
+    $mix = [
+        'format' => 'diatherm.mix',
+        'version' => 1,
+        'name' => 'Rub',
+        'kind' => 'rub',
+        'basis' => 'parts',
+        'items' => [['what' => 'salt', 'amount' => 3, 'unit' => 'parts'], ['what' => 'pepper', 'amount' => 1, 'unit' => 'parts']],
+        'method' => 'Mix.',
+    ];
+    $cooker = fn (): array => [
+        'format' => 'diatherm.cooker',
+        'version' => 1,
+        'name' => 'K'.Str::random(6),
+        'kind' => 'kettle',
+        'facts' => ['diameter_cm' => 57],
+        'observations' => [
+            [
+                'at' => '2031-05-05T10:00:00Z', 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 14,
+                'wind_ms' => 1, 'rain' => false, 'altitude_m' => 0, 'celsius' => 140, 'phase' => 'settled',
+                'minutes' => 0,
+            ],
+        ],
+    ];
 
     return [
         'preview' => ['POST', '/api/preview', $file, 500],
@@ -32,20 +58,82 @@ function routes(): array
         'import a roast' => ['POST', '/api/roasts/import', $file, 150],
         'change a roast' => ['PUT', '/api/roasts/{roast}', $file, 200],
         'debrief note' => ['PUT', '/api/roasts/{roast}/debrief', fn (): array => ['note' => 'Sooner.'], 80],
-        'a reading' => ['POST', '/api/roasts/{roast}/readings', fn (): array => ['id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'core', 'celsius' => 20, 'sure' => false], 300],
-        'a hand test' => ['POST', '/api/roasts/{roast}/readings', fn (): array => ['id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'cooker', 'hand_s' => 5], 100],
-        'an event' => ['POST', '/api/roasts/{roast}/events', fn (): array => ['id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'tick', 'entry' => 'd0.rig', 'minutes' => 2, 'note' => 'x', 'stage' => 1], 300],
-        'a setting' => ['POST', '/api/roasts/{roast}/events', fn (): array => ['id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'set', 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'celsius' => 150], 150],
-        'another time' => ['PATCH', '/api/roasts/{roast}/events/{event}', fn (): array => ['at' => now()->subMinutes(50)->toAtomString()], 100],
+        'a reading' => [
+            'POST',
+            '/api/roasts/{roast}/readings',
+            fn (): array => [
+                'id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'core',
+                'celsius' => 20, 'sure' => false,
+            ],
+            300,
+        ],
+        'a hand test' => [
+            'POST',
+            '/api/roasts/{roast}/readings',
+            fn (): array => ['id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'cooker', 'hand_s' => 5],
+            100,
+        ],
+        'an event' => [
+            'POST',
+            '/api/roasts/{roast}/events',
+            fn (): array => [
+                'id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'tick',
+                'entry' => 'd0.rig', 'minutes' => 2, 'note' => 'x', 'stage' => 1,
+            ],
+            300,
+        ],
+        'a setting' => [
+            'POST',
+            '/api/roasts/{roast}/events',
+            fn (): array => [
+                'id' => $id(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'set',
+                'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'celsius' => 150,
+            ],
+            150,
+        ],
+        'another time' => [
+            'PATCH', '/api/roasts/{roast}/events/{event}',
+            fn (): array => ['at' => now()->subMinutes(50)->toAtomString()], 100,
+        ],
         'a cooker' => ['POST', '/api/cookers', $cooker, 150],
         'change a cooker' => ['PUT', '/api/cookers/{cooker}', $cooker, 100],
-        'ask a cooker' => ['POST', '/api/cookers/{cooker}/ask', fn (): array => ['target_c' => 150, 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 10, 'wind_ms' => 1, 'rain' => false, 'altitude_m' => 0], 150],
+        'ask a cooker' => [
+            'POST',
+            '/api/cookers/{cooker}/ask',
+            fn (): array => [
+                'target_c' => 150, 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 10, 'wind_ms' => 1,
+                'rain' => false, 'altitude_m' => 0,
+            ],
+            150,
+        ],
         'teach a cooker' => ['POST', '/api/cookers/{cooker}/learn', fn (): array => ['roast' => 'x'], 60],
-        'a cooker’s reading' => ['POST', '/api/cookers/{cooker}/observations', fn (): array => ['id' => $id(), 'at' => now()->subHour()->toAtomString(), 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 14, 'wind_ms' => 1, 'rain' => false, 'altitude_m' => 0, 'celsius' => 140, 'phase' => 'settled', 'minutes' => 0], 150],
+        'a cooker’s reading' => [
+            'POST',
+            '/api/cookers/{cooker}/observations',
+            fn (): array => [
+                'id' => $id(), 'at' => now()->subHour()->toAtomString(),
+                'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6], 'air_c' => 14, 'wind_ms' => 1, 'rain' => false,
+                'altitude_m' => 0, 'celsius' => 140, 'phase' => 'settled', 'minutes' => 0,
+            ],
+            150,
+        ],
         'a mix' => ['POST', '/api/mixes', fn (): array => $mix, 200],
-        'a recipe' => ['POST', '/api/mixes', fn (): array => ['@type' => 'Recipe', 'name' => 'Rub', 'recipeYield' => '4', 'recipeIngredient' => ['2 tbsp salt', '1 kg sugar'], 'recipeInstructions' => [['text' => 'Mix.']]], 150],
+        'a recipe' => [
+            'POST',
+            '/api/mixes',
+            fn (): array => [
+                '@type' => 'Recipe', 'name' => 'Rub', 'recipeYield' => '4',
+                'recipeIngredient' => ['2 tbsp salt', '1 kg sugar'], 'recipeInstructions' => [['text' => 'Mix.']],
+            ],
+            150,
+        ],
         'settings of a cook' => ['PATCH', '/api/me', fn (): array => ['temperature_unit' => 'c', 'mass_unit' => 'kg'], 80],
-        'register' => ['POST', '/api/register', fn (): array => ['name' => 'Ada', 'email' => Str::random(8).'@weir.example', 'password' => 'ember and straw'], 150],
+        'register' => [
+            'POST',
+            '/api/register',
+            fn (): array => ['name' => 'Ada', 'email' => Str::random(8).'@weir.example', 'password' => 'ember and straw'],
+            150,
+        ],
         'sign in' => ['POST', '/api/login', fn (): array => ['email' => 'nobody@weir.example', 'password' => 'ember and straw'], 100],
     ];
 }
@@ -61,7 +149,12 @@ it('answers nonsense with a message at a field, never with a failure', function 
     $wrong = [];
     for ($i = 0; $i < $bodies; $i++) {
         $body = $fuzz->body($sound());
-        $answer = $this->call($method, $path, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body);
+        $answer = $this->call(
+            $method,
+            $path,
+            server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            content: $body,
+        );
         $status = $answer->status();
         $told = $status === 422 ? $answer->json('errors') : null;
         if ($status >= 500 || ! in_array($status, [200, 201, 204, 404, 409, 413, 422], true) || ($status === 422 && (! is_array($told) || $told === []))) {

@@ -33,7 +33,15 @@ function recut(Roast $roast, string $cut): void
 
 it('stores nothing that it cannot work out', function () {
     $this->actingAs($this->cook());
-    $never = Samples::file(['cut' => 'beef-brisket', 'mass_kg' => 3.5, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 75, 'pull' => true]]], ['serve_at' => now()->addDays(3)->toAtomString()]);
+    $never = Samples::file(
+        [
+            'cut' => 'beef-brisket',
+            'mass_kg' => 3.5,
+            'taste' => 'tender',
+            'stages' => [['cooker' => 'pellet', 'cooker_c' => 75, 'pull' => true]],
+        ],
+        ['serve_at' => now()->addDays(3)->toAtomString()],
+    );
     $this->postJson('/api/roasts', $never)->assertUnprocessable()->assertJsonValidationErrors('dishes.0.stages.0.cooker_c');
     $this->postJson('/api/roasts/import', $never)->assertUnprocessable();
     expect(Roast::count())->toBe(0);
@@ -47,11 +55,16 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
     $roast = $this->roast(roast: ['name' => 'Broken']);
     $this->log($roast, 'on', 40);
     $this->read($roast, 20.0, 10);
-    $other = $this->postJson('/api/roasts', Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString(), 'name' => 'Sound']))->json('id');
+    $other = $this->postJson(
+        '/api/roasts',
+        Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString(), 'name' => 'Sound']),
+    )->json('id');
     breakIt($roast);
     $listed = $this->getJson('/api/roasts')->assertOk();
     $by = array_column($listed->json(), null, 'id');
-    expect($by[$other]['status'])->toBe('planned')->and($by[$roast->id]['status'])->toBe('broken')->and($by[$roast->id]['trouble'])->toContain('mammoth')
+    expect($by[$other]['status'])->toBe('planned')
+        ->and($by[$roast->id]['status'])->toBe('broken')
+        ->and($by[$roast->id]['trouble'])->toContain('mammoth')
         ->and($by[$roast->id]['logged'])->toHaveCount(2)
         ->and(Contract::breaches((string) json_encode($by[$roast->id]), 'BrokenRoast'))->toBe([]);
     $this->getJson("/api/roasts/$roast->id")->assertOk()->assertJsonPath('status', 'broken');
@@ -62,9 +75,15 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
     expect(Reading::count())->toBe(2);
     // On the fire it may be given a cut that is known, and no other dish; what was logged stays with it.
     $mended = Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]);
-    $this->putJson("/api/roasts/$roast->id", ['dishes' => [...$mended['dishes'], ...$mended['dishes']]] + $mended)->assertUnprocessable()->assertJsonValidationErrors('dishes');
+    $this->putJson(
+        "/api/roasts/$roast->id",
+        ['dishes' => [...$mended['dishes'], ...$mended['dishes']]] + $mended,
+    )->assertUnprocessable()->assertJsonValidationErrors('dishes');
     $this->putJson("/api/roasts/$roast->id", $mended)->assertOk()->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
-    $this->putJson("/api/roasts/$roast->id", Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done'], ['serve_at' => now()->addHours(4)->toAtomString()]))->assertUnprocessable()->assertJsonValidationErrors('dishes');
+    $this->putJson(
+        "/api/roasts/$roast->id",
+        Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done'], ['serve_at' => now()->addHours(4)->toAtomString()]),
+    )->assertUnprocessable()->assertJsonValidationErrors('dishes');
     breakIt($roast);
     recut($roast, 'pork-rack');
     $this->getJson("/api/roasts/$roast->id")->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
@@ -75,7 +94,10 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
 it('mends a broken roast that is not on the fire by putting another in its place', function () {
     $roast = $this->roast();
     breakIt($roast);
-    $this->putJson("/api/roasts/$roast->id", Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]))->assertOk()->assertJsonPath('status', 'planned');
+    $this->putJson(
+        "/api/roasts/$roast->id",
+        Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]),
+    )->assertOk()->assertJsonPath('status', 'planned');
 });
 
 it('is not brought down by one mix or one cooker that can no longer be read', function () {
@@ -83,8 +105,13 @@ it('is not brought down by one mix or one cooker that can no longer be read', fu
     $this->postJson('/api/mixes', ['name' => 'Rub', 'items' => [['what' => 'salt', 'amount' => 1, 'unit' => 'g']]])->assertCreated();
     $this->postJson('/api/mixes', ['name' => 'Other', 'items' => [['what' => 'salt', 'amount' => 1, 'unit' => 'g']]])->assertCreated();
     DB::table('mixes')->where('name', 'Rub')->update(['mix' => '{"name":7}']);
-    $this->getJson('/api/mixes')->assertOk()->assertJsonFragment(['name' => 'Other'])->assertJsonFragment(['method' => 'This mix can no longer be read. Its file still holds it.']);
-    $this->postJson('/api/mixes', ['name' => 'Nothing', 'basis' => 'parts', 'items' => [['what' => 'salt', 'amount' => 0, 'unit' => 'parts']]])->assertUnprocessable()->assertJsonValidationErrors('items');
+    $this->getJson('/api/mixes')->assertOk()->assertJsonFragment(['name' => 'Other'])->assertJsonFragment(
+        ['method' => 'This mix can no longer be read. Its file still holds it.'],
+    );
+    $this->postJson(
+        '/api/mixes',
+        ['name' => 'Nothing', 'basis' => 'parts', 'items' => [['what' => 'salt', 'amount' => 0, 'unit' => 'parts']]],
+    )->assertUnprocessable()->assertJsonValidationErrors('items');
     $this->postJson('/api/cookers', ['name' => 'One', 'kind' => 'kettle'])->assertCreated();
     $this->postJson('/api/cookers', ['name' => 'Two', 'kind' => 'kettle'])->assertCreated();
     DB::table('cookers')->where('name', 'One')->update(['kind' => 'bonfire']);
@@ -92,14 +119,27 @@ it('is not brought down by one mix or one cooker that can no longer be read', fu
 });
 
 it('bears the log of a long night: two thousand readings of the cooker', function () {
-    $roast = $this->roast(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]]], ['serve_at' => now()->addHours(20)->toAtomString()]);
+    $roast = $this->roast(
+        [
+            'cut' => 'pork-shoulder',
+            'mass_kg' => 3.5,
+            'taste' => 'tender',
+            'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]],
+        ],
+        ['serve_at' => now()->addHours(20)->toAtomString()],
+    );
     $this->log($roast, 'on', 16 * 60);
     $rows = [];
     for ($i = 0; $i < 2000; $i++) {
         $rows[] = now()->subSeconds(16 * 3600 - 28 * $i)->toAtomString().',cooker,'.(108 + $i % 7);
     }
     $csv = "time,place,celsius\n".implode("\n", $rows);
-    $this->call('POST', "/api/roasts/$roast->id/readings.csv", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], content: $csv)->assertOk()->assertJsonCount(2000, 'readings')->assertJsonPath('status', 'cooking');
+    $this->call(
+        'POST',
+        "/api/roasts/$roast->id/readings.csv",
+        server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'],
+        content: $csv,
+    )->assertOk()->assertJsonCount(2000, 'readings')->assertJsonPath('status', 'cooking');
     $cookMinutes = $this->read($roast, 64.0, 1)->assertOk()->json('plan.dishes.0.live.core_now_c.likely');
     expect($cookMinutes)->toEqualWithDelta(64.0, 1.0);
 });
@@ -107,12 +147,18 @@ it('bears the log of a long night: two thousand readings of the cooker', functio
 it('says when a log or a kitchen is full, and keeps what is in it', function () {
     $roast = $this->roast();
     $this->log($roast, 'on', 30);
-    $row = fn (int $i): array => ['roast_id' => $roast->id, 'client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(20), 'place' => 'cooker', 'celsius' => 150.0];
+    $row = fn (int $i): array => [
+        'roast_id' => $roast->id, 'client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(20),
+        'place' => 'cooker', 'celsius' => 150.0,
+    ];
     foreach (array_chunk(range(1, Roast::MOST_READINGS), 2000) as $chunk) {
         DB::table('readings')->insert(array_map($row, $chunk));
     }
     $roast->fresh()->logged();
-    $this->read($roast, 20.0, 1)->assertUnprocessable()->assertJsonValidationErrors('id')->assertJsonPath('message', fn (string $words): bool => str_contains($words, 'full'));
+    $this->read($roast, 20.0, 1)->assertUnprocessable()->assertJsonValidationErrors('id')->assertJsonPath(
+        'message',
+        fn (string $words): bool => str_contains($words, 'full'),
+    );
     $this->getJson("/api/roasts/$roast->id")->assertOk()->assertJsonCount(Roast::MOST_READINGS, 'readings');
 });
 
@@ -140,13 +186,19 @@ it('limits what computes by cook, a visitor of the demo more strictly', function
 it('is a conflict to send other words under one id, for readings and events, and no conflict to send the same', function () {
     $roast = $this->roast();
     $this->log($roast, 'on', 30);
-    $reading = ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'core', 'celsius' => 21.4];
+    $reading = [
+        'id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'place' => 'core',
+        'celsius' => 21.4,
+    ];
     $this->postJson("/api/roasts/$roast->id/readings", $reading)->assertOk();
     $this->postJson("/api/roasts/$roast->id/readings", $reading)->assertOk();
     foreach ([['celsius' => 57], ['place' => 'breast'], ['sure' => true], ['at' => now()->subHours(2)->toAtomString()]] as $other) {
         $this->postJson("/api/roasts/$roast->id/readings", $other + $reading)->assertConflict();
     }
-    $event = ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'set', 'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6.5], 'celsius' => 150];
+    $event = [
+        'id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'set',
+        'settings' => ['intake_mm' => 6, 'exhaust_mm' => 6.5], 'celsius' => 150,
+    ];
     $this->postJson("/api/roasts/$roast->id/events", $event)->assertOk();
     $this->postJson("/api/roasts/$roast->id/events", $event)->assertOk();
     $this->postJson("/api/roasts/$roast->id/events", ['settings' => ['intake_mm' => 9, 'exhaust_mm' => 6.5]] + $event)->assertConflict();
@@ -166,7 +218,10 @@ it('makes one act of what two devices log at once', function (string $kind) {
     $this->log($roast, $kind, 6)->assertOk();
     $this->log($roast, $kind, 5)->assertOk();
     expect(Event::count())->toBe($before + 1);
-    $this->log($roast, $kind, 25)->assertConflict()->assertJsonPath('message', fn (string $words): bool => str_contains($words, 'logged already'));
+    $this->log($roast, $kind, 25)->assertConflict()->assertJsonPath(
+        'message',
+        fn (string $words): bool => str_contains($words, 'logged already'),
+    );
 })->with(['on', 'pulled', 'carved']);
 
 it('takes a clock that is some minutes fast for now', function () {
@@ -181,10 +236,16 @@ it('moves a logged line to another time under its own id, in an order that can b
     $roast = $this->roast();
     $on = $this->log($roast, 'on', 60)->json('events.0.id');
     $reading = $this->read($roast, 24.0, 20)->json('readings.0.id');
-    $this->patchJson("/api/roasts/$roast->id/readings/$reading", ['at' => now()->subMinutes(35)->toAtomString()])->assertOk()->assertJsonPath('readings.0.id', $reading)->assertJsonCount(1, 'readings');
+    $this->patchJson(
+        "/api/roasts/$roast->id/readings/$reading",
+        ['at' => now()->subMinutes(35)->toAtomString()],
+    )->assertOk()->assertJsonPath('readings.0.id', $reading)->assertJsonCount(1, 'readings');
     expect(abs(Reading::first()->at->diffInMinutes(now()) - 35.0))->toBeLessThan(0.1);
     $this->log($roast, 'pulled', 5)->assertOk();
-    $this->patchJson("/api/roasts/$roast->id/events/$on", ['at' => now()->subMinutes(2)->toAtomString()])->assertUnprocessable()->assertJsonValidationErrors('at');
+    $this->patchJson(
+        "/api/roasts/$roast->id/events/$on",
+        ['at' => now()->subMinutes(2)->toAtomString()],
+    )->assertUnprocessable()->assertJsonValidationErrors('at');
     $this->patchJson("/api/roasts/$roast->id/events/$on", ['at' => now()->subMinutes(75)->toAtomString()])->assertOk();
     $this->patchJson("/api/roasts/$roast->id/events/".Str::uuid(), ['at' => now()->subMinutes(75)->toAtomString()])->assertNotFound();
     $this->patchJson("/api/roasts/$roast->id/readings/$reading", ['at' => now()->addDay()->toAtomString()])->assertUnprocessable();
@@ -198,7 +259,8 @@ it('keeps an odd reading of the cooker, marked, out of the course until someone 
     expect($odd->json('readings.0.counts'))->toBeFalse()->and($odd->json('readings.0.verdict'))->toContain('Was it the core?')
         ->and($odd->json('plan.dishes.0.live.cook_minutes.likely'))->toEqualWithDelta($plain, 1.5);
     $sure = $this->read($roast, 57.0, 19, ['place' => 'cooker', 'sure' => true]);
-    expect($sure->json('readings.1.counts'))->toBeTrue()->and($sure->json('plan.dishes.0.live.cook_minutes.likely'))->toBeGreaterThan($plain + 10.0);
+    expect($sure->json('readings.1.counts'))->toBeTrue()
+        ->and($sure->json('plan.dishes.0.live.cook_minutes.likely'))->toBeGreaterThan($plain + 10.0);
 });
 
 it('takes a tick of any fire', function (string $entry) {
@@ -207,8 +269,14 @@ it('takes a tick of any fire', function (string $entry) {
 })->with(['fire.open-spit.lay', 'fire.camp-oven.refuel.0', 'fire.grill-rotisserie.light', 'fire.open-grate.close', 'd0.hold', 'd0.coals_over', 'kit.headlamp']);
 
 it('takes no password that bcrypt would cut or choke on', function (string $password) {
-    $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'ada.kept@weir.example', 'password' => $password])->assertUnprocessable()->assertJsonValidationErrors('password');
-    $this->postJson('/api/login', ['email' => 'ada.kept@weir.example', 'password' => $password])->assertUnprocessable()->assertJsonValidationErrors('email');
+    $this->postJson(
+        '/api/register',
+        ['name' => 'Ada', 'email' => 'ada.kept@weir.example', 'password' => $password],
+    )->assertUnprocessable()->assertJsonValidationErrors('password');
+    $this->postJson(
+        '/api/login',
+        ['email' => 'ada.kept@weir.example', 'password' => $password],
+    )->assertUnprocessable()->assertJsonValidationErrors('email');
 })->with([str_repeat('a', 73), str_repeat('🔥', 19), "ember\0and straw", str_repeat('é', 37)]);
 
 it('takes a password of emoji that fits', function () {

@@ -13,7 +13,9 @@ it('moves the forecast with the readings', function () {
     $before = $this->getJson("/api/roasts/{$roast->id}");
     $after = $this->read($roast, 19.0, 1);
     expect($after->json('status'))->toBe('cooking')
-        ->and(strtotime($after->json('plan.dishes.0.live.pull_at.likely')))->toBeGreaterThan(strtotime($before->json('plan.dishes.0.live.pull_at.likely')) + 300)
+        ->and(strtotime($after->json('plan.dishes.0.live.pull_at.likely')))->toBeGreaterThan(
+            strtotime($before->json('plan.dishes.0.live.pull_at.likely')) + 300,
+        )
         ->and($after->json('plan.dishes.0.live.counted'))->toBe(1)
         ->and(Contract::breaches($after->content(), 'Roast'))->toBe([]);
     $undone = $this->deleteJson("/api/roasts/{$roast->id}/readings/".$after->json('readings.0.id'));
@@ -27,7 +29,10 @@ it('logs a reading once, however often it is sent', function () {
     foreach ([1, 2, 3] as $_) {
         $this->postJson("/api/roasts/{$roast->id}/readings", $body)->assertOk();
     }
-    $this->postJson("/api/roasts/{$roast->id}/readings", ['celsius' => 60] + $body)->assertStatus(409)->assertJsonPath('message', fn (string $words): bool => str_contains($words, 'under this id'));
+    $this->postJson("/api/roasts/{$roast->id}/readings", ['celsius' => 60] + $body)->assertStatus(409)->assertJsonPath(
+        'message',
+        fn (string $words): bool => str_contains($words, 'under this id'),
+    );
     expect(Reading::all())->toHaveCount(1)->and(Reading::first()->celsius)->toBe(12.5);
 });
 
@@ -45,7 +50,9 @@ it('keeps an impossible reading, marked', function () {
     $this->read($roast, 19.0, 12);
     $this->read($roast, 25.0, 2);
     $answer = $this->read($roast, 9.0, 1);
-    expect($answer->json('readings.2.counts'))->toBeFalse()->and($answer->json('readings.2.verdict'))->toContain('Not counted')->and($answer->json('readings'))->toHaveCount(3);
+    expect($answer->json('readings.2.counts'))->toBeFalse()
+        ->and($answer->json('readings.2.verdict'))->toContain('Not counted')
+        ->and($answer->json('readings'))->toHaveCount(3);
 });
 
 it('goes from on through pull and rest to carved, and into the log', function () {
@@ -58,7 +65,10 @@ it('goes from on through pull and rest to carved, and into the log', function ()
     $done = $this->log($roast, 'carved', 1)->assertJsonPath('status', 'done');
     expect(array_column($done->json('debrief.dishes.0'), 'id'))->toContain('time', 'pull', 'peak', 'table', 'heat')
         ->and($done->json('debrief.planned_curves.0.core_c'))->not->toBeEmpty();
-    $this->putJson("/api/roasts/{$roast->id}/debrief", ['note' => 'More coals on the left.'])->assertJsonPath('note', 'More coals on the left.');
+    $this->putJson(
+        "/api/roasts/{$roast->id}/debrief",
+        ['note' => 'More coals on the left.'],
+    )->assertJsonPath('note', 'More coals on the left.');
     $this->putJson("/api/roasts/{$roast->id}/debrief", ['note' => str_repeat('a', 2001)])->assertJsonValidationErrors('note');
     $this->getJson('/api/roasts')->assertJsonPath('0.status', 'done');
 });
@@ -84,14 +94,33 @@ it('answers nonsense in the log at its field', function (string $field, string $
     $roast = $this->roast();
     $this->log($roast, 'on', 30);
     $sound = $what === 'readings' ? ['place' => 'core', 'celsius' => 20] : ['kind' => 'basted'];
-    $this->postJson("/api/roasts/{$roast->id}/$what", $body + $sound + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()])->assertUnprocessable()->assertJsonValidationErrors($field);
+    $this->postJson(
+        "/api/roasts/{$roast->id}/$what",
+        $body + $sound + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()],
+    )->assertUnprocessable()->assertJsonValidationErrors($field);
     expect(Reading::count())->toBe(0)->and(Event::count())->toBe(1);
 })->with([
-    ['celsius', 'readings', ['celsius' => 1e9]], ['celsius', 'readings', ['celsius' => 'warm']], ['celsius', 'readings', ['celsius' => null]], ['celsius', 'readings', ['celsius' => -100]],
-    ['place', 'readings', ['place' => 'moon']], ['dish', 'readings', ['dish' => 7]], ['dish', 'readings', ['dish' => -1]], ['id', 'readings', ['id' => 'one']],
-    ['at', 'readings', ['at' => 'now']], ['at', 'readings', ['at' => '2031-02-31T10:00:00Z']], ['at', 'readings', fn () => ['at' => now()->addHour()->toAtomString()]], ['at', 'readings', ['at' => '2020-01-01T10:00:00Z']],
+    ['celsius', 'readings', ['celsius' => 1e9]], [
+        'celsius',
+        'readings',
+        ['celsius' => 'warm'],
+    ], ['celsius', 'readings', ['celsius' => null]], ['celsius', 'readings', ['celsius' => -100]],
+    [
+        'place',
+        'readings',
+        ['place' => 'moon'],
+    ], ['dish', 'readings', ['dish' => 7]], ['dish', 'readings', ['dish' => -1]], ['id', 'readings', ['id' => 'one']],
+    ['at', 'readings', ['at' => 'now']], ['at', 'readings', ['at' => '2031-02-31T10:00:00Z']], [
+        'at',
+        'readings',
+        fn () => ['at' => now()->addHour()->toAtomString()],
+    ], ['at', 'readings', ['at' => '2020-01-01T10:00:00Z']],
     ['kind', 'events', ['kind' => 'danced']], ['kind', 'events', ['kind' => 'carved']], ['note', 'events', ['kind' => 'note']],
-    ['note', 'events', ['kind' => 'note', 'note' => str_repeat('a', 501)]], ['minutes', 'events', ['kind' => 'lid', 'minutes' => 500]], ['entry', 'events', ['kind' => 'tick']],
+    [
+        'note',
+        'events',
+        ['kind' => 'note', 'note' => str_repeat('a', 501)],
+    ], ['minutes', 'events', ['kind' => 'lid', 'minutes' => 500]], ['entry', 'events', ['kind' => 'tick']],
     ['stage', 'events', ['kind' => 'stage']], ['at', 'events', fn () => ['kind' => 'pulled', 'at' => now()->subHours(2)->toAtomString()]],
 ]);
 
@@ -102,7 +131,12 @@ it('carries readings out and in as a table, without loss and without doubling', 
     $this->read($roast, 149.0, 30, ['place' => 'cooker']);
     $csv = $this->get("/api/roasts/{$roast->id}/readings.csv")->assertOk()->content();
     expect(explode("\r\n", $csv)[0])->toBe('time,dish,place,celsius,id');
-    $post = fn (string $body) => $this->call('POST', "/api/roasts/{$roast->id}/readings.csv", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], content: $body);
+    $post = fn (string $body) => $this->call(
+        'POST',
+        "/api/roasts/{$roast->id}/readings.csv",
+        server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'],
+        content: $body,
+    );
     $post($csv)->assertOk();
     expect(Reading::count())->toBe(2);
     $roast->readings()->delete();
@@ -117,7 +151,12 @@ it('carries readings out and in as a table, without loss and without doubling', 
 it('refuses a table with a bad row, whole', function (string $body, string $field) {
     $roast = $this->roast();
     $this->log($roast, 'on', 60);
-    $this->call('POST', "/api/roasts/{$roast->id}/readings.csv", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors($field);
+    $this->call(
+        'POST',
+        "/api/roasts/{$roast->id}/readings.csv",
+        server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'],
+        content: $body,
+    )->assertUnprocessable()->assertJsonValidationErrors($field);
     expect(Reading::count())->toBe(0);
 })->with([
     'a word for a temperature' => ["time,place,celsius\n2031-10-04T10:00:00Z,core,20\n2031-10-04T10:05:00Z,core,warm\n", 'rows.1.celsius'],

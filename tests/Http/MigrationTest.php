@@ -15,11 +15,36 @@ it('carries every roast over into one document and back into rows', function () 
     $soon = ['serve_at' => now()->addHours(9)->toAtomString()];
     $files = [
         Samples::file(['name' => 'Rack', 'thickness_cm' => 10.2, 'preparations' => ['dry_brine'], 'stages' => [
-            ['cooker' => 'kettle', 'cooker_c' => 140, 'until_core_c' => 48, 'wrap' => 'foil'], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'kettle', 'cooker_c' => 220, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]],
+            ['cooker' => 'kettle', 'cooker_c' => 140, 'until_core_c' => 48, 'wrap' => 'foil'], ['cooker' => 'rest', 'minutes' => 10], [
+                'cooker' => 'kettle', 'cooker_c' => 220, 'pull' => true,
+                'chores' => [['do' => 'baste', 'every_minutes' => 20]],
+            ],
         ]], $soon + ['name' => 'At the weir', 'latitude' => 51.5, 'longitude' => -1.2, 'dark_at' => '19:30', 'wind_ms' => 3.5, 'rain' => true, 'altitude_m' => 120, 'fires' => [['cooker' => 'kettle', 'layout' => 'two_sides']]]),
-        Samples::file(['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6]]], $soon),
-        Samples::file(['cut' => 'beef-chuck', 'mass_kg' => 2, 'taste' => null, 'target_c' => 93, 'coast' => false, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 121, 'until_tender' => true]]], ['serve_at' => now()->addDays(2)->toAtomString()]),
-        Samples::file(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'taste' => 'done', 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'], 'stages' => [['cooker' => 'camp-oven']]], ['serve_at' => now()->addDays(2)->toAtomString()]),
+        Samples::file(
+            ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6]]],
+            $soon,
+        ),
+        Samples::file(
+            [
+                'cut' => 'beef-chuck',
+                'mass_kg' => 2,
+                'taste' => null,
+                'target_c' => 93,
+                'coast' => false,
+                'stages' => [['cooker' => 'pellet', 'cooker_c' => 121, 'until_tender' => true]],
+            ],
+            ['serve_at' => now()->addDays(2)->toAtomString()],
+        ),
+        Samples::file(
+            [
+                'cut' => 'turkey-breast',
+                'mass_kg' => 2.95,
+                'taste' => 'done',
+                'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'],
+                'stages' => [['cooker' => 'camp-oven']],
+            ],
+            ['serve_at' => now()->addDays(2)->toAtomString()],
+        ),
     ];
     $ids = array_map(fn (array $file): string => $this->postJson('/api/roasts', $file)->assertCreated()->json('id'), $files);
     $lit = Roast::findOrFail($ids[0]);

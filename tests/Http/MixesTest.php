@@ -5,7 +5,13 @@ declare(strict_types=1);
 use App\Models\Mix;
 use Tests\Support\Contract;
 
-const OWN_MIX = ['name' => 'Lock-keeper’s baste', 'kind' => 'baste', 'basis' => 'per_kg', 'items' => [['what' => 'cider', 'amount' => 30, 'unit' => 'ml'], ['what' => 'honey', 'amount' => 1, 'unit' => 'tbsp']], 'method' => 'Warm.'];
+const OWN_MIX = [
+    'name' => 'Lock-keeper’s baste',
+    'kind' => 'baste',
+    'basis' => 'per_kg',
+    'items' => [['what' => 'cider', 'amount' => 30, 'unit' => 'ml'], ['what' => 'honey', 'amount' => 1, 'unit' => 'tbsp']],
+    'method' => 'Warm.',
+];
 
 it('shows mixes scaled to the meat', function () {
     $this->actingAs($this->cook());
@@ -31,13 +37,24 @@ it('keeps the cook’s own mixes, and carries them out and in without loss', fun
 
 it('reads a published recipe', function () {
     $this->actingAs($this->cook());
-    $this->postJson('/api/mixes', ['@context' => 'https://schema.org', '@type' => 'Recipe', 'name' => 'Island sauce', 'recipeYield' => 2, 'recipeIngredient' => ['100 ml stock']])->assertCreated();
+    $this->postJson(
+        '/api/mixes',
+        [
+            '@context' => 'https://schema.org', '@type' => 'Recipe', 'name' => 'Island sauce', 'recipeYield' => 2,
+            'recipeIngredient' => ['100 ml stock'],
+        ],
+    )->assertCreated();
     $this->getJson('/api/mixes?guests=6')->assertJsonPath('0.items.0.amount', '300 ml');
 });
 
 it('refuses a mix that is none, and stores nothing', function (string $field, string $body) {
     $this->actingAs($this->cook());
-    $this->call('POST', '/api/mixes', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors($field);
+    $this->call(
+        'POST',
+        '/api/mixes',
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: $body,
+    )->assertUnprocessable()->assertJsonValidationErrors($field);
     expect(Mix::count())->toBe(0);
 })->with([['file', 'no'], ['file', fn () => '{"name":"'.str_repeat('a', 400_000).'"}'], ['items', '{"name":"x","items":[]}'], ['recipeYield', '{"@type":"Recipe","name":"x","recipeIngredient":["salt"]}']]);
 

@@ -25,14 +25,23 @@ it('plans a roast file without a database', function (string $example) {
 
 it('prints a run sheet to read', function () {
     $text = plan('docs/examples/weir-supper.json', '--text')->getOutput();
-    expect($text)->toContain('table at 18:45')->toMatch('/Light \d+ briquettes/')->toContain('Pull Rack of pork')->toMatch('/^  \d\d:\d\d  /m');
+    expect($text)
+        ->toContain('table at 18:45')
+        ->toMatch('/Light \d+ briquettes/')
+        ->toContain('Pull Rack of pork')
+        ->toMatch('/^  \d\d:\d\d  /m');
 });
 
 it('names what is wrong with a file, and leaves with an error', function () {
     $file = tempnam(sys_get_temp_dir(), 'roast');
-    file_put_contents($file, '{"serve_at":"2031-10-04T18:45:00+02:00","dishes":[{"cut":"pork-rack","mass_kg":-1,"stages":[{"cooker":"kettle"}]}]}');
+    file_put_contents(
+        $file,
+        '{"serve_at":"2031-10-04T18:45:00+02:00","dishes":[{"cut":"pork-rack","mass_kg":-1,"stages":[{"cooker":"kettle"}]}]}',
+    );
     $run = plan($file);
-    expect($run->getExitCode())->toBe(2)->and($run->getErrorOutput())->toContain('dishes.0.mass_kg: The mass of one piece must be between')->and($run->getOutput())->toBe('');
+    expect($run->getExitCode())->toBe(2)
+        ->and($run->getErrorOutput())->toContain('dishes.0.mass_kg: The mass of one piece must be between')
+        ->and($run->getOutput())->toBe('');
     unlink($file);
     expect(plan('nowhere.json')->getExitCode())->toBe(2);
 });

@@ -36,14 +36,20 @@ it('keeps the offset of the table', function () {
 it('changes a roast whole or not at all', function () {
     $roast = $this->roast();
     $this->putJson("/api/roasts/{$roast->id}", soon(['mass_kg' => 2.5]))->assertOk()->assertJsonPath('file.dishes.0.mass_kg', 2.5);
-    $this->putJson("/api/roasts/{$roast->id}", soon(['mass_kg' => -2], ['people' => 40]))->assertUnprocessable()->assertJsonValidationErrors('dishes.0.mass_kg');
+    $this->putJson(
+        "/api/roasts/{$roast->id}",
+        soon(['mass_kg' => -2], ['people' => 40]),
+    )->assertUnprocessable()->assertJsonValidationErrors('dishes.0.mass_kg');
     $this->getJson("/api/roasts/{$roast->id}")->assertJsonPath('file.dishes.0.mass_kg', 2.5)->assertJsonPath('file.people', 9);
 });
 
 it('keeps the dishes of a roast that is on the fire', function () {
     $roast = $this->roast();
     $this->log($roast, 'on', 10)->assertOk();
-    $this->putJson("/api/roasts/{$roast->id}", soon(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']))->assertJsonValidationErrors('dishes');
+    $this->putJson(
+        "/api/roasts/{$roast->id}",
+        soon(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']),
+    )->assertJsonValidationErrors('dishes');
     $this->putJson("/api/roasts/{$roast->id}", soon(['taste' => 'firm']))->assertOk()->assertJsonPath('file.dishes.0.taste', 'firm');
 });
 
@@ -66,7 +72,9 @@ it('does not find another cook’s roast, whatever is asked of it', function (st
     $roast = $this->roast();
     $id = $this->read($roast, 20.0, 0)->json('readings.0.id');
     $this->actingAs($this->cook());
-    $body = str_ends_with($path, 'readings') ? ['id' => fake_uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'core', 'celsius' => 30]
+    $body = str_ends_with($path, 'readings') ? [
+        'id' => fake_uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'place' => 'core', 'celsius' => 30,
+    ]
         : (str_ends_with($path, 'events') ? ['id' => fake_uuid(), 'dish' => 0, 'at' => now()->toAtomString(), 'kind' => 'on'] : soon());
     $this->json($method, str_replace(['{roast}', '{id}'], [$roast->id, $id], $path), $body)->assertNotFound();
     expect(Roast::count())->toBe(1)->and(App\Models\Reading::count())->toBe(1)->and(App\Models\Event::count())->toBe(0);
@@ -125,10 +133,32 @@ it('answers every kind of nonsense at its field', function (string $path, array 
 ]);
 
 it('imports what it exports, without loss', function () {
-    $roast = $this->roast(['girth_cm' => 40.5, 'preparations' => ['dry_brine', 'truss'], 'rig' => ['kind' => 'frame', 'frame_cm' => 190, 'length_cm' => 40, 'width_cm' => 20, 'depth_cm' => 12], 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 45, 'chores' => [['do' => 'spray', 'every_minutes' => 30, 'from_minutes' => 60]]], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 6]]], ['name' => 'Über den Fluß', 'latitude' => 51.6, 'longitude' => -1.1, 'dark_at' => '19:40']);
+    $roast = $this->roast(
+        [
+            'girth_cm' => 40.5,
+            'preparations' => ['dry_brine', 'truss'],
+            'rig' => ['kind' => 'frame', 'frame_cm' => 190, 'length_cm' => 40, 'width_cm' => 20, 'depth_cm' => 12],
+            'stages' => [
+                [
+                    'cooker' => 'pellet',
+                    'cooker_c' => 110,
+                    'until_core_c' => 45,
+                    'chores' => [['do' => 'spray', 'every_minutes' => 30, 'from_minutes' => 60]],
+                ],
+                ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 6],
+            ],
+        ],
+        ['name' => 'Über den Fluß', 'latitude' => 51.6, 'longitude' => -1.1, 'dark_at' => '19:40'],
+    );
     $file = $this->get("/api/roasts/{$roast->id}/file")->assertOk()->assertHeader('Content-Type', 'application/json')->content();
-    $again = $this->call('POST', '/api/roasts/import', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $file)->assertCreated();
-    expect($this->get('/api/roasts/'.$again->json('id').'/file')->content())->toBe($file)->and(Contract::breaches($file, 'RoastFile'))->toBe([]);
+    $again = $this->call(
+        'POST',
+        '/api/roasts/import',
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: $file,
+    )->assertCreated();
+    expect($this->get('/api/roasts/'.$again->json('id').'/file')->content())->toBe($file)
+        ->and(Contract::breaches($file, 'RoastFile'))->toBe([]);
 });
 
 it('takes a record of the past by import', function () {
@@ -138,7 +168,12 @@ it('takes a record of the past by import', function () {
 
 it('refuses an import that is malformed or too large, whole', function (string $body) {
     $this->actingAs($this->cook());
-    $this->call('POST', '/api/roasts/import', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body)->assertUnprocessable()->assertJsonValidationErrors('file');
+    $this->call(
+        'POST',
+        '/api/roasts/import',
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: $body,
+    )->assertUnprocessable()->assertJsonValidationErrors('file');
     expect(Roast::count())->toBe(0);
 })->with(['cut short' => '{"serve_at":', 'no JSON' => 'serve at six', '2 MB' => fn () => '{"name":"'.str_repeat('a', 2_000_000).'"}', 'empty' => '']);
 
@@ -159,7 +194,9 @@ it('lists a roast that is over as it was planned, with what became of it', funct
 
 it('stores a wrap, an end by the fork and seconds of the hand, and gives them back', function () {
     $dish = ['cut' => 'pork-shoulder', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [
-        ['cooker' => 'open-grate', 'hand_s' => 6, 'minutes' => 10], ['cooker' => 'pellet', 'cooker_c' => 120, 'until_core_c' => 68], ['cooker' => 'pellet', 'cooker_c' => 120, 'wrap' => 'paper', 'until_tender' => true],
+        ['cooker' => 'open-grate', 'hand_s' => 6, 'minutes' => 10], ['cooker' => 'pellet', 'cooker_c' => 120, 'until_core_c' => 68], [
+            'cooker' => 'pellet', 'cooker_c' => 120, 'wrap' => 'paper', 'until_tender' => true,
+        ],
     ]];
     $this->actingAs($this->cook());
     $file = soon($dish, ['serve_at' => now()->addDays(2)->toAtomString()]);
@@ -180,7 +217,10 @@ it('stores a wrap, an end by the fork and seconds of the hand, and gives them ba
 
 it('says at its field what a step cannot be, and keeps what was there', function (array $stage, string $field, string $words) {
     $roast = $this->roast();
-    $this->putJson("/api/roasts/{$roast->id}", soon(['stages' => [$stage]]))->assertUnprocessable()->assertJsonValidationErrors(["dishes.0.stages.0.$field" => $words]);
+    $this->putJson(
+        "/api/roasts/{$roast->id}",
+        soon(['stages' => [$stage]]),
+    )->assertUnprocessable()->assertJsonValidationErrors(["dishes.0.stages.0.$field" => $words]);
     $this->getJson("/api/roasts/{$roast->id}")->assertJsonPath('file.dishes.0.stages.0.cooker', 'kettle');
 })->with([
     'a dial by the hand' => [['cooker' => 'kettle', 'hand_s' => 5, 'pull' => true], 'hand_s', 'not seconds of the hand'],
@@ -192,11 +232,24 @@ it('says at its field what a step cannot be, and keeps what was there', function
 
 it('speaks of an open fire in seconds, with the marks of its course', function () {
     $this->actingAs($this->cook());
-    $spit = $this->postJson('/api/preview', soon(['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 5, 'pull' => true]]], ['serve_at' => now()->addDays(2)->toAtomString()]))->assertOk();
+    $spit = $this->postJson(
+        '/api/preview',
+        soon(
+            [
+                'cut' => 'lamb-leg',
+                'mass_kg' => 2.5,
+                'taste' => 'medium',
+                'stages' => [['cooker' => 'open-spit', 'hand_s' => 5, 'pull' => true]],
+            ],
+            ['serve_at' => now()->addDays(2)->toAtomString()],
+        ),
+    )->assertOk();
     $kettle = $this->postJson('/api/preview', soon())->assertOk();
     expect(Contract::breaches($spit->content(), 'Plan'))->toBe([])
         ->and($spit->json('fires.0.steps.0.hand_s.target'))->toBe(5)
-        ->and($spit->json('fires.0.steps.0.hand_s.least'))->toBeLessThan(5)->and($spit->json('fires.0.steps.0.hand_s.most'))->toBeGreaterThan(5)
+        ->and(
+            $spit->json('fires.0.steps.0.hand_s.least'),
+        )->toBeLessThan(5)->and($spit->json('fires.0.steps.0.hand_s.most'))->toBeGreaterThan(5)
         ->and(array_column($spit->json('fires.0.hand_ticks'), 'seconds'))->toBe([2, 3, 4, 6, 9, 16, 40])
         ->and($kettle->json('fires.0.steps.0.hand_s'))->toBeNull()->and($kettle->json('fires.0.hand_ticks'))->toBe([]);
 });

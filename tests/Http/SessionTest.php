@@ -6,7 +6,10 @@ use App\Models\User;
 use Tests\Support\Contract;
 
 it('signs up, out and in', function () {
-    $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw'])->assertOk()->assertJsonPath('user.name', 'Ada');
+    $this->postJson(
+        '/api/register',
+        ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw'],
+    )->assertOk()->assertJsonPath('user.name', 'Ada');
     $this->postJson('/api/logout')->assertNoContent();
     $this->getJson('/api/me')->assertJsonPath('user', null);
     $answer = $this->postJson('/api/login', ['email' => 'ada@weir.example', 'password' => 'ember and straw'])->assertOk();
@@ -14,7 +17,10 @@ it('signs up, out and in', function () {
 });
 
 it('says what is wrong with a sign-up', function (string $field, array $input) {
-    $this->postJson('/api/register', $input + ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw'])->assertJsonValidationErrors($field);
+    $this->postJson(
+        '/api/register',
+        $input + ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw'],
+    )->assertJsonValidationErrors($field);
     $this->assertGuest();
 })->with([['name', ['name' => '']], ['email', ['email' => 'weir']], ['password', ['password' => 'short']], ['name', ['name' => str_repeat('a', 81)]], ['email', ['email' => ['a']]]]);
 
@@ -49,7 +55,9 @@ it('opens a demo kitchen only where there is one', function () {
 it('gives each visitor a supper that is cooking, roasts to come and two debriefs', function () {
     config(['app.demo' => true]);
     $this->postJson('/api/demo');
-    expect(array_count_values(array_column($this->getJson('/api/roasts')->json(), 'status')))->toEqualCanonicalizing(['planned' => 3, 'cooking' => 1, 'done' => 2]);
+    expect(
+        array_count_values(array_column($this->getJson('/api/roasts')->json(), 'status')),
+    )->toEqualCanonicalizing(['planned' => 3, 'cooking' => 1, 'done' => 2]);
 });
 
 it('gives each visitor a kitchen of their own, keeps it for them, and sweeps it up later', function () {
@@ -72,7 +80,8 @@ it('gives each visitor a kitchen of their own, keeps it for them, and sweeps it 
 });
 
 it('notices an answer that breaks the contract', function () {
-    expect(Contract::breaches('{}', 'Plan'))->not->toBe([])->and(Contract::breaches('{"low":1,"likely":"2","high":3}', 'Spread'))->not->toBe([]);
+    expect(Contract::breaches('{}', 'Plan'))->not->toBe([])
+        ->and(Contract::breaches('{"low":1,"likely":"2","high":3}', 'Spread'))->not->toBe([]);
 });
 
 it('answers reference as the contract says', function () {

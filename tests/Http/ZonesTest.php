@@ -38,7 +38,21 @@ it('keeps every hour by the table’s clock, logged or not', function (string $z
 })->with(['America/Chicago', 'Asia/Kolkata', 'Europe/Oslo', 'Pacific/Chatham', 'UTC']);
 
 it('steps over a change of the clocks with the right hour on both sides', function (string $serveAt, string $on) {
-    $plan = Plan::of(RoastFile::read(Samples::file(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => 'tender', 'preparations' => ['dry_brine'], 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]]], ['serve_at' => $serveAt, 'time_zone' => 'Europe/Oslo'])), new DateTimeImmutable('2031-03-01T12:00:00Z'));
+    $plan = Plan::of(
+        RoastFile::read(
+            Samples::file(
+                [
+                    'cut' => 'pork-shoulder',
+                    'mass_kg' => 3.5,
+                    'taste' => 'tender',
+                    'preparations' => ['dry_brine'],
+                    'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]],
+                ],
+                ['serve_at' => $serveAt, 'time_zone' => 'Europe/Oslo'],
+            ),
+        ),
+        new DateTimeImmutable('2031-03-01T12:00:00Z'),
+    );
     $entries = array_column(array_map(fn ($entry): array => (array) $entry, $plan->runSheet->entries), null, 'id');
     $cook = ($entries['d0.pull']['at']->getTimestamp() - $entries['d0.on']['at']->getTimestamp()) / 60.0;
     expect($cook)->toEqualWithDelta($plan->forecast(0)->cookMinutes->likely, 0.1)
@@ -54,7 +68,9 @@ it('steps over a change of the clocks with the right hour on both sides', functi
 
 it('reads older files that have an offset alone, and carries a zone out and in', function () {
     $old = RoastFile::read(['version' => 1] + Samples::file());
-    expect($old->serveAt->format('P'))->toBe('+02:00')->and($old->zone())->toBeNull()->and(RoastFile::write($old))->not->toHaveKey('time_zone');
+    expect($old->serveAt->format('P'))->toBe('+02:00')
+        ->and($old->zone())->toBeNull()
+        ->and(RoastFile::write($old))->not->toHaveKey('time_zone');
     $new = RoastFile::read(['time_zone' => 'Asia/Kolkata'] + Samples::file());
     expect($new->serveAt->format('c'))->toBe('2031-10-04T22:15:00+05:30')->and(RoastFile::write($new)['time_zone'])->toBe('Asia/Kolkata')
         ->and(RoastFile::read(RoastFile::write($new)))->toEqual($new);
@@ -62,7 +78,10 @@ it('reads older files that have an offset alone, and carries a zone out and in',
 
 it('names a zone that is none at its field', function (mixed $zone) {
     $this->actingAs($this->cook());
-    $this->postJson('/api/preview', Samples::file([], ['time_zone' => $zone, 'serve_at' => now()->addHours(5)->toAtomString()]))->assertUnprocessable()->assertJsonValidationErrors('time_zone');
+    $this->postJson(
+        '/api/preview',
+        Samples::file([], ['time_zone' => $zone, 'serve_at' => now()->addHours(5)->toAtomString()]),
+    )->assertUnprocessable()->assertJsonValidationErrors('time_zone');
 })->with(['Mars/Olympus', 'Europe', 7, '+02:00', [[]]]);
 
 it('takes “coast” in a first-version file for nobody’s wish', function () {

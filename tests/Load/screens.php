@@ -7,7 +7,9 @@ declare(strict_types=1);
 //
 //     php tests/Load/screens.php http://127.0.0.1:8000 [screens=300] [seconds=30] [kitchens=12]
 
-[$base, $screens, $seconds, $kitchens] = [rtrim($argv[1] ?? '', '/'), (int) ($argv[2] ?? 300), (float) ($argv[3] ?? 30), (int) ($argv[4] ?? 12)];
+[$base, $screens, $seconds, $kitchens] = [
+    rtrim($argv[1] ?? '', '/'), (int) ($argv[2] ?? 300), (float) ($argv[3] ?? 30), (int) ($argv[4] ?? 12),
+];
 if ($base === '') {
     fwrite(STDERR, "php tests/Load/screens.php URL [screens] [seconds] [kitchens]\n");
     exit(2);
@@ -39,7 +41,10 @@ for ($k = 0; $k < $kitchens; $k++) {
     $demo = $parts((string) curl_exec($h = $request('POST', '/api/demo', $first['cookies'], ["X-CSRF-TOKEN: $csrf"], '')), $h);
     $cookie = $demo['cookies'];
     $roasts = json_decode($parts((string) curl_exec($h = $request('GET', '/api/roasts', $cookie)), $h)['body'], true);
-    $yards[] = ['cookie' => $cookie, 'csrf' => json_decode($demo['body'], true)['csrf'], 'roast' => array_column($roasts, 'id', 'status')['cooking'], 'readAt' => $k / $kitchens * READ_EVERY_S];
+    $yards[] = [
+        'cookie' => $cookie, 'csrf' => json_decode($demo['body'], true)['csrf'],
+        'roast' => array_column($roasts, 'id', 'status')['cooking'], 'readAt' => $k / $kitchens * READ_EVERY_S,
+    ];
 }
 $tags = array_fill(0, $screens, '');
 $due = array_map(fn (int $i): float => POLL_S * $i / $screens, range(0, $screens - 1));
@@ -53,7 +58,12 @@ do {
     foreach ($due as $i => $when) {
         if ($when <= $at && $when < $seconds) {
             $yard = $yards[$i % $kitchens];
-            $handle = $request('GET', "/api/roasts/{$yard['roast']}", $yard['cookie'], $tags[$i] === '' ? [] : ["If-None-Match: {$tags[$i]}"]);
+            $handle = $request(
+                'GET',
+                "/api/roasts/{$yard['roast']}",
+                $yard['cookie'],
+                $tags[$i] === '' ? [] : ["If-None-Match: {$tags[$i]}"],
+            );
             curl_multi_add_handle($multi, $handle);
             // Counted from when it was due: a server that is behind makes the next one wait.
             $running[spl_object_id($handle)] = ['GET', $i, $begin + $when];
@@ -62,9 +72,21 @@ do {
     }
     foreach ($yards as $k => $yard) {
         if ($yard['readAt'] <= $at && $yard['readAt'] < $seconds) {
-            $id = implode('-', [bin2hex(random_bytes(4)), bin2hex(random_bytes(2)), '4'.substr(bin2hex(random_bytes(2)), 1), 'a'.substr(bin2hex(random_bytes(2)), 1), bin2hex(random_bytes(6))]);
+            $id = implode(
+                '-',
+                [
+                    bin2hex(random_bytes(4)), bin2hex(random_bytes(2)), '4'.substr(bin2hex(random_bytes(2)), 1),
+                    'a'.substr(bin2hex(random_bytes(2)), 1), bin2hex(random_bytes(6)),
+                ],
+            );
             $body = json_encode(['id' => $id, 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => 30 + $at / 60]);
-            $handle = $request('POST', "/api/roasts/{$yard['roast']}/readings", $yard['cookie'], ["X-CSRF-TOKEN: {$yard['csrf']}"], (string) $body);
+            $handle = $request(
+                'POST',
+                "/api/roasts/{$yard['roast']}/readings",
+                $yard['cookie'],
+                ["X-CSRF-TOKEN: {$yard['csrf']}"],
+                (string) $body,
+            );
             curl_multi_add_handle($multi, $handle);
             $running[spl_object_id($handle)] = ['POST', $k, microtime(true)];
             $yards[$k]['readAt'] += READ_EVERY_S;

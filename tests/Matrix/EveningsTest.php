@@ -15,7 +15,10 @@ uses(HttpTest::class);
 /** @return array<string, array{array<string, array<string, mixed>>, float}> roasts, and how many times slower than planned they run */
 function evenings(): array
 {
-    $files = array_filter(Matrix::sample(getenv('MATRIX') === 'whole' ? 41 : 257), fn (array $file): bool => count($file['dishes'][0]['stages']) === 1);
+    $files = array_filter(
+        Matrix::sample(getenv('MATRIX') === 'whole' ? 41 : 257),
+        fn (array $file): bool => count($file['dishes'][0]['stages']) === 1,
+    );
     $evenings = [];
     foreach (array_chunk($files, 4, true) as $i => $part) {
         $pace = [1.0, 0.6, 1.6][$i % 3];
@@ -46,24 +49,39 @@ function evening(HttpTest $test, string $name, array $file, float $pace): array
     $plan = $stored->json('plan.dishes.0');
     $fromC = (float) $file['dishes'][0]['start_c'];
     $cook = $pace * $plan['cook_minutes']['likely'];
-    $log = fn (string $what, array $body) => $test->postJson("/api/roasts/$id/$what", $body + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()])->assertOk();
+    $log = fn (string $what, array $body) => $test->postJson(
+        "/api/roasts/$id/$what",
+        $body + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->toAtomString()],
+    )->assertOk();
     $log('events', ['kind' => 'on']);
     $live = null;
     foreach ([0.3, 0.55, 0.8, 1.0] as $share) {
         $test->travelTo($start->addSeconds((int) (60.0 * $share * $cook)));
         // In the end past its number, as it is worked out by then.
-        $read = round($share < 1.0 ? $fromC + ($plan['pull_c'] - $fromC) * $share ** 1.3 : max($plan['pull_c'], $live['pull_c'] ?? 0.0) + 1.0, 1);
+        $read = round(
+            $share < 1.0 ? $fromC + ($plan['pull_c'] - $fromC) * $share ** 1.3 : max($plan['pull_c'], $live['pull_c'] ?? 0.0) + 1.0,
+            1,
+        );
         $answer = $log('readings', ['place' => 'core', 'celsius' => $read]);
         $live = $answer->json('plan.dishes.0.live');
         $act = $live['advice']['act'] ?? 'none';
         if ($answer->json('readings.'.(count($answer->json('readings')) - 1).'.counts')) {
-            $ask($live['core_now_c']['low'] <= $read && $read <= $live['core_now_c']['high'], "shows $read °C as {$live['core_now_c']['likely']} °C");
+            $ask(
+                $live['core_now_c']['low'] <= $read && $read <= $live['core_now_c']['high'],
+                "shows $read °C as {$live['core_now_c']['likely']} °C",
+            );
             // A pull that was worked out anew is the one that it goes by; it is shown rounded.
-            $ask(($act === 'take_off') === ($read >= $live['pull_c']) || abs($read - $live['pull_c']) < 0.1, "at $read °C of {$live['pull_c']} °C says $act");
+            $ask(
+                ($act === 'take_off') === ($read >= $live['pull_c']) || abs($read - $live['pull_c']) < 0.1,
+                "at $read °C of {$live['pull_c']} °C says $act",
+            );
         } else {
             $ask($act === 'disagree', "does not count $read °C and says nothing of it");
         }
-        $ask(strtotime($live['pull_at']['low']) <= strtotime($live['pull_at']['likely']) && strtotime($live['pull_at']['likely']) <= strtotime($live['pull_at']['high']), 'its hours are out of order');
+        $ask(
+            strtotime($live['pull_at']['low']) <= strtotime($live['pull_at']['likely']) && strtotime($live['pull_at']['likely']) <= strtotime($live['pull_at']['high']),
+            'its hours are out of order',
+        );
         $ask(strtotime($live['pull_at']['likely']) >= now()->getTimestamp() - 60, 'would have it off before now');
         $ask(Contract::breaches($answer->content(), 'Roast') === [], implode(' ', Contract::breaches($answer->content(), 'Roast')));
     }
@@ -81,7 +99,10 @@ function evening(HttpTest $test, string $name, array $file, float $pace): array
     $test->travelTo($start->addSeconds((int) (60.0 * ($cook + 20))));
     $carved = $log('events', ['kind' => 'carved']);
     $ask($carved->json('status') === 'done', "is {$carved->json('status')} when carved");
-    $ask(! $live['safe_at_carving'] === ($carved->json('plan.dishes.0.live.warnings') !== []), 'what the carving says of safety is not what the warnings say');
+    $ask(
+        ! $live['safe_at_carving'] === ($carved->json('plan.dishes.0.live.warnings') !== []),
+        'what the carving says of safety is not what the warnings say',
+    );
     $ask(Contract::breaches($carved->content(), 'Roast') === [], implode(' ', Contract::breaches($carved->content(), 'Roast')));
     $test->travelTo($start);
     $test->deleteJson("/api/roasts/$id")->assertNoContent();

@@ -16,7 +16,10 @@ function asked(): array
 
     // In sixty parts, so that a fault is found by its neighbours and a run says how far it is.
     return array_map(fn (array $part): array => [$part], array_combine(
-        array_map(fn (array $part): string => array_key_first($part).' …', $parts = array_chunk($files, (int) ceil(count($files) / 60), true)),
+        array_map(
+            fn (array $part): string => array_key_first($part).' …',
+            $parts = array_chunk($files, (int) ceil(count($files) / 60), true),
+        ),
         $parts,
     ));
 }
@@ -50,7 +53,10 @@ it('answers finite, ordered, safe and in words that belong', function (array $fi
 })->with(fn (): array => asked());
 
 it('refuses few, and those with a way out', function () use ($tally) {
-    fwrite(STDERR, sprintf("  %d plans, %d refused, %d dangerous, %d crashed\n", $tally->plans, $tally->refused, $tally->dangerous, $tally->crashed));
+    fwrite(
+        STDERR,
+        sprintf("  %d plans, %d refused, %d dangerous, %d crashed\n", $tally->plans, $tally->refused, $tally->dangerous, $tally->crashed),
+    );
     expect($tally->plans)->toBeGreaterThan(90)
         ->and($tally->refused / $tally->plans)->toBeLessThan(0.06)
         ->and($tally->dangerous)->toBe(0)

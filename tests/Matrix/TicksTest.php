@@ -16,7 +16,13 @@ function ticked(): array
 {
     $files = getenv('MATRIX') === 'whole' ? Matrix::all() : Matrix::sample(29);
 
-    return array_combine(array_map(fn (array $part): string => array_key_first($part).' …', $parts = array_chunk($files, max(4, intdiv(count($files), 40)), true)), array_map(fn (array $part): array => [$part], $parts));
+    return array_combine(
+        array_map(
+            fn (array $part): string => array_key_first($part).' …',
+            $parts = array_chunk($files, max(4, intdiv(count($files), 40)), true),
+        ),
+        array_map(fn (array $part): array => [$part], $parts),
+    );
 }
 
 /**
@@ -29,7 +35,9 @@ function ticked(): array
 function eventOf(array $entry, array $file): array
 {
     $parts = explode('.', $entry['id']);
-    $chore = $entry['act'] === 'chore' ? ($file['dishes'][$entry['dish'] ?? 0]['stages'][(int) ($parts[2] ?? 0)]['chores'][(int) ($parts[3] ?? 0)]['do'] ?? '') : '';
+    $chore = $entry['act'] === 'chore' ? (
+        $file['dishes'][$entry['dish'] ?? 0]['stages'][(int) ($parts[2] ?? 0)]['chores'][(int) ($parts[3] ?? 0)]['do'] ?? ''
+    ) : '';
 
     return match ($entry['act']) {
         'on' => ['kind' => 'on'],
@@ -37,7 +45,11 @@ function eventOf(array $entry, array $file): array
         'carve' => ['kind' => 'carved'],
         'stage' => ['kind' => 'stage', 'stage' => (int) $parts[2]],
         'fire' => ['kind' => str_contains($entry['id'], '.refuel.') ? 'fuel' : 'tick'],
-        'chore' => ['kind' => ['baste' => 'basted', 'spray' => 'basted', 'turn' => 'turned', 'rotate' => 'turned', 'fuel' => 'fuel'][$chore] ?? 'tick'],
+        'chore' => [
+            'kind' => [
+                'baste' => 'basted', 'spray' => 'basted', 'turn' => 'turned', 'rotate' => 'turned', 'fuel' => 'fuel',
+            ][$chore] ?? 'tick',
+        ],
         default => ['kind' => 'tick'],
     } + ['dish' => $entry['dish'], 'entry' => $entry['id']];
 }
@@ -47,7 +59,10 @@ it('takes every tick of every run sheet', function (array $files) {
     $this->actingAs($this->cook());
     $wrong = [];
     foreach ($files as $name => $file) {
-        $file['dishes'][0]['stages'][0]['chores'] = [['do' => 'baste', 'every_minutes' => 45], ['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 20]];
+        $file['dishes'][0]['stages'][0]['chores'] = [
+            ['do' => 'baste', 'every_minutes' => 45],
+            ['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 20],
+        ];
         $stored = $this->postJson('/api/roasts', ['serve_at' => now()->addHours(60)->toAtomString()] + $file);
         if ($stored->status() === 422) {
             continue;
@@ -60,16 +75,25 @@ it('takes every tick of every run sheet', function (array $files) {
             if (in_array($entry['act'], ['rest', 'serve'], true)) {
                 continue;
             }
-            $body = eventOf($entry, $stored->json('file')) + ['id' => (string) Str::uuid(), 'at' => $at->addSeconds(20 * $i)->toAtomString()];
+            $body = eventOf($entry, $stored->json('file')) + [
+                'id' => (string) Str::uuid(),
+                'at' => $at->addSeconds(20 * $i)->toAtomString(),
+            ];
             $answer = $this->postJson("/api/roasts/$id/events", $body, ['Prefer' => 'return=minimal']);
             if ($answer->status() !== 204) {
                 $wrong[] = "$name, {$entry['id']}: {$answer->status()} ".$answer->json('message');
             }
         }
         $after = $this->getJson("/api/roasts/$id");
-        $open = array_filter($after->json('plan.run_sheet') ?? [], fn (array $entry): bool => ! $entry['done'] && in_array($entry['act'], ['on', 'stage', 'pull', 'carve', 'hold'], true));
+        $open = array_filter(
+            $after->json('plan.run_sheet') ?? [],
+            fn (array $entry): bool => ! $entry['done'] && in_array($entry['act'], ['on', 'stage', 'pull', 'carve', 'hold'], true),
+        );
         if ($after->json('status') !== 'done' || $open !== []) {
-            $wrong[] = "$name: is {$after->json('status')}, with ".implode(', ', array_column($open, 'id')).' still open; '.$after->json('trouble');
+            $wrong[] = "$name: is {$after->json('status')}, with ".implode(
+                ', ',
+                array_column($open, 'id'),
+            ).' still open; '.$after->json('trouble');
         }
         $this->deleteJson("/api/roasts/$id")->assertNoContent();
     }

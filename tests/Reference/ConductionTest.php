@@ -57,7 +57,9 @@ it('adds a plate to the air', function () {
 
         return $body->coreC();
     };
-    expect($core(Surroundings::convection(80.0, 10.0)->touching(200.0, 30.0)))->toEqualWithDelta($core(Surroundings::convection(170.0, 40.0)), 1e-6);
+    expect(
+        $core(Surroundings::convection(80.0, 10.0)->touching(200.0, 30.0)),
+    )->toEqualWithDelta($core(Surroundings::convection(170.0, 40.0)), 1e-6);
 });
 
 // Psychrometer: e = e_s(T_w) − A·p·(T − T_w) with A = 6.62e-4 K⁻¹ for a well aired wet bulb. Source: WMO Guide to Instruments and
@@ -69,8 +71,21 @@ it('holds a wet surface at the wet bulb, at sea level and in the mountains', fun
 
 // At 3000 m water boils at 90 °C and at 4000 m at 86.5 °C: a wet pot is slower there, and no core gets hotter than that.
 it('cooks more slowly up a mountain, and not beyond where water boils there', function (string $cooker, float $celsius) {
-    $minutes = fn (float $metres, float $targetC): float => Diatherm\Plan\Plan::of(Samples::roast(['cut' => 'potatoes', 'mass_kg' => 0.2, 'taste' => null, 'target_c' => $targetC, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]], ['altitude_m' => $metres]), new DateTimeImmutable('2031-10-04T01:00:00+02:00'))->forecast(0)->cookMinutes->likely;
-    expect($minutes(3000.0, 84.0))->toBeGreaterThan($minutes(1500.0, 84.0))->and($minutes(1500.0, 84.0))->toBeGreaterThan($minutes(0.0, 84.0))
+    $minutes = fn (float $metres, float $targetC): float => Diatherm\Plan\Plan::of(
+        Samples::roast(
+            [
+                'cut' => 'potatoes',
+                'mass_kg' => 0.2,
+                'taste' => null,
+                'target_c' => $targetC,
+                'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+            ],
+            ['altitude_m' => $metres],
+        ),
+        new DateTimeImmutable('2031-10-04T01:00:00+02:00'),
+    )->forecast(0)->cookMinutes->likely;
+    expect($minutes(3000.0, 84.0))->toBeGreaterThan($minutes(1500.0, 84.0))
+        ->and($minutes(1500.0, 84.0))->toBeGreaterThan($minutes(0.0, 84.0))
         ->and(fn () => $minutes(4000.0, 95.0))->toThrow(Diatherm\Measure\InvalidInput::class, 'water boils at 86 °C')
         ->and(fn () => $minutes(3000.0, 92.0))->toThrow(Diatherm\Measure\InvalidInput::class, 'water boils at 90 °C');
 })->with([['camp-oven', 165.0], ['oven', 200.0], ['kettle', 180.0]]);
@@ -97,7 +112,12 @@ it('converges as cells and steps are made finer', function () {
 });
 
 it('closes its energy balance to a tenth of a per cent', function (string $cooker, float $celsius) {
-    $cook = Cook::of(Samples::dish(['stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 14.0, Resolution::fine(), Course::asPlanned());
+    $cook = Cook::of(
+        Samples::dish(['stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]),
+        14.0,
+        Resolution::fine(),
+        Course::asPlanned(),
+    );
     $cook->body->record();
     $cook->toPull(60.0);
     $cook->rest(1800.0);
@@ -105,13 +125,19 @@ it('closes its energy balance to a tenth of a per cent', function (string $cooke
 })->with([['kettle', 150.0], ['lidded-roaster', 121.0], ['countertop-rotisserie', 190.0], ['open-grate', 450.0], ['griddle', 220.0]]);
 
 it('closes its water balance, by drying at the surface and boiling inside', function (string $cooker, float $celsius) {
-    $cook = Cook::of(Samples::dish(['stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 14.0, Resolution::fine(), Course::asPlanned());
+    $cook = Cook::of(
+        Samples::dish(['stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]),
+        14.0,
+        Resolution::fine(),
+        Course::asPlanned(),
+    );
     $had = $cook->body->holdsKgM2();
     $cook->toPull(60.0);
     $cook->rest(1800.0);
     // What is pressed to a surface that is wet already runs off it as juice: a few hundredths, and never the other way.
     $juice = $had - $cook->body->holdsKgM2() - $cook->body->driedKgM2();
-    expect($cook->body->driedKgM2())->toBeGreaterThan(0.5)->and($juice)->toBeGreaterThan(-0.005 * $cook->body->driedKgM2())->toBeLessThan(0.06 * $cook->body->driedKgM2());
+    expect($cook->body->driedKgM2())->toBeGreaterThan(0.5)
+        ->and($juice)->toBeGreaterThan(-0.005 * $cook->body->driedKgM2())->toBeLessThan(0.06 * $cook->body->driedKgM2());
 })->with([['kettle', 150.0], ['oven', 163.0], ['countertop-rotisserie', 190.0], ['open-grate', 450.0], ['griddle', 220.0]]);
 
 // Facts of the trade and of physics: the direction in which a cook moves. Common practice.
@@ -122,14 +148,19 @@ it('moves the way that heat moves', function () {
         ->and($minutes(['start_c' => 15]))->toBeLessThan($plain)
         ->and($minutes(['taste' => 'well']))->toBeGreaterThan($plain)
         ->and($minutes(['stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]]))->toBeLessThan($plain)
-        ->and($minutes(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'form' => 'opened_flat']))->toBeLessThan($minutes(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']));
+        ->and(
+            $minutes(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'form' => 'opened_flat']),
+        )->toBeLessThan($minutes(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']));
 });
 
 it('never cooks a heavier joint of the same cut sooner', function (string $cut, string $taste) {
     $before = 0.0;
     foreach ([0.6, 0.8, 1.0, 1.2, 1.5] as $share) {
         $typical = Diatherm\Food\Larder::cut($cut)->typicalMassKg;
-        $minutes = Diatherm\Cooking\Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $share * $typical, 'taste' => $taste]), 14.0)->cookMinutes->likely;
+        $minutes = Diatherm\Cooking\Forecast::of(
+            Samples::dish(['cut' => $cut, 'mass_kg' => $share * $typical, 'taste' => $taste]),
+            14.0,
+        )->cookMinutes->likely;
         expect($minutes)->toBeGreaterThanOrEqual($before);
         $before = $minutes;
     }

@@ -33,7 +33,17 @@ it('does what practice says of its fires', function (FireCase $case) {
 })->with(fn () => array_combine(array_column(FireCase::all(), 'id'), array_map(fn (FireCase $case): array => [$case], FireCase::all())));
 
 it('needs no second load for an hour at 135 °C', function () {
-    expect(fireFor(['cut' => 'beef-tri-tip', 'mass_kg' => 0.9, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'minutes' => 60]]], ['air_c' => 20, 'wind_ms' => 0])->run->refuels)->toBe([]);
+    expect(
+        fireFor(
+            [
+                'cut' => 'beef-tri-tip',
+                'mass_kg' => 0.9,
+                'taste' => 'medium_rare',
+                'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'minutes' => 60]],
+            ],
+            ['air_c' => 20, 'wind_ms' => 0],
+        )->run->refuels,
+    )->toBe([]);
 });
 
 // Common practice: a 57 cm kettle loses about 15 W/K.
@@ -41,7 +51,9 @@ it('loses heat as a kettle of that size does', function () {
     $kettle = Equipment::of('kettle', ['leaks_cm2' => 0.0])->mechanism();
     $closed = Settings::of(['intake_mm' => 0.0, 'exhaust_mm' => 0.0]);
     expect($kettle->lossW($closed, 120.0, Weather::of(20.0)) / 100.0)->toEqualWithDelta(15.0, 0.2)
-        ->and(Equipment::of('kettle', ['diameter_cm' => 40.3])->mechanism()->lossW($closed, 120.0, Weather::of(20.0)) / 100.0)->toEqualWithDelta(7.5, 0.3);
+        ->and(
+            Equipment::of('kettle', ['diameter_cm' => 40.3])->mechanism()->lossW($closed, 120.0, Weather::of(20.0)) / 100.0,
+        )->toEqualWithDelta(7.5, 0.3);
 });
 
 // Common practice: opened wide it climbs past 200 °C; heavy walls hold their heat, so that it takes far longer to come down.
@@ -138,11 +150,17 @@ it('has the heat of a spit from its turning and its fading', function () {
     $fuel = $equipment->fuels()[0];
     $fire = $equipment->mechanism($fuel, 'even');
     assert($fire instanceof Diatherm\Cooker\OpenFire);
-    $mean = CoalBed::meanFade($fuel, CoalBed::minutesToFade($fuel, $equipment->renewAt())) * $fire->floor(3.0)->turnShare(0.0, 0.0, $fire->heightM);
+    $mean = CoalBed::meanFade(
+        $fuel,
+        CoalBed::minutesToFade($fuel, $equipment->renewAt()),
+    ) * $fire->floor(3.0)->turnShare(0.0, 0.0, $fire->heightM);
     $row = CookerShed::kind('open-spit');
     $shape = Samples::dish()->shape();
     // A black wall of the same mean flux is what the row comes to.
-    [$seen, $wall, $out] = array_map(HandTest::fluxOfWallWm2(...), [$row->inside->surroundings(400.0, -20.0, $shape)->radiantC, 400.0, -20.0]);
+    [$seen, $wall, $out] = array_map(
+        HandTest::fluxOfWallWm2(...),
+        [$row->inside->surroundings(400.0, -20.0, $shape)->radiantC, 400.0, -20.0],
+    );
     expect(($seen - $out) / ($wall - $out))->toEqualWithDelta($mean, 0.03);
 });
 
@@ -163,17 +181,29 @@ it('burns hotter where wind blows into it, and weaker in thin air', function () 
     expect($kettle->heatW($open, 150.0, Weather::of(20.0, 8.0)))->toBeGreaterThan(1.05 * $kettle->heatW($open, 150.0, Weather::of(20.0)));
     $gas = Equipment::of('gas')->mechanism();
     $full = $gas->hurried($gas->settingsFor(150.0, Weather::of(20.0)));
-    expect($gas->heatW($full, 150.0, Weather::of(20.0, 0.0, false, 2100.0)) / $gas->heatW($full, 150.0, Weather::of(20.0)))->toEqualWithDelta(0.8, 1e-9);
+    expect(
+        $gas->heatW($full, 150.0, Weather::of(20.0, 0.0, false, 2100.0)) / $gas->heatW($full, 150.0, Weather::of(20.0)),
+    )->toEqualWithDelta(0.8, 1e-9);
 });
 
 // Common practice: a buried pot is left alone for half an hour a pound, an hour a kilogram, and more in cold or wet ground.
 it('leaves a buried bird alone for the slow end of practice', function (float $pounds, string $ground) {
     $forecast = Forecast::of(Samples::dish(['cut' => 'turkey-breast', 'mass_kg' => $pounds * 0.45359237, 'start_c' => 5, 'taste' => 'done', 'coast' => false,
         'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => $ground], 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]), 15.0);
-    expect($forecast->pullC)->toBeGreaterThan(73.9)->and($forecast->cookMinutes->likely)->toBeGreaterThan(27.0 * $pounds)->toBeLessThan(45.0 * $pounds);
+    expect($forecast->pullC)->toBeGreaterThan(73.9)
+        ->and($forecast->cookMinutes->likely)->toBeGreaterThan(27.0 * $pounds)->toBeLessThan(45.0 * $pounds);
 })->with([[4.0, 'dry'], [6.0, 'cold'], [8.0, 'wet'], [12.0, 'dry']]);
 
-dataset('everything that is set', array_map(fn (string $kind): array => [$kind], ['kettle', 'ceramic', 'gas', 'grill-rotisserie', 'pellet', 'lidded-roaster', 'oven', 'open-grate', 'open-spit', 'trench', 'camp-oven']));
+dataset(
+    'everything that is set',
+    array_map(
+        fn (string $kind): array => [$kind],
+        [
+            'kettle', 'ceramic', 'gas', 'grill-rotisserie', 'pellet', 'lidded-roaster', 'oven', 'open-grate',
+            'open-spit', 'trench', 'camp-oven',
+        ],
+    ),
+);
 
 it('comes back from a temperature to its settings and again', function (string $kind) {
     $mechanism = Equipment::of($kind)->mechanism();
@@ -183,7 +213,10 @@ it('comes back from a temperature to its settings and again', function (string $
             $target = max($row->leastC, 110.0) + $share * (min($row->mostC, $row->defaultC + 50.0) - max($row->leastC, 110.0));
             $settings = $mechanism->settingsFor($target, $weather);
             $reached = $mechanism->steadyC($settings, $weather);
-            $full = array_filter($mechanism->controls(), fn (Control $control): bool => $settings->get($control->id) < $control->most - 1e-6);
+            $full = array_filter(
+                $mechanism->controls(),
+                fn (Control $control): bool => $settings->get($control->id) < $control->most - 1e-6,
+            );
             // Out of reach only with everything wide open.
             $full === [] ? expect($reached)->toBeLessThan($target + 1.0) : expect($reached)->toEqualWithDelta($target, 0.7);
         }
@@ -198,7 +231,9 @@ it('never gets colder for a control opened further', function (string $kind) {
             for ($i = 0; $i <= 8; $i++) {
                 $values = [];
                 foreach ($mechanism->controls() as $other) {
-                    $values[$other->id] = $other->least + ($other === $control || $other->id === $control->id ? $i / 8 : $others) * ($other->most - $other->least);
+                    $values[$other->id] = $other->least + (
+                        $other === $control || $other->id === $control->id ? $i / 8 : $others
+                    ) * ($other->most - $other->least);
                 }
                 $celsius = $mechanism->steadyC(Settings::of($values), Weather::of(12.0, 2.0));
                 expect($celsius)->toBeGreaterThanOrEqual($last - 0.06);
@@ -220,7 +255,9 @@ it('asks for no less in wind, rain and cold', function (string $kind) {
 
 it('opens wider where the air is thin', function () {
     $kettle = Equipment::of('kettle')->mechanism();
-    expect($kettle->settingsFor(150.0, Weather::of(15.0, 0.0, false, 2500.0))->get('intake_mm'))->toBeGreaterThan(1.08 * $kettle->settingsFor(150.0, Weather::of(15.0))->get('intake_mm'));
+    expect(
+        $kettle->settingsFor(150.0, Weather::of(15.0, 0.0, false, 2500.0))->get('intake_mm'),
+    )->toBeGreaterThan(1.08 * $kettle->settingsFor(150.0, Weather::of(15.0))->get('intake_mm'));
 });
 
 it('returns the points that it was fitted to', function (float $level, float $steepness) {
@@ -234,7 +271,10 @@ it('returns the points that it was fitted to', function (float $level, float $st
     }
     $curve = OwnCurve::of($equipment, $points);
     foreach ($points as $point) {
-        expect($curve->steadyC($point->settings, $weather)->likely)->toEqualWithDelta($point->celsius, 0.012 * ($point->celsius - 15.0) + 0.3);
+        expect($curve->steadyC($point->settings, $weather)->likely)->toEqualWithDelta(
+            $point->celsius,
+            0.012 * ($point->celsius - 15.0) + 0.3,
+        );
     }
     // There and back by the fitted curve.
     foreach ([100.0, 135.0, 180.0] as $target) {
@@ -245,7 +285,11 @@ it('returns the points that it was fitted to', function (float $level, float $st
 it('learns from a few points, is not broken by many, and narrows its band', function () {
     $equipment = Equipment::of('kettle');
     $weather = Weather::of(15.0, 1.0);
-    $read = fn (float $mm, float $celsius): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $celsius);
+    $read = fn (float $mm, float $celsius): Observation => Observation::of(
+        Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]),
+        $weather,
+        $celsius,
+    );
     $at = Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]);
     $none = OwnCurve::of($equipment);
     $cold = 15.0 + 0.85 * ($none->steadyC($at, $weather)->likely - 15.0);
@@ -261,7 +305,10 @@ it('keeps a stray point and weighs it down', function () {
     $equipment = Equipment::of('kettle');
     $weather = Weather::of(15.0, 1.0);
     $model = fn (float $mm): float => $equipment->mechanism()->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather);
-    $points = array_map(fn (float $mm): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $model($mm)), [4.0, 5.0, 6.0, 7.0, 8.0, 9.0]);
+    $points = array_map(
+        fn (float $mm): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $model($mm)),
+        [4.0, 5.0, 6.0, 7.0, 8.0, 9.0],
+    );
     $stray = Observation::of(Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]), $weather, 60.0);
     $curve = OwnCurve::of($equipment, [...$points, $stray]);
     expect($curve->weights)->toHaveCount(7)
@@ -273,7 +320,10 @@ it('keeps a stray point and weighs it down', function () {
 it('says when it is asked beyond what was seen', function () {
     $weather = Weather::of(15.0);
     $settings = Settings::of(['intake_mm' => 6.0, 'exhaust_mm' => 6.0]);
-    $curve = OwnCurve::of(Equipment::of('kettle'), [Observation::of($settings, $weather, 120.0), Observation::of($settings, $weather, 150.0)]);
+    $curve = OwnCurve::of(
+        Equipment::of('kettle'),
+        [Observation::of($settings, $weather, 120.0), Observation::of($settings, $weather, 150.0)],
+    );
     expect($curve->isExtrapolated(135.0, $weather))->toBeFalse()
         ->and($curve->isExtrapolated(220.0, $weather))->toBeTrue()
         ->and($curve->isExtrapolated(80.0, $weather))->toBeTrue()
@@ -282,8 +332,15 @@ it('says when it is asked beyond what was seen', function () {
 
 it('keeps a curve rising whatever was read', function () {
     $weather = Weather::of(15.0);
-    $read = fn (float $mm, float $celsius): Observation => Observation::of(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather, $celsius);
-    $curve = OwnCurve::of(Equipment::of('kettle'), [$read(3.0, 240.0), $read(4.0, 220.0), $read(8.0, 150.0), $read(12.0, 110.0), $read(14.0, 100.0)]);
+    $read = fn (float $mm, float $celsius): Observation => Observation::of(
+        Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]),
+        $weather,
+        $celsius,
+    );
+    $curve = OwnCurve::of(
+        Equipment::of('kettle'),
+        [$read(3.0, 240.0), $read(4.0, 220.0), $read(8.0, 150.0), $read(12.0, 110.0), $read(14.0, 100.0)],
+    );
     $last = 0.0;
     for ($mm = 1.0; $mm <= 20.0; $mm++) {
         $celsius = $curve->steadyC(Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]), $weather)->likely;
@@ -297,11 +354,23 @@ it('learns how fast it warms and how fast it recovers', function () {
     $weather = Weather::of(20.0);
     $settings = Settings::of(['set_c' => 160.0]);
     $kind = OwnCurve::of($equipment)->paceMinutes(160.0, $weather);
-    $warm = fn (float $tau): array => array_map(fn (float $m): Observation => Observation::of($settings, $weather, 160.0 - 140.0 * exp(-$m / $tau), Phase::Warming, $m), [0.3 * $tau, 0.8 * $tau, 1.4 * $tau, 2.0 * $tau]);
+    $warm = fn (float $tau): array => array_map(
+        fn (float $m): Observation => Observation::of($settings, $weather, 160.0 - 140.0 * exp(-$m / $tau), Phase::Warming, $m),
+        [0.3 * $tau, 0.8 * $tau, 1.4 * $tau, 2.0 * $tau],
+    );
     $slow = OwnCurve::of($equipment, $warm(1.8 * $kind));
     // 95 % of the way back after so many minutes.
     $open = 20.0 + Cooker::OPEN_SHARE * 140.0;
-    $lid = array_map(fn (float $m): Observation => Observation::of($settings, $weather, 160.0 - (160.0 - $open) * exp(-$m * -log(0.05) / 9.0), Phase::AfterLid, $m), [1.0, 2.0, 4.0, 6.0]);
+    $lid = array_map(
+        fn (float $m): Observation => Observation::of(
+            $settings,
+            $weather,
+            160.0 - (160.0 - $open) * exp(-$m * -log(0.05) / 9.0),
+            Phase::AfterLid,
+            $m,
+        ),
+        [1.0, 2.0, 4.0, 6.0],
+    );
     expect($slow->paceMinutes(160.0, $weather))->toEqualWithDelta(1.8 * $kind, 0.15 * $kind)
         ->and(OwnCurve::of($equipment, $lid)->recoveryMinutes->likely)->toEqualWithDelta(9.0, 0.8)
         ->and(OwnCurve::of($equipment)->recoveryMinutes->likely)->toEqualWithDelta(4.0, 1e-6);

@@ -36,7 +36,8 @@ it('gives the heat of the oxygen that a fuel takes', function (string $fuel) {
     expect($perOxygen / Fuel::HEAT_OF_OXYGEN_J_KG)->toBeGreaterThan(0.9)->toBeLessThan(1.1);
 })->with(['briquettes', 'lump', 'quick-light', 'hardwood', 'pellets', 'propane']);
 
-// Stoichiometric air, kg/kg: propane 15.7, dry wood about 6, carbon 11.5. Source: combustion textbooks, e.g. Turns, An Introduction to Combustion (from memory).
+// Stoichiometric air, kg/kg: propane 15.7, dry wood about 6, carbon 11.5. Source: combustion textbooks, e.g. Turns, An
+// Introduction to Combustion (from memory).
 it('takes the air that the balance of its atoms asks for', function () {
     expect(Fuel::named('propane')->stoichiometricAirKgKg())->toEqualWithDelta(15.7, 0.1)
         ->and(Fuel::named('hardwood')->stoichiometricAirKgKg())->toEqualWithDelta(6.0, 0.2)
@@ -107,7 +108,9 @@ it('never burns longer for wind, nor colder for more coal', function (float $win
     };
     expect($left($wind + 1.0, $kg)[0])->toBeLessThan($left($wind, $kg)[0])
         ->and($left($wind, $kg * 1.2)[1])->toBeGreaterThan($left($wind, $kg)[1])
-        ->and(CoalBed::minutesToFade(Fuel::named('lump'), 0.4, $wind + 1.0))->toBeLessThan(CoalBed::minutesToFade(Fuel::named('lump'), 0.4, $wind));
+        ->and(
+            CoalBed::minutesToFade(Fuel::named('lump'), 0.4, $wind + 1.0),
+        )->toBeLessThan(CoalBed::minutesToFade(Fuel::named('lump'), 0.4, $wind));
 })->with([[0.0, 0.5], [2.0, 1.0], [5.0, 4.0], [9.0, 0.1]]);
 
 it('lasts longer under a lid that lets in less air', function () {
@@ -123,7 +126,8 @@ it('lasts longer under a lid that lets in less air', function () {
     expect($minutes(1800.0))->toBeGreaterThan($minutes(3000.0))->and($minutes(3000.0))->toBeGreaterThan($minutes(INF));
 });
 
-// Aligned unit squares one side apart: 0.1998. Source: Incropera & DeWitt, chapter 13; Howell, A Catalog of Radiation Configuration Factors, C-11.
+// Aligned unit squares one side apart: 0.1998. Source: Incropera & DeWitt, chapter 13; Howell, A Catalog of Radiation
+// Configuration Factors, C-11.
 it('sees between parallel rectangles what the closed form gives', function () {
     expect(ViewFactor::parallelRectangles(1.0, 1.0, 1.0))->toEqualWithDelta(0.1998, 5e-5)
         ->and(ViewFactor::parallelRectangles(1.0, 1.0, 1e-3))->toEqualWithDelta(1.0, 0.005)
@@ -172,14 +176,26 @@ it('exchanges 0.1998 between unit squares one side apart', function () {
 
 // Common practice: a cylinder over a narrow bed sees on average 1/π of the flux that looks down; more over a wide one.
 it('turns a joint through 1/π of the flux of a narrow bed, and more over a wide one', function () {
-    $share = fn (float $width): float => FireFloor::of(2.0, $width, false, Fuel::named('lump'), array_map(fn (int $i): Pile => Pile::of(0.0, $width * ($i / 10 - 0.5), 0.2), range(0, 10)))->turnShare(0.0, 0.0, 0.5);
+    $share = fn (float $width): float => FireFloor::of(
+        2.0,
+        $width,
+        false,
+        Fuel::named('lump'),
+        array_map(fn (int $i): Pile => Pile::of(0.0, $width * ($i / 10 - 0.5), 0.2), range(0, 10)),
+    )->turnShare(0.0, 0.0, 0.5);
     expect($share(0.1))->toEqualWithDelta(1 / M_PI, 0.005)
         ->and($share(1.5))->toBeGreaterThan($share(0.8))
         ->and($share(0.8))->toBeGreaterThan($share(0.1));
 });
 
 it('never gets colder for more coal, nearer coal or another pile', function (float $x, float $y) {
-    $floor = fn (float $kg, array $more = []): FireFloor => FireFloor::of(1.2, 0.6, false, Fuel::named('lump'), [Pile::of($x, $y, $kg), ...$more]);
+    $floor = fn (float $kg, array $more = []): FireFloor => FireFloor::of(
+        1.2,
+        0.6,
+        false,
+        Fuel::named('lump'),
+        [Pile::of($x, $y, $kg), ...$more],
+    );
     for ($kg = 0.2; $kg < 8.0; $kg *= 1.7) {
         expect($floor($kg * 1.3)->downWm2(0.1, 0.05, 0.4))->toBeGreaterThan($floor($kg)->downWm2(0.1, 0.05, 0.4))
             ->and($floor($kg, [Pile::of(0.2, 0.1, 0.5)])->downWm2(0.1, 0.05, 0.4))->toBeGreaterThan($floor($kg)->downWm2(0.1, 0.05, 0.4))
@@ -188,7 +204,9 @@ it('never gets colder for more coal, nearer coal or another pile', function (flo
 })->with([[0.0, 0.0], [-0.5, 0.2], [0.55, -0.28]]);
 
 it('loses no coal at the edge of the floor', function () {
-    $sum = fn (float $x, float $y): float => array_sum(array_column(FireFloor::of(1.0, 0.5, false, Fuel::named('lump'), [Pile::of($x, $y, 0.02)])->squares, 2));
+    $sum = fn (float $x, float $y): float => array_sum(
+        array_column(FireFloor::of(1.0, 0.5, false, Fuel::named('lump'), [Pile::of($x, $y, 0.02)])->squares, 2),
+    );
     expect($sum(0.5, 0.25))->toBeGreaterThan(0.8 * $sum(0.0, 0.0))->and($sum(0.9, 0.9))->toBeGreaterThan(0.0);
 });
 
@@ -269,7 +287,12 @@ it('settles to a lower heat as a body without power cools', function (string $ki
 
 // Common practice: heavy walls come down in hours and not in minutes; gas answers at once beside them; coals are raked apart.
 it('knows which cookers follow and which do not', function () {
-    $takes = fn (string $kind, float $from, float $to): float => Settling::between(OwnCurve::of(Equipment::of($kind)), Weather::of(15.0), $from, $to)?->doneMinutes() ?? 0.0;
+    $takes = fn (string $kind, float $from, float $to): float => Settling::between(
+        OwnCurve::of(Equipment::of($kind)),
+        Weather::of(15.0),
+        $from,
+        $to,
+    )?->doneMinutes() ?? 0.0;
     expect($takes('ceramic', 260.0, 110.0))->toBeGreaterThan(120.0)
         ->and($takes('ceramic', 110.0, 260.0))->toBeGreaterThan(15.0)->toBeLessThan(75.0)
         ->and($takes('gas', 150.0, 230.0))->toBeLessThan(15.0)
@@ -301,7 +324,9 @@ it('solves least squares without negatives as the conditions of Kuhn and Tucker 
         foreach ($a as $i => $row) {
             $gradient += $row[$j] * (array_sum(array_map(fn (float $p, float $q): float => $p * $q, $row, $x)) - $b[$i]);
         }
-        expect($value)->toBeGreaterThanOrEqual(0.0)->and($value * $gradient)->toEqualWithDelta(0.0, 1e-3)->and($gradient)->toBeGreaterThan(-1e-3);
+        expect($value)->toBeGreaterThanOrEqual(0.0)
+            ->and($value * $gradient)->toEqualWithDelta(0.0, 1e-3)
+            ->and($gradient)->toBeGreaterThan(-1e-3);
     }
 });
 
@@ -317,7 +342,12 @@ it('counts coals by both schools alike', function (int $inches) {
 
 // Common practice: every two more are some 13 K; two thirds on the lid for baking, below for simmering; wind and cold ask for more.
 it('moves the count with target, method and weather', function () {
-    $count = fn (float $c, string $method = 'roast', float $air = 20.0, float $wind = 0.0): CampOvenCount => CampOvenCount::for(0.3048, $c, $method, $air, $wind);
+    $count = fn (
+        float $c,
+        string $method = 'roast',
+        float $air = 20.0,
+        float $wind = 0.0,
+    ): CampOvenCount => CampOvenCount::for(0.3048, $c, $method, $air, $wind);
     expect($count(183.0)->total - $count(170.0)->total)->toBe(2)
         ->and($count(170.0, 'bake')->over)->toBe(16)
         ->and($count(170.0, 'simmer')->under)->toBe(16)
@@ -340,7 +370,8 @@ it('has shovelled coals give what as many briquettes do', function (string $id) 
         ->and(CampOvenCount::refreshMinutes(0.0, $fuel))->toBeLessThan(CampOvenCount::refreshMinutes(0.0))->toBeGreaterThan(25.0);
 })->with(['lump', 'hardwood']);
 
-// Common practice: a 30 cm camp oven takes about 0.3 of the coals' heat; worked by hand, 24 briquettes at their mean then give it 0.9 to 1.5 kW,
+// Common practice: a 30 cm camp oven takes about 0.3 of the coals' heat; worked by hand, 24 briquettes at their mean then
+// give it 0.9 to 1.5 kW,
 // and a cast pot of that size at 150 K over the air loses 6 to 10 W/K.
 it('gives a camp oven as much as an iron pot loses', function () {
     $pot = new CampOven(0.3048, 'roast');
@@ -352,7 +383,9 @@ it('warms a buried pot and lets it cool again, less in wet ground', function () 
     $bed = fn (string $ground): BuriedBed => BuriedBed::of(Pit::for(Pot::usual(0.356), $ground), 10.0);
     $course = array_map(fn (int $minutes): float => $bed('dry')->celsius($minutes), [0, 15, 30, 60, 120, 240, 480, 900, 1440]);
     $hottest = (int) array_search(max($course), $course, true);
-    expect($course[0])->toEqualWithDelta(10.0, 0.01)->and($hottest)->toBeGreaterThan(1)->toBeLessThan(6)->and(max($course))->toBeLessThan(500.0);
+    expect($course[0])->toEqualWithDelta(10.0, 0.01)
+        ->and($hottest)->toBeGreaterThan(1)->toBeLessThan(6)
+        ->and(max($course))->toBeLessThan(500.0);
     for ($i = $hottest; $i < 8; $i++) {
         expect($course[$i + 1])->toBeLessThan($course[$i]);
     }

@@ -30,13 +30,27 @@ it('lies within the spread of the published oven table', function () {
     $birds = array_filter(TradeCase::all(), fn (TradeCase $case): bool => str_starts_with($case->id, 'oven-turkey'));
     expect($birds)->toHaveCount(4);
     foreach ($birds as $case) {
-        expect($case->forecast()->cookMinutes->likely)->toBeGreaterThanOrEqual(0.96 * $case->leastMinutes)->toBeLessThanOrEqual(1.02 * $case->mostMinutes);
+        expect(
+            $case->forecast()->cookMinutes->likely,
+        )->toBeGreaterThanOrEqual(0.96 * $case->leastMinutes)->toBeLessThanOrEqual(1.02 * $case->mostMinutes);
     }
 });
 
 // Common practice: a lidded roaster at 121 °C keeps pace with a dry oven at 163 °C, since its moist air gives up its heat to the meat.
 it('lets a lidded roaster at 121 °C keep pace with a dry oven at 163 °C', function () {
-    $minutes = fn (string $cooker, int $celsius): float => Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 6.35, 'start_c' => 4, 'taste' => 'done', 'coast' => false, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]), 20.0)->cookMinutes->likely;
+    $minutes = fn (string $cooker, int $celsius): float => Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'turkey',
+                'mass_kg' => 6.35,
+                'start_c' => 4,
+                'taste' => 'done',
+                'coast' => false,
+                'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+            ],
+        ),
+        20.0,
+    )->cookMinutes->likely;
     expect($minutes('lidded-roaster', 121) / $minutes('oven', 163))->toBeGreaterThan(0.6)->toBeLessThan(1.1);
 });
 
@@ -47,8 +61,22 @@ it('climbs little after a gentle fire and further after a fierce one', function 
 
         return $forecast->peakC - $forecast->pullC;
     };
-    $fillet = $climb(['cut' => 'beef-fillet', 'mass_kg' => 1.4, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]]]);
-    $bird = $climb(['cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]], 'coast' => true]);
+    $fillet = $climb(
+        [
+            'cut' => 'beef-fillet', 'mass_kg' => 1.4, 'taste' => 'medium_rare',
+            'stages' => [['cooker' => 'oven', 'cooker_c' => 120, 'pull' => true]],
+        ],
+    );
+    $bird = $climb(
+        [
+            'cut' => 'turkey',
+            'mass_kg' => 5.9,
+            'start_c' => 4,
+            'taste' => 'done',
+            'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 190, 'pull' => true]],
+            'coast' => true,
+        ],
+    );
     expect($fillet)->toBeGreaterThan(1.0)->toBeLessThan(4.01)
         ->and($bird)->toBeGreaterThan(4.49)->toBeLessThan(8.01)
         ->and($bird)->toBeGreaterThan($fillet);
@@ -56,7 +84,17 @@ it('climbs little after a gentle fire and further after a fierce one', function 
 
 // Common practice: a big low shoulder stalls, a small surface gain for hours while it dries.
 it('stalls a shoulder that cooks low', function () {
-    $forecast = Forecast::of(Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]]]), 20.0);
+    $forecast = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'pork-shoulder',
+                'mass_kg' => 3.5,
+                'taste' => 'tender',
+                'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]],
+            ],
+        ),
+        20.0,
+    );
     $trace = $forecast->trace;
     $pace = fn (float $from, float $to): float => ($to - $from) / (($trace->reaches($to) - $trace->reaches($from)) / 3600.0);
     expect($pace(70.0, 80.0))->toBeLessThan(0.6 * $pace(30.0, 40.0));
@@ -90,7 +128,15 @@ it('burns what practice burns under a whole lamb', function (array $row) {
 })->with(fn () => array_combine(array_column(TradeCase::rows('fuel'), 'id'), array_map(fn (array $row): array => [$row], TradeCase::rows('fuel'))));
 
 it('has its table of predicted against practice written by the command, up to date', function () {
-    $app = new Symfony\Component\Process\Process([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=1052', '-d', 'opcache.jit_buffer_size=64M', 'artisan', 'diatherm:numbers', '--print'], dirname(__DIR__, 2), ['DB_PORT' => '1'], timeout: 600);
+    $app = new Symfony\Component\Process\Process(
+        [
+            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=1052', '-d', 'opcache.jit_buffer_size=64M',
+            'artisan', 'diatherm:numbers', '--print',
+        ],
+        dirname(__DIR__, 2),
+        ['DB_PORT' => '1'],
+        timeout: 600,
+    );
     $app->mustRun();
     expect($app->getOutput())->toBe((string) file_get_contents(__DIR__.'/../../docs/numbers.md'));
 });
@@ -110,6 +156,17 @@ it('works out the same with the compiler that it is run with as without', functi
 
 // Common practice: a buried pot has the breast of a big bird done in an hour for two pounds, at the most.
 it('has a bird done in a camp oven within half an hour a pound', function (float $pounds) {
-    $forecast = Forecast::of(Samples::dish(['cut' => 'turkey-breast', 'mass_kg' => $pounds * 0.45359237, 'start_c' => 5, 'taste' => 'done', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]]]), 15.0);
+    $forecast = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'turkey-breast',
+                'mass_kg' => $pounds * 0.45359237,
+                'start_c' => 5,
+                'taste' => 'done',
+                'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]],
+            ],
+        ),
+        15.0,
+    );
     expect($forecast->cookMinutes->likely)->toBeLessThan(30.0 * $pounds)->toBeGreaterThan(9.0 * $pounds);
 })->with([4.0, 6.0, 8.0]);

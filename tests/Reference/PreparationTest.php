@@ -21,7 +21,8 @@ it('thaws as long as the published advice', function () {
 
 it('never thaws more in less time', function () {
     foreach ([[1.0, 1.1], [3.0, 5.0]] as [$less, $more]) {
-        expect(Thawing::fridgeHours($more)[0])->toBeGreaterThan(Thawing::fridgeHours($less)[0])->and(Thawing::coldWaterHours($more)[0])->toBeGreaterThan(Thawing::coldWaterHours($less)[0]);
+        expect(Thawing::fridgeHours($more)[0])->toBeGreaterThan(Thawing::fridgeHours($less)[0])
+            ->and(Thawing::coldWaterHours($more)[0])->toBeGreaterThan(Thawing::coldWaterHours($less)[0]);
     }
 });
 
@@ -45,14 +46,18 @@ it('keeps least, best and most in order for every preparation and cut that it su
         }
         foreach ([$cut->leastMassKg, $cut->mostMassKg] as $mass) {
             $window = $preparation->window($mass, $cut->shape->byMass($mass, 1.0)->halfThicknessM);
-            expect($window->leastHours)->toBeLessThanOrEqual($window->bestHours)->and($window->bestHours)->toBeLessThanOrEqual($window->mostHours);
+            expect($window->leastHours)->toBeLessThanOrEqual($window->bestHours)
+                ->and($window->bestHours)->toBeLessThanOrEqual($window->mostHours);
         }
     }
 })->with(fn () => array_keys(Preparation::all()));
 
 function prepared(array $preparations, string $now = '2031-09-28T09:00:00+02:00', array $dish = []): Plan
 {
-    return Plan::of(Samples::roast($dish + ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => $preparations]), new DateTimeImmutable($now));
+    return Plan::of(
+        Samples::roast($dish + ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => $preparations]),
+        new DateTimeImmutable($now),
+    );
 }
 
 /** @return list<Entry> */
@@ -64,9 +69,15 @@ function preparing(Plan $plan): array
 it('lays preparations one after another before the fire, in the order of the work', function () {
     $plan = prepared(['truss', 'dry_skin', 'thaw_fridge', 'dry_brine']);
     $entries = preparing($plan);
-    expect(array_map(fn (Entry $entry): string => $entry->id, $entries))->toBe(['d0.prepare.thaw_fridge', 'd0.prepare.dry_brine', 'd0.prepare.dry_skin', 'd0.prepare.truss'])
+    expect(array_map(fn (Entry $entry): string => $entry->id, $entries))->toBe(
+        ['d0.prepare.thaw_fridge', 'd0.prepare.dry_brine', 'd0.prepare.dry_skin', 'd0.prepare.truss'],
+    )
         ->and($entries[0]->until)->toEqual($entries[1]->at)->and($entries[1]->until)->toEqual($entries[2]->at)
-        ->and($entries[3]->until <= array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::On))[0]->at)->toBeTrue()
+        ->and(
+            $entries[3]->until <= array_values(
+                array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::On),
+            )[0]->at,
+        )->toBeTrue()
         // 1.25 % of 1.8 kg is 22.5 g.
         ->and($entries[1]->detail)->toMatch('/^2[23] g salt/');
 });
@@ -87,9 +98,18 @@ it('shrinks a marinade to the time there is, and calls the hour too near below i
     expect($hours('2031-10-04T14:00:00+02:00'))->toEqual([6.0, true]);
 });
 
-// Stuffed birds. Source: USDA FSIS, Turkey Basics (from memory): 14 to 18 lb 4 to 4¼ h, against 3¾ to 4¼ h unstuffed; 12 to 14 lb 3½ to 4 h against 3 to 3¾ h.
+// Stuffed birds. Source: USDA FSIS, Turkey Basics (from memory): 14 to 18 lb 4 to 4¼ h, against 3¾ to 4¼ h unstuffed; 12 to
+// 14 lb 3½ to 4 h against 3 to 3¾ h.
 it('takes a stuffed turkey somewhat longer, and asks 74 °C of its middle', function () {
-    $forecast = fn (array $preparations): Forecast => Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'coast' => false, 'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 163, 'pull' => true]]]), 20.0);
+    $forecast = fn (array $preparations): Forecast => Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'turkey', 'mass_kg' => 5.9, 'start_c' => 4, 'taste' => 'done', 'coast' => false,
+                'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 163, 'pull' => true]],
+            ],
+        ),
+        20.0,
+    );
     $more = $forecast(['stuff'])->cookMinutes->likely / $forecast([])->cookMinutes->likely;
     expect($more)->toBeGreaterThan(1.03)->toBeLessThan(1.15)
         ->and($forecast(['stuff'])->cookMinutes->likely)->toBeGreaterThan(195.0)->toBeLessThan(245.0)
@@ -97,7 +117,10 @@ it('takes a stuffed turkey somewhat longer, and asks 74 °C of its middle', func
 });
 
 it('slows a joint that is wrapped in bacon', function () {
-    $minutes = fn (array $preparations): float => Forecast::of(Samples::dish(['cut' => 'venison-haunch', 'mass_kg' => 2.2, 'taste' => 'medium', 'preparations' => $preparations]), 14.0)->cookMinutes->likely;
+    $minutes = fn (array $preparations): float => Forecast::of(
+        Samples::dish(['cut' => 'venison-haunch', 'mass_kg' => 2.2, 'taste' => 'medium', 'preparations' => $preparations]),
+        14.0,
+    )->cookMinutes->likely;
     expect($minutes(['bard']) / $minutes([]))->toBeGreaterThan(1.02)->toBeLessThan(1.3);
 });
 
@@ -120,7 +143,10 @@ it('refuses a preparation that does not suit the cut, or comes twice', function 
 
 it('begins no long preparation in the middle of the night', function (string $serve) {
     foreach (['dry_brine', 'dry_skin', 'marinate_yoghurt', 'rub', 'wet_brine'] as $id) {
-        $plan = Plan::of(Samples::roast(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => [$id]], ['serve_at' => $serve]), new DateTimeImmutable('2031-09-28T09:00:00+02:00'));
+        $plan = Plan::of(
+            Samples::roast(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => [$id]], ['serve_at' => $serve]),
+            new DateTimeImmutable('2031-09-28T09:00:00+02:00'),
+        );
         $hour = (int) preparing($plan)[0]->at->format('G');
         expect($hour)->toBeGreaterThanOrEqual(7)->toBeLessThan(22);
     }
@@ -129,9 +155,14 @@ it('begins no long preparation in the middle of the night', function (string $se
 // Foil keeps radiation off and moisture in: both are seen, and a parcel never dries.
 it('seals a parcel, so that nothing dries and nothing shines on it', function () {
     $open = Forecast::of(Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking']), 14.0);
-    $parcel = Forecast::of(Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['parcel']]), 14.0);
+    $parcel = Forecast::of(
+        Samples::dish(['cut' => 'salmon-side', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['parcel']]),
+        14.0,
+    );
     $air = Diatherm\Heat\Surroundings::of(150.0, 150.0, 10.0, 0.85, 45.0);
-    expect($air->sealed(true)->evaporationWm2Pa)->toBe(0.0)->and($air->sealed(true)->emissivity)->toBeLessThan(0.1)->and($air->sealed(false)->emissivity)->toBe(0.85)
+    expect($air->sealed(true)->evaporationWm2Pa)->toBe(0.0)
+        ->and($air->sealed(true)->emissivity)->toBeLessThan(0.1)
+        ->and($air->sealed(false)->emissivity)->toBe(0.85)
         ->and($parcel->cookMinutes->likely)->not->toEqualWithDelta($open->cookMinutes->likely, 0.1);
 });
 
@@ -139,23 +170,49 @@ it('says when more marinating gains nothing', function () {
     expect(preparing(prepared(['marinate_yoghurt']))[0]->detail)->toContain('6 h at the least, no more gain after 18 h');
 });
 
-// Common practice: pieces crowded in a pan take about a quarter longer. Herbs in a cavity or butter under a skin change neither time nor what is safe.
+// Common practice: pieces crowded in a pan take about a quarter longer. Herbs in a cavity or butter under a skin change
+// neither time nor what is safe.
 it('takes pieces that touch about a quarter longer, and one alone no longer', function (string $cut, float $kg) {
-    $minutes = fn (array $preparations, int $pieces): float => Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $kg, 'pieces' => $pieces, 'taste' => null, 'target_c' => 74, 'coast' => false, 'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 200, 'pull' => true]]]), 14.0)->cookMinutes->likely;
+    $minutes = fn (array $preparations, int $pieces): float => Forecast::of(
+        Samples::dish(
+            [
+                'cut' => $cut, 'mass_kg' => $kg, 'pieces' => $pieces, 'taste' => null, 'target_c' => 74,
+                'coast' => false, 'preparations' => $preparations,
+                'stages' => [['cooker' => 'oven', 'cooker_c' => 200, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    )->cookMinutes->likely;
     expect($minutes(['crowd'], 8) / $minutes([], 8))->toBeGreaterThan(1.1)->toBeLessThan(1.4)
         ->and($minutes(['crowd'], 2))->toBeLessThan($minutes(['crowd'], 8))
         ->and($minutes(['crowd'], 1))->toEqualWithDelta($minutes([], 1), 1e-9);
 })->with([['chicken-breast', 0.25], ['potatoes', 0.2], ['fish-fillet', 0.2], ['duck-breast', 0.35], ['carrots', 0.15]]);
 
 it('takes herbs and butter for neither stuffing nor a layer', function () {
-    $forecast = fn (array $preparations): Forecast => Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => $preparations, 'stages' => [['cooker' => 'oven', 'cooker_c' => 190, 'pull' => true]]]), 14.0);
+    $forecast = fn (array $preparations): Forecast => Forecast::of(
+        Samples::dish(
+            [
+                'cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => $preparations,
+                'stages' => [['cooker' => 'oven', 'cooker_c' => 190, 'pull' => true]],
+            ],
+        ),
+        14.0,
+    );
     expect($forecast(['aromatics', 'butter'])->cookMinutes)->toEqual($forecast([])->cookMinutes)
         ->and($forecast(['aromatics', 'butter'])->dish->safetyClass())->toBe('poultry');
 });
 
 // Common practice, and USDA FSIS for the time (from memory): a whole duck is roasted 2½ to 3 h at 177 °C, until its fat has run.
 it('says of a fat bird that is only cooked through that its fat is still there', function (string $cut, string|float $to, bool $said) {
-    $forecast = Forecast::of(Samples::dish(['cut' => $cut, 'mass_kg' => $cut === 'goose' ? 4.5 : 2.3, 'taste' => is_string($to) ? $to : null, 'coast' => false, 'stages' => [['cooker' => 'oven', 'cooker_c' => 177, 'pull' => true]]] + (is_string($to) ? [] : ['target_c' => $to])), 14.0);
+    $forecast = Forecast::of(
+        Samples::dish(
+            [
+                'cut' => $cut, 'mass_kg' => $cut === 'goose' ? 4.5 : 2.3, 'taste' => is_string($to) ? $to : null,
+                'coast' => false, 'stages' => [['cooker' => 'oven', 'cooker_c' => 177, 'pull' => true]],
+            ] + (is_string($to) ? [] : ['target_c' => $to]),
+        ),
+        14.0,
+    );
     expect(in_array('fat_still_to_run', array_column($forecast->cautions, 'id'), true))->toBe($said);
     if ($cut === 'duck' && $to === 'run') {
         expect($forecast->cookMinutes->likely)->toBeGreaterThan(150.0)->toBeLessThan(180.0);

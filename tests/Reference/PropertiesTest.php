@@ -41,7 +41,10 @@ it('fits the inner loop’s quadratics to the correlations within half a per cen
     $meat = Substance::from(Composition::of(0.67, 0.2, 0.12));
     [$k0, $k1, $k2] = $meat->conductivityFit;
     foreach ([0, 20, 40, 60, 80, 100] as $c) {
-        expect($k0 + $c * ($k1 + $c * $k2))->toEqualWithDelta($meat->conductivityWmK((float) $c), 0.005 * $meat->conductivityWmK((float) $c));
+        expect($k0 + $c * ($k1 + $c * $k2))->toEqualWithDelta(
+            $meat->conductivityWmK((float) $c),
+            0.005 * $meat->conductivityWmK((float) $c),
+        );
     }
 });
 

@@ -11,7 +11,8 @@ use Diatherm\Rig\Pot;
 use Diatherm\Rig\SpitBar;
 use Diatherm\Rig\SpitFit;
 
-// Second moments of area, worked by hand from πd⁴/64, π(D⁴ − d⁴)/64 and a⁴/12. Source of the formulas: Roark's Formulas for Stress and Strain, properties of sections.
+// Second moments of area, worked by hand from πd⁴/64, π(D⁴ − d⁴)/64 and a⁴/12. Source of the formulas: Roark's Formulas for
+// Stress and Strain, properties of sections.
 it('has the second moments of area of the handbook', function (string $section, float $mm, float $wall, float $mm4) {
     expect(1e12 * SpitBar::of($section, $mm / 1000, $wall / 1000, 1.0, '304')->secondMomentM4())->toEqualWithDelta($mm4, 0.001 * $mm4);
 })->with([['round', 10.0, 0.0, 490.87], ['round', 20.0, 0.0, 7853.98], ['square', 10.0, 0.0, 833.33], ['tube', 25.0, 2.0, 9628.2]]);
@@ -46,7 +47,8 @@ it('balances as statics does', function () {
         ->and(Balance::ratingNm(10.0, 0.02))->toEqualWithDelta(1.961, 1e-3);
 });
 
-// Common practice: a 13 lb bird with tied legs clears where one over 20 lb does not, in the same countertop rotisserie; here one with 14.5 cm from the spit to the element.
+// Common practice: a 13 lb bird with tied legs clears where one over 20 lb does not, in the same countertop rotisserie; here
+// one with 14.5 cm from the spit to the element.
 it('turns a 13 lb bird with tied legs where one over 20 lb does not', function () {
     $turkey = Larder::cut('turkey');
     $on = fn (float $kg): SpitFit => SpitFit::of($turkey, $kg, JointSize::suggested($turkey, $kg), 0.42, 0.145);
@@ -84,7 +86,9 @@ it('digs a hole of about twenty inches for a 14-inch pot', function () {
 it('counts soil, coals and wood as geometry does', function () {
     $pit = Pit::for(Pot::of(0.35, 0.13), 'dry');
     $coals = $pit->coalsM3();
-    expect($coals['under'])->toEqualWithDelta(0.02945, 1e-4)->and($coals['beside'])->toEqualWithDelta(0.01602, 1e-4)->and($coals['above'])->toEqualWithDelta(0.02454, 1e-4)
+    expect($coals['under'])->toEqualWithDelta(0.02945, 1e-4)
+        ->and($coals['beside'])->toEqualWithDelta(0.01602, 1e-4)
+        ->and($coals['above'])->toEqualWithDelta(0.02454, 1e-4)
         ->and($pit->coalsKg()->likely)->toEqualWithDelta(185 * 0.07001, 0.05)
         ->and($pit->woodKg()->likely)->toEqualWithDelta(185 * 0.07001 / 0.225, 0.3)
         ->and($pit->soilM3())->toEqualWithDelta(0.19635 * $pit->depthM(), 1e-4)
@@ -115,20 +119,40 @@ it('closes the lid over a joint that fits, and not over one that does not', func
 
 // Common practice: the legs of a whole lamb are done last, the saddle long before them, when all get the same heat.
 it('cooks the parts of a whole animal each at its own pace, the thickest deciding', function () {
-    $dish = Tests\Support\Samples::dish(['cut' => 'lamb-whole', 'mass_kg' => 16, 'taste' => 'medium', 'coast' => false, 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 400, 'pull' => true]]]);
+    $dish = Tests\Support\Samples::dish(
+        [
+            'cut' => 'lamb-whole',
+            'mass_kg' => 16,
+            'taste' => 'medium',
+            'coast' => false,
+            'stages' => [['cooker' => 'open-spit', 'cooker_c' => 400, 'pull' => true]],
+        ],
+    );
     $forecast = Diatherm\Cooking\Forecast::of($dish, 18.0);
-    $parts = array_column(array_map(fn (Diatherm\Cooking\PartForecast $part): array => ['id' => $part->part->id, 'part' => $part], Diatherm\Cooking\PartForecast::all($forecast)), 'part', 'id');
+    $parts = array_column(
+        array_map(
+            fn (Diatherm\Cooking\PartForecast $part): array => ['id' => $part->part->id, 'part' => $part],
+            Diatherm\Cooking\PartForecast::all($forecast),
+        ),
+        'part',
+        'id',
+    );
     expect($parts['legs']->decides)->toBeTrue()
         ->and($parts['legs']->minutesToTarget)->toEqualWithDelta($forecast->cookMinutes->likely, 0.03 * $forecast->cookMinutes->likely)
         ->and($parts['saddle']->minutesToTarget)->toBeLessThan(0.7 * $parts['legs']->minutesToTarget)
-        ->and($parts['saddle']->atPullC)->toBeGreaterThan($parts['shoulders']->atPullC)->and($parts['shoulders']->atPullC)->toBeGreaterThan($parts['legs']->atPullC)
+        ->and($parts['saddle']->atPullC)
+        ->toBeGreaterThan($parts['shoulders']->atPullC)->and($parts['shoulders']->atPullC)
+        ->toBeGreaterThan($parts['legs']->atPullC)
         ->and(array_sum(array_map(fn (Diatherm\Cooking\PartForecast $part): float => $part->massKg, $parts)))->toEqualWithDelta(16.0, 1e-9);
 });
 
-// Plane geometry worked by hand: a frame of 2 m leaning 60° has its head 1 m up and 1.732 m out; the line to a stake 2 m back is √(3.732² + 1²) = 3.864 m.
+// Plane geometry worked by hand: a frame of 2 m leaning 60° has its head 1 m up and 1.732 m out; the line to a stake 2 m
+// back is √(3.732² + 1²) = 3.864 m.
 it('leans a frame as geometry does', function () {
     $frame = Diatherm\Rig\FrameRig::of(2.0, 60.0, 0.5, 2.0, null);
-    expect($frame->heightM(2.0))->toEqualWithDelta(1.0, 1e-9)->and($frame->overM(2.0))->toEqualWithDelta(1.7321, 1e-4)->and($frame->lineM())->toEqualWithDelta(3.8637, 1e-3)
+    expect($frame->heightM(2.0))->toEqualWithDelta(1.0, 1e-9)
+        ->and($frame->overM(2.0))->toEqualWithDelta(1.7321, 1e-4)
+        ->and($frame->lineM())->toEqualWithDelta(3.8637, 1e-3)
         ->and($frame->chainM())->toBeGreaterThan(0.5)->toBeLessThan($frame->lineM())
         ->and($frame->holds(1.5))->toBeTrue()->and($frame->holds(1.6))->toBeFalse();
     foreach (Diatherm\Food\Part::of(Larder::cut('lamb-whole')) as $part) {
@@ -142,7 +166,10 @@ it('fills the drip pan for the cook', function () {
     $forecast = Diatherm\Cooking\Forecast::of(Tests\Support\Samples::dish(), 14.0);
     $pan = Diatherm\Cooking\DripPan::for($forecast);
     expect($pan->waterL)->toBeGreaterThan(0.2)->toBeLessThan(1.6)->and($pan->lengthM)->toBeGreaterThan(0.3);
-    $hot = Diatherm\Cooking\Forecast::of(Tests\Support\Samples::dish(['stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]]), 14.0);
+    $hot = Diatherm\Cooking\Forecast::of(
+        Tests\Support\Samples::dish(['stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]]),
+        14.0,
+    );
     $rate = fn (Diatherm\Cooking\Forecast $one): float => Diatherm\Cooking\DripPan::for($one)->waterL / $one->cookMinutes->high;
     expect($rate($hot))->toBeGreaterThan($rate($forecast));
 });

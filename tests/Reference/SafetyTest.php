@@ -14,7 +14,9 @@ it('counts the full reduction over each tabled holding time', function (string $
     expect($held->gathered([0.0, $seconds], [$celsius, $celsius]))->toEqualWithDelta($log10, 0.1 * $log10);
 })->with([
     ['beef', 54.4, 112 * 60.0, 6.5], ['beef', 57.2, 36 * 60.0, 6.5], ['beef', 60.0, 12 * 60.0, 6.5], ['beef', 62.8, 4 * 60.0, 6.5], ['beef', 65.6, 67.0, 6.5],
-    ['chicken', 60.0, 35 * 60.0, 7.0], ['chicken', 62.8, 13 * 60.0, 7.0], ['chicken', 65.6, 4.2 * 60.0, 7.0], ['chicken', 68.3, 54.0, 7.0], ['chicken', 71.1, 17.0, 7.0],
+    ['chicken', 60.0, 35 * 60.0, 7.0], ['chicken', 62.8, 13 * 60.0, 7.0], [
+        'chicken', 65.6, 4.2 * 60.0, 7.0,
+    ], ['chicken', 68.3, 54.0, 7.0], ['chicken', 71.1, 17.0, 7.0],
 ]);
 
 // z of the beef rows, worked by hand from the first and last row: (65.6 − 54.4) / log10(6720 / 67) = 5.6 K a tenfold.
@@ -40,7 +42,9 @@ it('states the safe minimums', function (string $class, float $celsius, float $r
 
 // Source: USDA FSIS, two-hour rule: one hour above 32 °C (90 °F).
 it('halves the time out in hot air', function () {
-    expect(Clocks::allowedMinutes(20.0))->toBe(120.0)->and(Clocks::allowedMinutes(32.0))->toBe(120.0)->and(Clocks::allowedMinutes(33.0))->toBe(60.0);
+    expect(Clocks::allowedMinutes(20.0))->toBe(120.0)
+        ->and(Clocks::allowedMinutes(32.0))->toBe(120.0)
+        ->and(Clocks::allowedMinutes(33.0))->toBe(60.0);
 });
 
 it('says once when a dish stays below its safe minimum, and is silent when it does not', function () {
@@ -52,6 +56,19 @@ it('says once when a dish stays below its safe minimum, and is silent when it do
 
 // Source: USDA FSIS, Turkey Basics: roast in an oven at 325 °F (163 °C) or more.
 it('says so when poultry goes into a cooler cooker than advised', function () {
-    $ids = fn (int $celsius): array => array_column(Forecast::of(Samples::dish(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'oven', 'cooker_c' => $celsius, 'pull' => true]]]), 14.0)->cautions, 'id');
+    $ids = fn (int $celsius): array => array_column(
+        Forecast::of(
+            Samples::dish(
+                [
+                    'cut' => 'chicken',
+                    'mass_kg' => 1.8,
+                    'taste' => 'done',
+                    'stages' => [['cooker' => 'oven', 'cooker_c' => $celsius, 'pull' => true]],
+                ],
+            ),
+            14.0,
+        )->cautions,
+        'id',
+    );
     expect($ids(140))->toContain('cool_for_poultry')->and($ids(165))->not->toContain('cool_for_poultry');
 });

@@ -19,7 +19,11 @@ abstract class BrowserTest extends TestCase
 {
     private const PATIENCE_S = 60.0;
 
-    private const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--lang=en'];
+    private const FLAGS = [
+        '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+        '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
+        '--lang=en',
+    ];
 
     public RemoteWebDriver $browser;
 
@@ -40,7 +44,10 @@ abstract class BrowserTest extends TestCase
 
     protected function tearDown(): void
     {
-        $severe = array_filter($this->browser->manage()->getLog('browser'), fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422'));
+        $severe = array_filter(
+            $this->browser->manage()->getLog('browser'),
+            fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422'),
+        );
         $this->browser->quit();
         (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($this->profile);
         parent::tearDown();
@@ -49,7 +56,10 @@ abstract class BrowserTest extends TestCase
 
     public function window(int $width, int $height): void
     {
-        $this->command('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]);
+        $this->command(
+            'Emulation.setDeviceMetricsOverride',
+            ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500],
+        );
     }
 
     public function open(string $path): void
@@ -92,7 +102,8 @@ abstract class BrowserTest extends TestCase
     {
         return $this->browser->executeAsyncScript(
             'const [method, path, body, times, done] = arguments;'.
-            'fetch("/api/me").then((r) => r.json()).then((me) => Promise.all(Array.from({length: times}, () => fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json", "X-CSRF-TOKEN": me.csrf}, body: body === null ? undefined : JSON.stringify(body)})'.
+            'fetch("/api/me").then((r) => r.json()).then((me) => Promise.all(Array.from({length: times}, () => fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json", "X-CSRF-TOKEN": me.csrf}, body: body === null ? undefined : JSON.stringify(body)})'
+                .
             '.then((r) => r.json().catch(() => null).then((answer) => [r.status, answer]))))).then(done);', [$method, $path, $body, $times]);
     }
 
@@ -140,7 +151,8 @@ abstract class BrowserTest extends TestCase
         $found = '';
         $this->until(function () use ($label, &$found): bool {
             $found = (string) $this->browser->executeScript(
-                'const label = [...document.querySelectorAll("main .label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length);'.
+                'const label = [...document.querySelectorAll("main .label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length);'
+                    .
                 'return label?.nextElementSibling?.textContent ?? "";', [$label]);
 
             return $found !== '';
@@ -156,7 +168,8 @@ abstract class BrowserTest extends TestCase
 
         return $this->browser->executeAsyncScript(
             'const done = arguments[arguments.length - 1];'.
-            'axe.run(document, {resultTypes: ["violations"]}).then((found) => done(found.violations.filter((one) => ["serious", "critical"].includes(one.impact))'.
+            'axe.run(document, {resultTypes: ["violations"]}).then((found) => done(found.violations.filter((one) => ["serious", "critical"].includes(one.impact))'
+                .
             '.map((one) => one.id + ": " + one.nodes.map((node) => node.target.join(" ")).slice(0, 3).join(", "))), (error) => done([String(error)]));');
     }
 
@@ -211,7 +224,10 @@ abstract class BrowserTest extends TestCase
 
     private function field(string $label): RemoteWebElement
     {
-        $id = $this->browser->executeScript('return [...document.querySelectorAll("label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length)?.htmlFor ?? null', [$label]);
+        $id = $this->browser->executeScript(
+            'return [...document.querySelectorAll("label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length)?.htmlFor ?? null',
+            [$label],
+        );
         if (! is_string($id) || $id === '') {
             throw new \RuntimeException("There is no field “{$label}”.");
         }

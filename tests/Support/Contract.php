@@ -19,13 +19,24 @@ final class Contract
         if (self::$validator === null) {
             self::$validator = new Validator;
             $contract = Yaml::parseFile(__DIR__.'/../../docs/openapi.yaml');
-            $document = json_decode((string) json_encode(['$id' => 'urn:diatherm:openapi', 'components' => ['schemas' => $contract['components']['schemas']]], JSON_THROW_ON_ERROR));
+            $document = json_decode(
+                (string) json_encode(
+                    ['$id' => 'urn:diatherm:openapi', 'components' => ['schemas' => $contract['components']['schemas']]],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
             self::$validator->resolver()?->registerRaw($document);
         }
         $result = self::$validator->validate(json_decode($json), (object) ['$ref' => "urn:diatherm:openapi#/components/schemas/$schema"]);
         $error = $result->error();
 
-        return $error === null ? [] : array_map(fn (string $path, array $messages): string => "$path: ".implode(' ', $messages), array_keys($found = (new ErrorFormatter)->format($error)), $found);
+        return $error === null
+            ? []
+            : array_map(
+                fn (string $path, array $messages): string => "$path: ".implode(' ', $messages),
+                array_keys($found = (new ErrorFormatter)->format($error)),
+                $found,
+            );
     }
 
     /** @return list<string> method and path of every operation */

@@ -32,7 +32,10 @@ final class Fuzz
         $json = json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PRESERVE_ZERO_FRACTION);
 
         // What JSON can hold and PHP cannot write: a number beyond all numbers, an object of nothing.
-        return strtr((string) $json, ['"'.self::INFINITE.'"' => mt_rand(0, 1) === 0 ? '1e999' : '-1e999', '"'.self::EMPTY_OBJECT.'"' => '{}']);
+        return strtr(
+            (string) $json,
+            ['"'.self::INFINITE.'"' => mt_rand(0, 1) === 0 ? '1e999' : '-1e999', '"'.self::EMPTY_OBJECT.'"' => '{}'],
+        );
     }
 
     /**

@@ -32,25 +32,42 @@ abstract class HttpTest extends TestCase
 
     public function cook(): User
     {
-        return User::create(['name' => 'Cook', 'email' => 'cook'.bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw']);
+        return User::create(
+            ['name' => 'Cook', 'email' => 'cook'.bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw'],
+        );
     }
 
     /** Signs a new cook in and stores a roast; its serving hour is four hours from now. */
     public function roast(array $dish = [], array $roast = []): Roast
     {
         $this->actingAs($this->cook());
-        $answer = $this->postJson('/api/roasts', Samples::file($dish, $roast + ['serve_at' => now()->addHours(4)->toAtomString()]))->assertCreated();
+        $answer = $this->postJson(
+            '/api/roasts',
+            Samples::file($dish, $roast + ['serve_at' => now()->addHours(4)->toAtomString()]),
+        )->assertCreated();
 
         return Roast::findOrFail($answer->json('id'));
     }
 
     public function log(Roast $roast, string $kind, int $minutesAgo = 0, array $more = []): TestResponse
     {
-        return $this->postJson("/api/roasts/{$roast->id}/events", $more + ['id' => (string) \Illuminate\Support\Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes($minutesAgo)->toAtomString(), 'kind' => $kind]);
+        return $this->postJson(
+            "/api/roasts/{$roast->id}/events",
+            $more + [
+                'id' => (string) \Illuminate\Support\Str::uuid(), 'dish' => 0,
+                'at' => now()->subMinutes($minutesAgo)->toAtomString(), 'kind' => $kind,
+            ],
+        );
     }
 
     public function read(Roast $roast, float $celsius, int $minutesAgo = 0, array $more = []): TestResponse
     {
-        return $this->postJson("/api/roasts/{$roast->id}/readings", $more + ['id' => (string) \Illuminate\Support\Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes($minutesAgo)->toAtomString(), 'place' => 'core', 'celsius' => $celsius]);
+        return $this->postJson(
+            "/api/roasts/{$roast->id}/readings",
+            $more + [
+                'id' => (string) \Illuminate\Support\Str::uuid(), 'dish' => 0,
+                'at' => now()->subMinutes($minutesAgo)->toAtomString(), 'place' => 'core', 'celsius' => $celsius,
+            ],
+        );
     }
 }

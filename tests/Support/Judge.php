@@ -27,14 +27,20 @@ final class Judge
 
     /**
      * @param  array<string, mixed>  $file
-     * @return array{refused: string|null, harms: list<string>, faults: list<string>, plan: Plan|null} harms can make someone ill; faults are anything else
+     * @return array{refused: string|null, harms: list<string>, faults: list<string>, plan: Plan|null} harms can make someone
+     *     ill; faults are anything else
      */
     public static function of(array $file, \DateTimeImmutable $now): array
     {
         try {
             $plan = Plan::of(RoastFile::read($file), $now);
         } catch (InvalidInput $wrong) {
-            return ['refused' => implode(' ', array_merge(...array_values($wrong->messages))), 'harms' => [], 'faults' => [], 'plan' => null];
+            return [
+                'refused' => implode(' ', array_merge(...array_values($wrong->messages))),
+                'harms' => [],
+                'faults' => [],
+                'plan' => null,
+            ];
         }
         $answer = (new PlanResource($plan))->toArray();
         $harms = $faults = [];
@@ -135,7 +141,9 @@ final class Judge
         if (count($ids) !== count(array_unique($ids))) {
             $faults[] = 'an entry has the id of another';
         }
-        $pull = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Pull && $entry->dish === $number))[0] ?? null;
+        $pull = array_values(
+            array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Pull && $entry->dish === $number),
+        )[0] ?? null;
         if ($pull !== null && ! $forecast->dish->isBuried() && preg_match('/(\d+(?:\.\d+)?) °C in the core/', $pull->detail, $found) === 1 && abs((float) $found[1] - $forecast->pullC) > 0.5) {
             $faults[] = 'the run sheet and the plan disagree about the pull';
         }
@@ -153,8 +161,15 @@ final class Judge
             $cooker = $dish?->stages[0]->cooker;
             $isRig = $entry->act === Act::Rig;
             $wrong = match (true) {
-                preg_match('/very 0 min|\bNAN\b|\bINF\b|[^\d.]0 kg|[^\d.]0 briquettes|\bof 0\b/', $said) === 1 => 'says nothing with a figure',
-                $isRig && $dish?->cut->kind !== 'poultry' && ! in_array($dish?->cut->id, ['rabbit', 'lamb-whole', 'goat-whole', 'suckling-pig', 'lamb-leg'], true) && preg_match(self::LIMBS, $said) === 1 => 'ties legs that are not there',
+                preg_match(
+                    '/very 0 min|\bNAN\b|\bINF\b|[^\d.]0 kg|[^\d.]0 briquettes|\bof 0\b/',
+                    $said,
+                ) === 1 => 'says nothing with a figure',
+                $isRig && $dish?->cut->kind !== 'poultry' && ! in_array(
+                    $dish?->cut->id,
+                    ['rabbit', 'lamb-whole', 'goat-whole', 'suckling-pig', 'lamb-leg'],
+                    true,
+                ) && preg_match(self::LIMBS, $said) === 1 => 'ties legs that are not there',
                 $isRig && $dish?->cut->kind === 'roots' && str_contains($said, 'fork') => 'puts forks through roots',
                 $isRig && $cooker !== null && ! $cooker->lid && $dish?->rig === null && preg_match('/\blid\b/', $said) === 1 => 'speaks of a lid where there is none',
                 $entry->act === Act::FirstLook && $dish?->isBuried() === true => 'looks into a hole',
@@ -166,7 +181,10 @@ final class Judge
         }
         foreach ($plan->fires as $planned) {
             $fire = $planned->plan;
-            $lights = array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id === "fire.{$fire->equipment->kind->id}.light");
+            $lights = array_filter(
+                $plan->runSheet->entries,
+                fn (Entry $entry): bool => $entry->id === "fire.{$fire->equipment->kind->id}.light",
+            );
             if ($fire->lender !== null && ($fire->topUpKg > 0.5 * $fire->run->startKg || ($fire->topUpKg <= 0.0 && $lights !== []))) {
                 $faults[] = 'lights new coals where there are some';
             }
@@ -186,7 +204,14 @@ final class Judge
     private static function notFinite(mixed $value, string $path = 'plan'): array
     {
         if (is_array($value)) {
-            return array_merge(...array_map(fn (int|string $key, mixed $inner): array => self::notFinite($inner, "$path.$key"), array_keys($value), array_values($value)), ...[[]]);
+            return array_merge(
+                ...array_map(
+                    fn (int|string $key, mixed $inner): array => self::notFinite($inner, "$path.$key"),
+                    array_keys($value),
+                    array_values($value),
+                ),
+                ...[[]],
+            );
         }
 
         return is_float($value) && ! is_finite($value) ? ["$path is not finite"] : [];

@@ -28,7 +28,10 @@ final class Matrix
     /** @return array<string, array<string, mixed>> roast files by name */
     public static function all(): array
     {
-        return [...self::single(), ...self::roastRestSear(), ...self::smokeRoast(), ...self::searChillBake(), ...self::lowHot(), ...self::odd(), ...self::tough()];
+        return [
+            ...self::single(), ...self::roastRestSear(), ...self::smokeRoast(), ...self::searChillBake(),
+            ...self::lowHot(), ...self::odd(), ...self::tough(),
+        ];
     }
 
     /** @return array<string, array<string, mixed>> every so many, so that each cut, cooker and chain has its turn */
@@ -56,12 +59,20 @@ final class Matrix
         }
         foreach (['turkey-breast', 'venison-haunch', 'lamb-shoulder', 'beef-chuck', 'chicken', 'potatoes'] as $id) {
             foreach (['dry', 'cold', 'wet'] as $ground) {
-                $files["$id buried in $ground ground"] = self::file(Larder::cut($id), [['cooker' => 'camp-oven', 'pull' => true]], ['rig' => ['kind' => 'buried_pot', 'ground' => $ground]]);
+                $files["$id buried in $ground ground"] = self::file(
+                    Larder::cut($id),
+                    [['cooker' => 'camp-oven', 'pull' => true]],
+                    ['rig' => ['kind' => 'buried_pot', 'ground' => $ground]],
+                );
             }
         }
         foreach (['turkey', 'chicken', 'fish-whole', 'chicken-breast'] as $id) {
             foreach (self::cookers() as $cooker) {
-                $files["$id stuffed on $cooker->id"] = self::file(Larder::cut($id), [['cooker' => $cooker->id, 'pull' => true]], ['preparations' => ['stuff']]);
+                $files["$id stuffed on $cooker->id"] = self::file(
+                    Larder::cut($id),
+                    [['cooker' => $cooker->id, 'pull' => true]],
+                    ['preparations' => ['stuff']],
+                );
             }
         }
 
@@ -96,7 +107,13 @@ final class Matrix
         $files = [];
         foreach (Larder::cuts() as $cut) {
             foreach (self::SMOKERS as $smoker) {
-                $files["$cut->id smoked and roasted on $smoker"] = self::file($cut, [['cooker' => $smoker, 'cooker_c' => self::SMOKE_C, 'minutes' => 40], ['cooker' => $smoker, 'cooker_c' => 190, 'pull' => true]]);
+                $files["$cut->id smoked and roasted on $smoker"] = self::file(
+                    $cut,
+                    [
+                        ['cooker' => $smoker, 'cooker_c' => self::SMOKE_C, 'minutes' => 40],
+                        ['cooker' => $smoker, 'cooker_c' => 190, 'pull' => true],
+                    ],
+                );
             }
         }
 
@@ -112,7 +129,11 @@ final class Matrix
                 foreach (['oven', 'ceramic', 'kettle', $hot] as $bake) {
                     $cut = Larder::cut($id);
                     $files["$id seared on $hot, chilled, baked in $bake"] = self::file($cut, [
-                        ['cooker' => $hot, 'cooker_c' => CookerShed::kind($hot)->defaultC, 'minutes' => 6], ['cooker' => 'rest', 'cooker_c' => 5, 'minutes' => 180],
+                        [
+                            'cooker' => $hot,
+                            'cooker_c' => CookerShed::kind($hot)->defaultC,
+                            'minutes' => 6,
+                        ], ['cooker' => 'rest', 'cooker_c' => 5, 'minutes' => 180],
                         ['cooker' => $bake, 'cooker_c' => max(200, CookerShed::kind($bake)->leastC), 'pull' => true],
                     ], $cut->kind === 'game' || $cut->kind === 'beef' ? ['preparations' => ['pastry']] : []);
                 }
@@ -130,7 +151,11 @@ final class Matrix
             foreach ([['pellet', 'pellet'], ['kettle', 'kettle'], ['lidded-roaster', 'oven'], ['ceramic', 'open-grate']] as [$low, $hot]) {
                 $hotC = $hot === 'open-grate' ? 450 : self::HOT_C;
                 $files["$cut->id low on $low, hot on $hot"] = self::file($cut, [
-                    ['cooker' => $low, 'cooker_c' => 120, 'until_core_c' => max(30.0, $cut->taste($cut->usualTaste)->coreC - 12.0)], ['cooker' => $hot, 'cooker_c' => $hotC, 'pull' => true],
+                    [
+                        'cooker' => $low,
+                        'cooker_c' => 120,
+                        'until_core_c' => max(30.0, $cut->taste($cut->usualTaste)->coreC - 12.0),
+                    ], ['cooker' => $hot, 'cooker_c' => $hotC, 'pull' => true],
                 ]);
             }
         }
@@ -138,7 +163,10 @@ final class Matrix
         return $files;
     }
 
-    /** @return array<string, array<string, mixed>> tough cuts till they pull apart, bare and wrapped; what is rolled; an open fire by the hand */
+    /**
+     * @return array<string, array<string, mixed>> tough cuts till they pull apart, bare and wrapped; what is rolled; an open
+     *     fire by the hand
+     */
     public static function tough(): array
     {
         $files = [];
@@ -154,13 +182,20 @@ final class Matrix
         }
         foreach (['chicken-breast', 'turkey-breast', 'lamb-leg-boned', 'pork-loin', 'beef-topside', 'salmon-side'] as $id) {
             foreach (['ceramic', 'oven', 'kettle-direct', 'oven-grill'] as $cooker) {
-                $files["$id rolled on $cooker"] = self::file(Larder::cut($id), [['cooker' => $cooker, 'pull' => true]], ['form' => 'rolled']);
+                $files["$id rolled on $cooker"] = self::file(
+                    Larder::cut($id),
+                    [['cooker' => $cooker, 'pull' => true]],
+                    ['form' => 'rolled'],
+                );
             }
         }
         foreach (['chicken', 'lamb-leg', 'goat-whole', 'fish-whole', 'beef-steak'] as $id) {
             foreach (['open-spit' => [3, 6, 9], 'open-grate' => [2, 4, 8], 'trench' => [4, 8, 12]] as $cooker => $hands) {
                 foreach ($hands as $seconds) {
-                    $files["$id on $cooker at a $seconds s hand"] = self::file(Larder::cut($id), [['cooker' => $cooker, 'hand_s' => $seconds, 'pull' => true]]);
+                    $files["$id on $cooker at a $seconds s hand"] = self::file(
+                        Larder::cut($id),
+                        [['cooker' => $cooker, 'hand_s' => $seconds, 'pull' => true]],
+                    );
                 }
             }
         }
@@ -176,9 +211,23 @@ final class Matrix
             $cut = Larder::cut($id);
             foreach (self::cookers() as $cooker) {
                 $on = fn (float $celsius): array => [['cooker' => $cooker->id, 'cooker_c' => $celsius, 'pull' => true]];
-                $files["$id on $cooker->id at its coolest, in frost"] = self::file($cut, $on($cooker->leastC), ['start_c' => 0, 'rest_minutes' => 0], ['air_c' => -25, 'wind_ms' => 12]);
-                $files["$id on $cooker->id at its hottest, on the mountain"] = self::file($cut, $on($cooker->mostC), ['mass_kg' => $cut->mostMassKg, 'rest_minutes' => 180], ['air_c' => 38, 'altitude_m' => 3500]);
-                $files["$id on $cooker->id, the smallest, pulled early as asked"] = self::file($cut, $on($cooker->defaultC), ['mass_kg' => $cut->leastMassKg, 'coast' => true, 'start_c' => 20]);
+                $files["$id on $cooker->id at its coolest, in frost"] = self::file(
+                    $cut,
+                    $on($cooker->leastC),
+                    ['start_c' => 0, 'rest_minutes' => 0],
+                    ['air_c' => -25, 'wind_ms' => 12],
+                );
+                $files["$id on $cooker->id at its hottest, on the mountain"] = self::file(
+                    $cut,
+                    $on($cooker->mostC),
+                    ['mass_kg' => $cut->mostMassKg, 'rest_minutes' => 180],
+                    ['air_c' => 38, 'altitude_m' => 3500],
+                );
+                $files["$id on $cooker->id, the smallest, pulled early as asked"] = self::file(
+                    $cut,
+                    $on($cooker->defaultC),
+                    ['mass_kg' => $cut->leastMassKg, 'coast' => true, 'start_c' => 20],
+                );
             }
         }
 
@@ -199,7 +248,17 @@ final class Matrix
      */
     public static function file(Cut $cut, array $stages, array $dish = [], array $roast = []): array
     {
-        return $roast + ['serve_at' => Samples::SERVE_AT, 'people' => 6, 'air_c' => 14, 'dishes' => [$dish + ['cut' => $cut->id, 'mass_kg' => $cut->typicalMassKg, 'start_c' => $cut->kind === 'roots' ? 15 : 5, 'taste' => $cut->usualTaste, 'stages' => $stages]]];
+        return $roast + [
+            'serve_at' => Samples::SERVE_AT,
+            'people' => 6,
+            'air_c' => 14,
+            'dishes' => [
+                $dish + [
+                    'cut' => $cut->id, 'mass_kg' => $cut->typicalMassKg, 'start_c' => $cut->kind === 'roots' ? 15 : 5,
+                    'taste' => $cut->usualTaste, 'stages' => $stages,
+                ],
+            ],
+        ];
     }
 
     /** @param  array<string, mixed>  $file */

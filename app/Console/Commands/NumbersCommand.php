@@ -105,12 +105,30 @@ final class NumbersCommand extends Command
             $off = $case->off($forecast);
             $offs[] = abs($off);
             $held += $case->isHeldBy($forecast) ? 1 : 0;
-            $rows[] = sprintf('| %s | %.0f–%.0f | %.0f | %.0f–%.0f | %+.0f %% | %s |', $case->what.', '.$case->dish->massKg.' kg', $case->leastMinutes, $case->mostMinutes, $minutes->likely, $minutes->low, $minutes->high, 100 * $off, $case->source->inWords());
+            $rows[] = sprintf(
+                '| %s | %.0f–%.0f | %.0f | %.0f–%.0f | %+.0f %% | %s |',
+                $case->what.', '.$case->dish->massKg.' kg',
+                $case->leastMinutes,
+                $case->mostMinutes,
+                $minutes->likely,
+                $minutes->low,
+                $minutes->high,
+                100 * $off,
+                $case->source->inWords(),
+            );
         }
         sort($offs);
         $rows[] = '';
         $count = count($offs);
-        $rows[] = sprintf('%d cooks: median %.1f %%, nine in ten within %.0f %%, worst %.0f %%. The band holds the middle of practice in %d of them (%.0f %%).', $count, 100 * $offs[intdiv($count, 2)], 100 * $offs[(int) floor(0.9 * ($count - 1))], 100 * end($offs), $held, 100 * $held / $count);
+        $rows[] = sprintf(
+            '%d cooks: median %.1f %%, nine in ten within %.0f %%, worst %.0f %%. The band holds the middle of practice in %d of them (%.0f %%).',
+            $count,
+            100 * $offs[intdiv($count, 2)],
+            100 * $offs[(int) floor(0.9 * ($count - 1))],
+            100 * end($offs),
+            $held,
+            100 * $held / $count,
+        );
 
         return $rows;
     }
@@ -118,11 +136,23 @@ final class NumbersCommand extends Command
     /** @return list<string> */
     private function folds(): array
     {
-        /** @var array{about: string, folds: list<array{fitted: array{int, float, float, float}, held: array{int, float, float, float}}>} $table */
+        /**
+         * @var array{about: string, folds: list<array{fitted: array{int, float, float, float}, held: array{int, float,
+         *     float, float}}>} $table
+         */
         $table = Table::named('calibration');
-        $rows = [$table['about'], '', '| Fold | Fitted on | Median | Nine in ten | Worst | Held against | Median | Nine in ten | Worst |', '|---|---|---|---|---|---|---|---|---|'];
+        $rows = [
+            $table['about'],
+            '',
+            '| Fold | Fitted on | Median | Nine in ten | Worst | Held against | Median | Nine in ten | Worst |',
+            '|---|---|---|---|---|---|---|---|---|',
+        ];
         foreach ($table['folds'] as $i => $fold) {
-            $rows[] = sprintf('| %d | %d | %.1f %% | %.1f %% | %.1f %% | %d | %.1f %% | %.1f %% | %.1f %% |', $i + 1, ...[...$fold['fitted'], ...$fold['held']]);
+            $rows[] = sprintf(
+                '| %d | %d | %.1f %% | %.1f %% | %.1f %% | %d | %.1f %% | %.1f %% | %.1f %% |',
+                $i + 1,
+                ...[...$fold['fitted'], ...$fold['held']],
+            );
         }
 
         return $rows;
@@ -136,7 +166,15 @@ final class NumbersCommand extends Command
             $dish = TradeCase::dish($row['dish']);
             $climb = TradeCase::climbK($dish);
             $asked = TradeCase::dish(['coast' => true] + $row['dish'])->carryover();
-            $rows[] = sprintf('| %s | %s–%s | %.1f | %.1f | %.1f |', $row['what'], $row['climb_k'][0], $row['climb_k'][1], $climb, min($climb, $asked->climbK), min($climb, $asked->creditK));
+            $rows[] = sprintf(
+                '| %s | %s–%s | %.1f | %.1f | %.1f |',
+                $row['what'],
+                $row['climb_k'][0],
+                $row['climb_k'][1],
+                $climb,
+                min($climb, $asked->climbK),
+                min($climb, $asked->creditK),
+            );
         }
 
         return $rows;
@@ -164,13 +202,26 @@ final class NumbersCommand extends Command
             $dishes["roaster at $celsius °C"] = $bird + ['stages' => [['cooker' => 'lidded-roaster', 'cooker_c' => $celsius]]];
         }
         foreach (['dry', 'cold', 'wet'] as $ground) {
-            $dishes["buried, $ground ground"] = ['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'start_c' => 5, 'target_c' => 74, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => $ground], 'stages' => [['cooker' => 'camp-oven']]];
+            $dishes["buried, $ground ground"] = [
+                'cut' => 'turkey-breast',
+                'mass_kg' => 2.95,
+                'start_c' => 5,
+                'target_c' => 74,
+                'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => $ground],
+                'stages' => [['cooker' => 'camp-oven']],
+            ];
         }
         foreach ($dishes as $what => $file) {
             $dish = TradeCase::dish($file);
             $cook = Cook::of($dish, 12.0, Resolution::fine(), Course::asPlanned());
             $cook->toPull(74.0);
-            $rows[] = sprintf('| %s | %.0f | %.0f | %.3f %% |', $what, $cook->body->elapsedS() / 60.0, 1000.0 * $cook->body->driedKgM2() * $dish->surfaceM2(), 100.0 * ($cook->vessel?->energyGap() ?? 0.0));
+            $rows[] = sprintf(
+                '| %s | %.0f | %.0f | %.3f %% |',
+                $what,
+                $cook->body->elapsedS() / 60.0,
+                1000.0 * $cook->body->driedKgM2() * $dish->surfaceM2(),
+                100.0 * ($cook->vessel?->energyGap() ?? 0.0),
+            );
         }
 
         return $rows;
@@ -179,7 +230,10 @@ final class NumbersCommand extends Command
     /** @return list<string> */
     private function belief(): array
     {
-        $rows = ['| Unread | Cooks | '.implode(' | ', array_map(fn (int $at): string => "at $at % held | off", BeliefTrial::AT)).' |', '|---|---|'.str_repeat('---|---|', count(BeliefTrial::AT))];
+        $rows = [
+            '| Unread | Cooks | '.implode(' | ', array_map(fn (int $at): string => "at $at % held | off", BeliefTrial::AT)).' |',
+            '|---|---|'.str_repeat('---|---|', count(BeliefTrial::AT)),
+        ];
         $dishes = array_map(fn (array $dish): Dish => TradeCase::dish($dish + ['start_c' => 5, 'coast' => false]), [
             ['cut' => 'beef-rib', 'mass_kg' => 2.5, 'target_c' => 55, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150]]],
             ['cut' => 'lamb-leg', 'mass_kg' => 2.4, 'target_c' => 58, 'stages' => [['cooker' => 'oven', 'cooker_c' => 165]]],
@@ -188,7 +242,18 @@ final class NumbersCommand extends Command
         ]);
         foreach (['Nothing' => [false, false, false], 'Probe off' => [true, false, false], 'Cooker wanders' => [false, true, false], 'Cooker falls' => [false, false, true], 'All three' => [true, true, true]] as $what => $unread) {
             $trial = BeliefTrial::of($dishes, self::TRIALS, 20_261_126, ...$unread);
-            $rows[] = sprintf('| %s | %d | %s |', $what, $trial->cooks, implode(' | ', array_map(fn (int $at): string => sprintf('%.0f %% | %.1f %%', 100 * $trial->held[$at], 100 * $trial->offs[$at]), BeliefTrial::AT)));
+            $rows[] = sprintf(
+                '| %s | %d | %s |',
+                $what,
+                $trial->cooks,
+                implode(
+                    ' | ',
+                    array_map(
+                        fn (int $at): string => sprintf('%.0f %% | %.1f %%', 100 * $trial->held[$at], 100 * $trial->offs[$at]),
+                        BeliefTrial::AT,
+                    ),
+                ),
+            );
         }
 
         return $rows;
@@ -209,7 +274,14 @@ final class NumbersCommand extends Command
     /** @return list<string> */
     private function convergence(): array
     {
-        $dish = RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'dishes' => [['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150]]]]])->dishes[0];
+        $dish = RoastFile::read(
+            [
+                'serve_at' => '2000-01-01T12:00:00Z',
+                'dishes' => [
+                    ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150]]],
+                ],
+            ],
+        )->dishes[0];
         $minutes = [];
         foreach ([Resolution::coarse(), Resolution::fine(), Resolution::of(40, 6.0), Resolution::of(80, 1.0)] as $resolution) {
             $cook = Cook::of($dish, 14.0, $resolution, Course::asPlanned());

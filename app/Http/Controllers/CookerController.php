@@ -72,7 +72,11 @@ final class CookerController
 
     public function export(Cooker $cooker): JsonResponse
     {
-        return new JsonResponse(CookerFile::write(Yard::take($cooker->load('observations'))), headers: ['Content-Disposition' => 'attachment; filename="cooker.json"'], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        return new JsonResponse(
+            CookerFile::write(Yard::take($cooker->load('observations'))),
+            headers: ['Content-Disposition' => 'attachment; filename="cooker.json"'],
+            options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     /** Logs a reading of it; sent twice with one id it is one reading. */

@@ -19,8 +19,14 @@ final class FileController
     public function export(Roast $roast): Response
     {
         return new Response(
-            json_encode($roast->inputs, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION)."\n",
-            headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="roast-'.$roast->serve_at->format('Y-m-d').'.json"'],
+            json_encode(
+                $roast->inputs,
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            )."\n",
+            headers: [
+                'Content-Type' => 'application/json',
+                'Content-Disposition' => 'attachment; filename="roast-'.$roast->serve_at->format('Y-m-d').'.json"',
+            ],
         );
     }
 

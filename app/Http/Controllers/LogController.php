@@ -90,7 +90,10 @@ final class LogController
                 return;
             }
             if ((clone $log)->count() >= $most) {
-                throw InvalidInput::at('id', sprintf('The log of this roast is full: it holds %d of them. Take it out as a file and begin another roast.', $most));
+                throw InvalidInput::at(
+                    'id',
+                    sprintf('The log of this roast is full: it holds %d of them. Take it out as a file and begin another roast.', $most),
+                );
             }
             if (($row['kind'] ?? '') === 'on' && $roast->lighting === null) {
                 $roast->lighting = Lighting::record($roast);
@@ -136,7 +139,9 @@ final class LogController
         }
         $at = $row['at'] ?? null;
         if (! $same || ! $at instanceof CarbonImmutable || abs($there->at->diffInSeconds($at)) > 60.0 * self::SAME_ENTRY_MINUTES) {
-            throw new ConflictHttpException('Something else was logged under this id already. Look at the log; if it is missing there, log it anew.');
+            throw new ConflictHttpException(
+                'Something else was logged under this id already. Look at the log; if it is missing there, log it anew.',
+            );
         }
     }
 
@@ -158,6 +163,11 @@ final class LogController
         if ($at instanceof CarbonImmutable && abs($same->at->diffInSeconds($at)) <= 60.0 * self::SAME_ACT_MINUTES) {
             return true;
         }
-        throw new ConflictHttpException(sprintf('That is logged already, for %s. Correct its time in the log, or undo it first.', $same->at->setTimezone($roast->time_zone)->format('H:i')));
+        throw new ConflictHttpException(
+            sprintf(
+                'That is logged already, for %s. Correct its time in the log, or undo it first.',
+                $same->at->setTimezone($roast->time_zone)->format('H:i'),
+            ),
+        );
     }
 }

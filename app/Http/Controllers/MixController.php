@@ -30,7 +30,10 @@ final class MixController
             'litres' => ['sometimes', 'bail', new Finite(0.01, 50.0, 'The litres are from 0.01 to 50.')],
             'guests' => ['sometimes', 'bail', new Finite(1.0, 500.0, 'The guests are 1 to 500.', whole: true)],
         ]);
-        $measures = ['per_kg' => $request->float('mass_kg', 1.0), 'per_l' => $request->float('litres', 1.0), 'per_guest' => $request->float('guests', 1.0), 'parts' => 1000.0 * $request->float('litres', 1.0)];
+        $measures = [
+            'per_kg' => $request->float('mass_kg', 1.0), 'per_l' => $request->float('litres', 1.0),
+            'per_guest' => $request->float('guests', 1.0), 'parts' => 1000.0 * $request->float('litres', 1.0),
+        ];
         /** @var User $cook */
         $cook = $request->user();
         $answer = [];
@@ -57,7 +60,9 @@ final class MixController
         if (! is_array($data)) {
             throw InvalidInput::at('file', 'The file is not JSON.');
         }
-        $mix = isset($data['items']) || isset($data['format']) || isset($data['name']) && ! isset($data['@type']) ? CoreMix::read($data) : CoreMix::fromRecipe($data);
+        $mix = isset($data['items']) || isset($data['format']) || isset($data['name']) && ! isset($data['@type'])
+            ? CoreMix::read($data)
+            : CoreMix::fromRecipe($data);
         // Computed before it is kept: what cannot be scaled is refused now, not each time that it is listed.
         $mix->scaled(1.0);
         /** @var User $cook */
@@ -72,7 +77,11 @@ final class MixController
 
     public function export(Mix $mix): JsonResponse
     {
-        return new JsonResponse($mix->mix, headers: ['Content-Disposition' => 'attachment; filename="mix.json"'], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+        return new JsonResponse(
+            $mix->mix,
+            headers: ['Content-Disposition' => 'attachment; filename="mix.json"'],
+            options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE,
+        );
     }
 
     public function destroy(Mix $mix): Response
@@ -93,7 +102,16 @@ final class MixController
         try {
             return self::shown(CoreMix::read($own->mix, $own->id), $measures, true);
         } catch (InvalidInput|OutOfRange|\TypeError $wrong) {
-            return ['id' => $own->id, 'own' => true, 'name' => $own->name, 'kind' => 'other', 'basis' => 'per_kg', 'basis_words' => '', 'items' => [], 'method' => 'This mix can no longer be read. Its file still holds it.'];
+            return [
+                'id' => $own->id,
+                'own' => true,
+                'name' => $own->name,
+                'kind' => 'other',
+                'basis' => 'per_kg',
+                'basis_words' => '',
+                'items' => [],
+                'method' => 'This mix can no longer be read. Its file still holds it.',
+            ];
         }
     }
 
@@ -110,7 +128,10 @@ final class MixController
             'kind' => $mix->kind,
             'basis' => $mix->basis,
             'basis_words' => CoreMix::BASES[$mix->basis],
-            'items' => array_map(fn (MixItem $item): array => ['what' => $item->what, 'amount' => $item->inWords()], $mix->scaled($measures[$mix->basis])),
+            'items' => array_map(
+                fn (MixItem $item): array => ['what' => $item->what, 'amount' => $item->inWords()],
+                $mix->scaled($measures[$mix->basis]),
+            ),
             'method' => $mix->method,
         ];
     }

@@ -33,7 +33,13 @@ final class ReferenceController
                 'typical_mass_kg' => $cut->typicalMassKg,
                 'least_mass_kg' => $cut->leastMassKg,
                 'most_mass_kg' => $cut->mostMassKg,
-                'tastes' => array_map(fn (Doneness $taste): array => ['id' => $taste->id, 'name' => $taste->name, 'core_c' => $taste->coreC, 'source' => $taste->source->inWords()], $cut->tastes),
+                'tastes' => array_map(
+                    fn (Doneness $taste): array => [
+                        'id' => $taste->id, 'name' => $taste->name, 'core_c' => $taste->coreC,
+                        'source' => $taste->source->inWords(),
+                    ],
+                    $cut->tastes,
+                ),
                 'usual_taste' => $cut->usualTaste,
                 'per_person_g' => $cut->perPersonG,
                 'rest_minutes' => $cut->restMinutes,
@@ -44,8 +50,18 @@ final class ReferenceController
                 'measure' => $cut->measure,
                 'source' => $cut->source->inWords(),
             ], Larder::cuts())),
-            'preparations' => array_values(array_map(fn (Preparation $one): array => ['id' => $one->id, 'name' => $one->name, 'kinds' => $one->kinds, 'how' => $one->how, 'source' => $one->source->inWords()], Preparation::all())),
-            'forms' => array_values(array_map(fn (Form $form): array => ['id' => $form->id, 'name' => $form->name, 'kinds' => $form->kinds], Larder::forms())),
+            'preparations' => array_values(
+                array_map(
+                    fn (Preparation $one): array => [
+                        'id' => $one->id, 'name' => $one->name, 'kinds' => $one->kinds, 'how' => $one->how,
+                        'source' => $one->source->inWords(),
+                    ],
+                    Preparation::all(),
+                ),
+            ),
+            'forms' => array_values(
+                array_map(fn (Form $form): array => ['id' => $form->id, 'name' => $form->name, 'kinds' => $form->kinds], Larder::forms()),
+            ),
             'cookers' => array_values(array_map(fn (Cooker $cooker): array => [
                 'id' => $cooker->id,
                 'name' => $cooker->name,

@@ -60,7 +60,10 @@ final class RoastController
         return RoastAnswer::keeping($wanted, $cook, $roast);
     }
 
-    /** Whether each dish is still what it was. One whose cut the larder does not know may be given another: else it could never be mended. */
+    /**
+     * Whether each dish is still what it was. One whose cut the larder does not know may be given another: else it could
+     * never be mended.
+     */
     private static function sameDishes(Roast $roast, CoreRoast $wanted): bool
     {
         $stored = $roast->cuts();

@@ -28,7 +28,13 @@ final class SessionController
             'email' => ['bail', 'required', 'string', 'email', 'max:190', 'unique:users,email'],
             'password' => ['bail', 'required', 'string', Password::min(10), function (string $attribute, string $value, \Closure $fail): void {
                 if (strlen($value) > self::MOST_PASSWORD_BYTES) {
-                    $fail(sprintf('The password may have up to %d bytes: as many plain letters, or about %d symbols such as 🔥.', self::MOST_PASSWORD_BYTES, intdiv(self::MOST_PASSWORD_BYTES, 4)));
+                    $fail(
+                        sprintf(
+                            'The password may have up to %d bytes: as many plain letters, or about %d symbols such as 🔥.',
+                            self::MOST_PASSWORD_BYTES,
+                            intdiv(self::MOST_PASSWORD_BYTES, 4),
+                        ),
+                    );
                 } elseif (str_contains($value, "\0")) {
                     $fail('The password may not hold a NUL character.');
                 }
@@ -79,7 +85,12 @@ final class SessionController
         $cook = $request->user();
 
         return new JsonResponse([
-            'user' => $cook === null ? null : ['name' => $cook->name, 'temperature_unit' => $cook->temperature_unit, 'mass_unit' => $cook->mass_unit, 'id' => hash('xxh64', 'cook '.$cook->id)],
+            'user' => $cook === null
+                ? null
+                : [
+                    'name' => $cook->name, 'temperature_unit' => $cook->temperature_unit,
+                    'mass_unit' => $cook->mass_unit, 'id' => hash('xxh64', 'cook '.$cook->id),
+                ],
             'demo' => (bool) config('app.demo'),
             'csrf' => csrf_token(),
         ]);
@@ -88,7 +99,9 @@ final class SessionController
     public function update(Request $request): JsonResponse
     {
         /** @var array<string, string> $input */
-        $input = $request->validate(['temperature_unit' => ['sometimes', Rule::in(['c', 'f'])], 'mass_unit' => ['sometimes', Rule::in(['kg', 'lb'])]]);
+        $input = $request->validate(
+            ['temperature_unit' => ['sometimes', Rule::in(['c', 'f'])], 'mass_unit' => ['sometimes', Rule::in(['kg', 'lb'])]],
+        );
         /** @var User $cook */
         $cook = $request->user();
         $cook->update($input);

@@ -39,7 +39,13 @@ final class EventRequest extends LogRequest
     {
         return [function (\Illuminate\Validation\Validator $validator): void {
             if ($validator->errors()->isEmpty()) {
-                self::insistOnOrder($this->stored(), $this->string('kind')->toString(), $this->filled('dish') ? $this->integer('dish') : null, $this->moment(), $this->string('id')->toString());
+                self::insistOnOrder(
+                    $this->stored(),
+                    $this->string('kind')->toString(),
+                    $this->filled('dish') ? $this->integer('dish') : null,
+                    $this->moment(),
+                    $this->string('id')->toString(),
+                );
             }
         }];
     }
@@ -55,12 +61,28 @@ final class EventRequest extends LogRequest
                 throw InvalidInput::at('kind', sprintf('It has to be %s first.', self::IN_WORDS[$before]));
             }
             if ($at < $needed->at) {
-                throw InvalidInput::at('at', sprintf('That is before it was %s, at %s.', $before === 'on' ? 'put on' : 'pulled', $needed->at->setTimezone($roast->time_zone)->format('H:i')));
+                throw InvalidInput::at(
+                    'at',
+                    sprintf(
+                        'That is before it was %s, at %s.',
+                        $before === 'on' ? 'put on' : 'pulled',
+                        $needed->at->setTimezone($roast->time_zone)->format('H:i'),
+                    ),
+                );
             }
         }
-        $later = $events?->first(fn (Event $event): bool => (self::AFTER[$event->kind] ?? null) === $kind && $event->at < $at && $event->client_id !== $id);
+        $later = $events?->first(
+            fn (Event $event): bool => (self::AFTER[$event->kind] ?? null) === $kind && $event->at < $at && $event->client_id !== $id,
+        );
         if ($later !== null) {
-            throw InvalidInput::at('at', sprintf('That is after “%s” at %s, which came later.', Event::KINDS[$later->kind], $later->at->setTimezone($roast->time_zone)->format('H:i')));
+            throw InvalidInput::at(
+                'at',
+                sprintf(
+                    'That is after “%s” at %s, which came later.',
+                    Event::KINDS[$later->kind],
+                    $later->at->setTimezone($roast->time_zone)->format('H:i'),
+                ),
+            );
         }
     }
 

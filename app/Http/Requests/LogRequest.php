@@ -24,7 +24,11 @@ abstract class LogRequest extends FormRequest
     {
         return [
             'id' => ['bail', 'required', 'string', 'uuid'],
-            'dish' => ['bail', $dish ? 'required' : 'nullable', new Finite(0, $this->stored()->dishCount() - 1, 'There is no such dish in this roast.', whole: true)],
+            'dish' => [
+                'bail',
+                $dish ? 'required' : 'nullable',
+                new Finite(0, $this->stored()->dishCount() - 1, 'There is no such dish in this roast.', whole: true),
+            ],
             'at' => $this->timeRules(),
         ];
     }

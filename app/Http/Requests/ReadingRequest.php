@@ -21,7 +21,16 @@ final class ReadingRequest extends LogRequest
 
         return $this->common(dish: true) + [
             'place' => ['bail', 'required', 'string', Rule::in(array_keys(Reading::PLACES))],
-            'celsius' => ['bail', 'required_without:hand_s', 'nullable', new Finite(-30.0, $cooker ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C, $cooker ? 'A cooker’s thermometer reads from −30 °C to 700 °C.' : 'A probe reads from −30 °C to 400 °C.')],
+            'celsius' => [
+                'bail',
+                'required_without:hand_s',
+                'nullable',
+                new Finite(
+                    -30.0,
+                    $cooker ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C,
+                    $cooker ? 'A cooker’s thermometer reads from −30 °C to 700 °C.' : 'A probe reads from −30 °C to 400 °C.',
+                ),
+            ],
             'hand_s' => ['bail', 'nullable', Rule::prohibitedIf(! $cooker), new Finite(2.0, 60.0, 'A hand is held for 2 to 60 seconds.')],
             'sure' => ['bail', 'nullable', 'boolean'],
         ];

@@ -46,7 +46,9 @@ final class CookerResource
             'most_c' => $own->equipment->kind->mostC,
             'default_c' => $own->equipment->kind->defaultC,
             'settled' => $curve->settled,
-            'seen_c' => $curve->seen === null ? null : ['least' => round($weather->airC + $curve->seen[0], 1), 'most' => round($weather->airC + $curve->seen[1], 1)],
+            'seen_c' => $curve->seen === null
+                ? null
+                : ['least' => round($weather->airC + $curve->seen[0], 1), 'most' => round($weather->airC + $curve->seen[1], 1)],
             'pace_minutes' => round($curve->paceMinutes($own->equipment->kind->defaultC, $weather), 1),
             'warm_up_factor' => PlanResource::spread($curve->warmUpFactor, 2),
             'recovery_minutes' => PlanResource::spread($curve->recoveryMinutes),
@@ -55,7 +57,9 @@ final class CookerResource
                 'id' => $one->client_id,
                 'at' => $one->at?->toAtomString(),
                 'settings' => (object) $one->settings,
-                'words' => $curve->mechanism->controls() === [] ? '' : $curve->mechanism->inWords(Settings::of(array_map(floatval(...), $one->settings))),
+                'words' => $curve->mechanism->controls() === []
+                    ? ''
+                    : $curve->mechanism->inWords(Settings::of(array_map(floatval(...), $one->settings))),
                 'air_c' => $one->air_c,
                 'wind_ms' => $one->wind_ms,
                 'rain' => $one->rain,
@@ -108,7 +112,9 @@ final class CookerResource
             'settings' => (object) $settings->values,
             'words' => $curve->mechanism->inWords($settings),
             'celsius' => PlanResource::spread($celsius),
-            'reached' => $targetC === null || abs($curve->steadyC($curve->settingsFor($targetC, $weather), $weather)->likely - $targetC) < 4.0,
+            'reached' => $targetC === null || abs(
+                $curve->steadyC($curve->settingsFor($targetC, $weather), $weather)->likely - $targetC,
+            ) < 4.0,
             'extrapolated' => $curve->isExtrapolated($targetC ?? $celsius->likely, $weather),
         ];
     }
@@ -116,7 +122,16 @@ final class CookerResource
     /** @return list<array<string, mixed>> */
     public static function facts(Equipment $equipment): array
     {
-        return array_values(array_map(fn (Fact $fact): array => ['id' => $fact->id, 'name' => $fact->name, 'unit' => $fact->unit, 'value' => $equipment->facts[$fact->id], 'usual' => $fact->usual, 'least' => $fact->least, 'most' => $fact->most], Equipment::factsOf($equipment->kind->id)));
+        return array_values(
+            array_map(
+                fn (Fact $fact): array => [
+                    'id' => $fact->id, 'name' => $fact->name, 'unit' => $fact->unit,
+                    'value' => $equipment->facts[$fact->id], 'usual' => $fact->usual, 'least' => $fact->least,
+                    'most' => $fact->most,
+                ],
+                Equipment::factsOf($equipment->kind->id),
+            ),
+        );
     }
 
     /**
@@ -125,7 +140,13 @@ final class CookerResource
      */
     public static function controls(array $controls): array
     {
-        return array_map(fn (Control $control): array => ['id' => $control->id, 'name' => $control->name, 'unit' => $control->unit, 'least' => $control->least, 'most' => $control->most, 'step' => $control->step], $controls);
+        return array_map(
+            fn (Control $control): array => [
+                'id' => $control->id, 'name' => $control->name, 'unit' => $control->unit, 'least' => $control->least,
+                'most' => $control->most, 'step' => $control->step,
+            ],
+            $controls,
+        );
     }
 
     /**
@@ -146,7 +167,12 @@ final class CookerResource
             $model = $least + ($kind->mostC - $least) * $i / self::CURVE_POINTS;
             $settings = $curve->mechanism->settingsFor($model, $weather);
             $celsius = $curve->steadyC($settings, $weather);
-            $points[] = ['settings' => (object) array_map(fn (float $value): float => round($value, 3), $settings->values), 'celsius' => PlanResource::spread($celsius), 'kind_c' => round($curve->mechanism->steadyC($settings, $weather), 1), 'extrapolated' => $curve->isExtrapolated($celsius->likely, $weather)];
+            $points[] = [
+                'settings' => (object) array_map(fn (float $value): float => round($value, 3), $settings->values),
+                'celsius' => PlanResource::spread($celsius),
+                'kind_c' => round($curve->mechanism->steadyC($settings, $weather), 1),
+                'extrapolated' => $curve->isExtrapolated($celsius->likely, $weather),
+            ];
         }
 
         return $points;
@@ -160,6 +186,9 @@ final class CookerResource
         }
         $mean = fn (\Closure $of): float => array_sum(array_map($of, $own->observations)) / $count;
 
-        return Weather::of(round($mean(fn ($one): float => $one->weather->airC)), round($mean(fn ($one): float => $one->weather->windMs), 1));
+        return Weather::of(
+            round($mean(fn ($one): float => $one->weather->airC)),
+            round($mean(fn ($one): float => $one->weather->windMs), 1),
+        );
     }
 }

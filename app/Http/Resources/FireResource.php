@@ -43,14 +43,39 @@ final class FireResource
             'until_minutes' => round($fire->untilMinutes, 1),
             'light_minutes' => $fire->lightMinutes(),
             'fuel' => $fuel?->id,
-            'fuels' => $fuel === null ? [] : array_map(fn (Fuel $one): array => ['id' => $one->id, 'name' => $one->name, 'moisture_percent' => $one->isWood() ? round(100.0 * $one->moisture) : null], $equipment->fuels()),
+            'fuels' => $fuel === null
+                ? []
+                : array_map(
+                    fn (Fuel $one): array => [
+                        'id' => $one->id,
+                        'name' => $one->name,
+                        'moisture_percent' => $one->isWood() ? round(100.0 * $one->moisture) : null,
+                    ],
+                    $equipment->fuels(),
+                ),
             'layout' => $fire->layout,
             'layouts' => self::layouts($fire),
             'controls' => CookerResource::controls($fire->curve->mechanism->controls()),
             'steps' => array_map(fn (FireStep $step): array => self::step($fire, $step), $fire->steps),
             'lender' => $fire->lender,
-            'start' => $fuel === null || $fire->lender !== null ? null : ['kg' => round($fire->run->startKg, 3), 'words' => $fire->measure($fire->run->startKg), 'pieces' => $fuel->pieces($fire->run->startKg), 'bought_kg' => round($fire->litKg(), 2), 'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2)],
-            'refuels' => $fuel === null || $fire->lender !== null ? [] : array_map(fn (Refuel $refuel): array => ['minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1), 'kg' => round($refuel->kg, 3), 'words' => $fire->measure($refuel->kg)], $fire->run->refuels),
+            'start' => $fuel === null || $fire->lender !== null
+                ? null
+                : [
+                    'kg' => round($fire->run->startKg, 3),
+                    'words' => $fire->measure($fire->run->startKg),
+                    'pieces' => $fuel->pieces($fire->run->startKg),
+                    'bought_kg' => round($fire->litKg(), 2),
+                    'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2),
+                ],
+            'refuels' => $fuel === null || $fire->lender !== null
+                ? []
+                : array_map(
+                    fn (Refuel $refuel): array => [
+                        'minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1),
+                        'kg' => round($refuel->kg, 3), 'words' => $fire->measure($refuel->kg),
+                    ],
+                    $fire->run->refuels,
+                ),
             'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
             'buy_kg' => round($fire->buyKg(), 2),
             'buy_name' => $fire->feed()->name ?? $fuel?->name,
@@ -59,12 +84,20 @@ final class FireResource
             'smoke_words' => $fire->smokeWords(),
             'kwh' => $fuel === null && ! $fire->isFed() && ! $fire->buried ? round($fire->run->energyJ / 3.6e6, 1) : null,
             'swing_k' => $fire->swingK(),
-            'course' => array_map(fn (array $point): array => ['minutes' => round($point[0], 1)] + PlanResource::spread($point[1]), $fire->course),
-            'fuel_left' => $fuel === null ? [] : array_map(fn (array $point): array => ['minutes' => round($point[0], 1), 'kg' => round($point[1], 3)], $fire->run->left),
+            'course' => array_map(
+                fn (array $point): array => ['minutes' => round($point[0], 1)] + PlanResource::spread($point[1]),
+                $fire->course,
+            ),
+            'fuel_left' => $fuel === null
+                ? []
+                : array_map(fn (array $point): array => ['minutes' => round($point[0], 1), 'kg' => round($point[1], 3)], $fire->run->left),
             'floor' => $planned->floor === null ? null : self::floor($planned->floor, $fire),
             'count' => self::count($fire),
             'hand_s' => $fire->handSeconds() === null ? null : round($fire->handSeconds(), 1),
-            'hand_ticks' => $fire->equipment->isOpen() ? array_map(fn (int $seconds): array => ['seconds' => $seconds, 'celsius' => round(HandTest::wallC($seconds), 1)], [2, 3, 4, 6, 9, 16, 40]) : [],
+            'hand_ticks' => $fire->equipment->isOpen() ? array_map(
+                fn (int $seconds): array => ['seconds' => $seconds, 'celsius' => round(HandTest::wallC($seconds), 1)],
+                [2, 3, 4, 6, 9, 16, 40],
+            ) : [],
             'banking' => $planned->banking === null ? null : self::banking($planned->banking),
             'cautions' => PlanResource::warnings($planned->cautions),
             'workings' => PlanResource::workings($planned->workings),
@@ -82,11 +115,18 @@ final class FireResource
         return [
             'from_minutes' => round($step->fromMinutes, 1),
             'target_c' => $step->targetC,
-            'settings' => array_map(fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)], $fire->curve->mechanism->controls()),
+            'settings' => array_map(
+                fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)],
+                $fire->curve->mechanism->controls(),
+            ),
             'words' => $fire->buried ? 'coals under, beside and above; earth over all' : $fire->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
             'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : round($fire->closeInC(), 1),
-            'hand_s' => $fire->equipment->isOpen() ? ['target' => self::seconds($step->targetC), 'least' => self::seconds($step->steadyC->high), 'most' => self::seconds($step->steadyC->low)] : null,
+            'hand_s' => $fire->equipment->isOpen() ? [
+                'target' => self::seconds($step->targetC),
+                'least' => self::seconds($step->steadyC->high),
+                'most' => self::seconds($step->steadyC->low),
+            ] : null,
             'reached' => $step->reached,
             'extrapolated' => $step->extrapolated,
         ];
@@ -95,7 +135,9 @@ final class FireResource
     /** @return list<array{id: string, name: string}> */
     private static function layouts(FirePlan $fire): array
     {
-        $names = $fire->curve->mechanism instanceof CampOven ? array_map(fn (array $method): string => $method[0], CampOvenCount::METHODS) : $fire->equipment->layouts();
+        $names = $fire->curve->mechanism instanceof CampOven
+            ? array_map(fn (array $method): string => $method[0], CampOvenCount::METHODS)
+            : $fire->equipment->layouts();
         if ($fire->buried || count($names) < 2) {
             return [];
         }
@@ -121,7 +163,10 @@ final class FireResource
             'columns' => count($floor->fieldWm2[0]),
             'rows' => count($floor->fieldWm2),
             'field_kw_m2' => array_map(fn (array $row): array => array_map($kw, $row), $floor->fieldWm2),
-            'meat' => ['x_cm' => $cm($floor->meat['x']), 'y_cm' => $cm($floor->meat['y']), 'length_cm' => $cm($floor->meat['length']), 'width_cm' => $cm($floor->meat['width'])],
+            'meat' => [
+                'x_cm' => $cm($floor->meat['x']), 'y_cm' => $cm($floor->meat['y']),
+                'length_cm' => $cm($floor->meat['length']), 'width_cm' => $cm($floor->meat['width']),
+            ],
             'meat_kw_m2' => $kw($floor->meatWm2),
             'near_kw_m2' => $kw($floor->nearWm2),
             'far_kw_m2' => $kw($floor->farWm2),
@@ -152,7 +197,14 @@ final class FireResource
             'together_minutes' => round($banking->togetherMinutes),
             'apart_minutes' => round($banking->apartMinutes()),
             'joint_cm' => round(100.0 * $banking->jointM, 1),
-            'piles' => array_map(fn (Pile $pile): array => ['x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 3)], $banking->piles),
+            'piles' => array_map(
+                fn (Pile $pile): array => [
+                    'x_cm' => round(100.0 * $pile->xM, 2),
+                    'y_cm' => round(100.0 * $pile->yM, 2),
+                    'kg' => round($pile->kg, 3),
+                ],
+                $banking->piles,
+            ),
             'parts' => array_map(fn (BankedPart $part): array => [
                 'id' => $part->id, 'name' => $part->name, 'from' => $part->from, 'to' => $part->to, 'kw_m2' => round($part->fluxWm2 / 1000.0, 2),
                 'minutes' => round($part->minutes), 'even_minutes' => round($part->evenMinutes), 'banked_minutes' => round($part->bankedMinutes),

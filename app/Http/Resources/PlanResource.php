@@ -60,8 +60,19 @@ final class PlanResource extends JsonResource
             'dishes' => array_map(self::dish(...), $plan->dishes),
             'fires' => $this->fires ? array_map(FireResource::of(...), $plan->fires) : [],
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
-            'kit' => array_map(fn (KitItem $item): array => ['id' => 'kit.'.$item->id, 'name' => $item->name, 'why' => $item->why, 'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy)], $plan->kit),
-            'keeping' => array_map(fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()], $plan->keeping),
+            'kit' => array_map(
+                fn (KitItem $item): array => [
+                    'id' => 'kit.'.$item->id,
+                    'name' => $item->name,
+                    'why' => $item->why,
+                    'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy),
+                ],
+                $plan->kit,
+            ),
+            'keeping' => array_map(
+                fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()],
+                $plan->keeping,
+            ),
         ];
     }
 
@@ -99,10 +110,17 @@ final class PlanResource extends JsonResource
     /** @return array<string, mixed> temperatures from the centre outwards, the surface last */
     public static function section(Trace $trace): array
     {
-        $section = ['positions' => [...array_map(fn (float $x): float => round($x, 4), Resolution::fine()->positions()), 1.0], 'minutes' => [], 'celsius' => []];
+        $section = [
+            'positions' => [...array_map(fn (float $x): float => round($x, 4), Resolution::fine()->positions()), 1.0],
+            'minutes' => [],
+            'celsius' => [],
+        ];
         foreach (self::evenly($trace, self::SECTION_FRAMES) as $i) {
             $section['minutes'][] = round($trace->seconds[$i] / 60.0, 2);
-            $section['celsius'][] = [...array_map(fn (float $c): float => round($c, 1), $trace->profilesC[$i]), round($trace->surfaceC[$i], 1)];
+            $section['celsius'][] = [
+                ...array_map(fn (float $c): float => round($c, 1), $trace->profilesC[$i]),
+                round($trace->surfaceC[$i], 1),
+            ];
         }
 
         return $section;
@@ -116,13 +134,19 @@ final class PlanResource extends JsonResource
     /** @return array{low: float, likely: float, high: float} */
     public static function spread(Spread $spread, int $digits = 1): array
     {
-        return ['low' => round($spread->low, $digits), 'likely' => round($spread->likely, $digits), 'high' => round($spread->high, $digits)];
+        return [
+            'low' => round($spread->low, $digits),
+            'likely' => round($spread->likely, $digits),
+            'high' => round($spread->high, $digits),
+        ];
     }
 
     /** @return array{length_cm: float, width_cm: float, water_l: float}|null where something drips on coals or a floor */
     private static function dripPan(?DripPan $pan): ?array
     {
-        return $pan === null ? null : ['length_cm' => round(100.0 * $pan->lengthM), 'width_cm' => round(100.0 * $pan->widthM), 'water_l' => round($pan->waterL, 1)];
+        return $pan === null
+            ? null
+            : ['length_cm' => round(100.0 * $pan->lengthM), 'width_cm' => round(100.0 * $pan->widthM), 'water_l' => round($pan->waterL, 1)];
     }
 
     /**
@@ -131,7 +155,10 @@ final class PlanResource extends JsonResource
      */
     public static function warnings(array $cautions): array
     {
-        return array_map(fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()], $cautions);
+        return array_map(
+            fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()],
+            $cautions,
+        );
     }
 
     /**
@@ -143,7 +170,11 @@ final class PlanResource extends JsonResource
         return array_map(fn (Working $working): array => [
             'of' => $working->of,
             'rule' => $working->rule,
-            'inputs' => array_map(fn (string $label, string $value): array => ['label' => $label, 'value' => $value], array_keys($working->inputs), $working->inputs),
+            'inputs' => array_map(
+                fn (string $label, string $value): array => ['label' => $label, 'value' => $value],
+                array_keys($working->inputs),
+                $working->inputs,
+            ),
             'source' => $working->source->inWords(),
         ], $workings);
     }
@@ -210,7 +241,10 @@ final class PlanResource extends JsonResource
                 'decides' => $part->decides,
                 'from' => $part->part->from,
                 'to' => $part->part->to,
-                'core_c' => array_map(fn (int $i): float => round($part->trace->coreAt(60.0 * $forecast->cookMinutes->likely * $i / self::PART_POINTS), 1), range(0, self::PART_POINTS)),
+                'core_c' => array_map(
+                    fn (int $i): float => round($part->trace->coreAt(60.0 * $forecast->cookMinutes->likely * $i / self::PART_POINTS), 1),
+                    range(0, self::PART_POINTS),
+                ),
             ], $planned->parts),
             'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
             'warnings' => self::warnings($forecast->cautions),

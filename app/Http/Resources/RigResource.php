@@ -140,7 +140,10 @@ final class RigResource
                 'low_cm' => $cm($rig->heightM($rig->lowestM)),
                 'high_cm' => $cm($rig->heightM($rig->lowestM + $size->lengthM)),
                 'over_cm' => $cm($rig->overM($rig->lowestM + $size->lengthM)),
-                'parts' => array_map(fn (Part $part): array => ['name' => $part->name, 'height_cm' => $cm($rig->partHeightM($part, $size->lengthM))], Part::of($dish->cut)),
+                'parts' => array_map(
+                    fn (Part $part): array => ['name' => $part->name, 'height_cm' => $cm($rig->partHeightM($part, $size->lengthM))],
+                    Part::of($dish->cut),
+                ),
                 'rope_cm' => $cm($rig->ropeM()),
                 'chain_cm' => $cm($rig->chainM()),
             ],
@@ -168,6 +171,9 @@ final class RigResource
     /** @return array<string, mixed> */
     private static function size(JointSize $size): array
     {
-        return ['length_cm' => round(100.0 * $size->lengthM, 1), 'width_cm' => round(100.0 * $size->widthM, 1), 'depth_cm' => round(100.0 * $size->depthM, 1), 'measured' => $size->measured];
+        return [
+            'length_cm' => round(100.0 * $size->lengthM, 1), 'width_cm' => round(100.0 * $size->widthM, 1),
+            'depth_cm' => round(100.0 * $size->depthM, 1), 'measured' => $size->measured,
+        ];
     }
 }

@@ -34,7 +34,12 @@ final class RoastAnswer
     public static function of(Roast $stored): JsonResponse
     {
         $now = CarbonImmutable::now();
-        $mark = self::standing($stored, Cache::get(self::key($stored, 'mark')), self::stamp($stored, Yard::versions($stored->user_id)), $now);
+        $mark = self::standing(
+            $stored,
+            Cache::get(self::key($stored, 'mark')),
+            self::stamp($stored, Yard::versions($stored->user_id)),
+            $now,
+        );
         $json = $mark === null ? null : Cache::get(self::key($stored, 'whole'));
         [$tag, $json] = $mark !== null && is_string($json) ? [$mark['tag'], $json] : self::worked($stored, $now);
 
@@ -49,7 +54,10 @@ final class RoastAnswer
     public static function keeping(CoreRoast $roast, User $cook, ?Roast $over = null): JsonResponse
     {
         if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::at('file', sprintf('A kitchen holds up to %d roasts. Take old ones out as files and delete them.', Roast::MOST_IN_A_KITCHEN));
+            throw InvalidInput::at(
+                'file',
+                sprintf('A kitchen holds up to %d roasts. Take old ones out as files and delete them.', Roast::MOST_IN_A_KITCHEN),
+            );
         }
 
         return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
@@ -62,7 +70,12 @@ final class RoastAnswer
     /** The same for one who asks again: nothing, where nothing has changed since (RFC 9110, 304). */
     public static function since(Request $request, Roast $stored): Response
     {
-        $mark = self::standing($stored, Cache::get(self::key($stored, 'mark')), self::stamp($stored, Yard::versions($stored->user_id)), CarbonImmutable::now());
+        $mark = self::standing(
+            $stored,
+            Cache::get(self::key($stored, 'mark')),
+            self::stamp($stored, Yard::versions($stored->user_id)),
+            CarbonImmutable::now(),
+        );
 
         return $mark !== null && in_array($mark['tag'], $request->getETags(), true) ? self::unchanged($mark['tag']) : self::of($stored);
     }
@@ -76,7 +89,12 @@ final class RoastAnswer
     {
         $now = CarbonImmutable::now();
         $versions = Yard::versions($cookId);
-        $kept = Cache::many([...$roasts->map(fn (Roast $one): string => self::key($one, 'mark'))->all(), ...$roasts->map(fn (Roast $one): string => self::key($one, 'brief'))->all()]);
+        $kept = Cache::many(
+            [
+                ...$roasts->map(fn (Roast $one): string => self::key($one, 'mark'))->all(),
+                ...$roasts->map(fn (Roast $one): string => self::key($one, 'brief'))->all(),
+            ],
+        );
         $briefs = $tags = [];
         foreach ($roasts as $roast) {
             $mark = self::standing($roast, $kept[self::key($roast, 'mark')] ?? null, self::stamp($roast, $versions), $now);
@@ -97,7 +115,10 @@ final class RoastAnswer
     private static function stamp(Roast $stored, array $versions): string
     {
         $fires = $stored->inputs['fires'] ?? [];
-        $own = is_array($fires) ? array_map(fn (mixed $name): string => is_string($name) ? $name.' '.($versions[$name] ?? '') : '', array_column($fires, 'own')) : [];
+        $own = is_array($fires) ? array_map(
+            fn (mixed $name): string => is_string($name) ? $name.' '.($versions[$name] ?? '') : '',
+            array_column($fires, 'own'),
+        ) : [];
 
         return implode('|', [$stored->version, ...$own]);
     }
@@ -106,7 +127,9 @@ final class RoastAnswer
     private static function standing(Roast $stored, mixed $mark, string $stamp, CarbonImmutable $now): ?array
     {
         /** @var array{stamp: string, tag: string, until: int|null}|null $mark */
-        return $mark !== null && $mark['stamp'] === $stamp && ($mark['until'] === null || $now->getTimestamp() < $mark['until']) ? $mark : null;
+        return $mark !== null && $mark['stamp'] === $stamp && ($mark['until'] === null || $now->getTimestamp() < $mark['until'])
+            ? $mark
+            : null;
     }
 
     /** @return array{string, string, string} tag, the whole answer and the brief one */
@@ -115,11 +138,21 @@ final class RoastAnswer
         try {
             return self::insisted($stored, $now);
         } catch (InvalidInput $wrong) {
-            return self::kept($stored, $broken = self::broken($stored, $now, implode(' ', array_unique(array_merge(...array_values($wrong->messages))))), $broken, $now->addDay());
+            return self::kept(
+                $stored,
+                $broken = self::broken($stored, $now, implode(' ', array_unique(array_merge(...array_values($wrong->messages))))),
+                $broken,
+                $now->addDay(),
+            );
         } catch (\Throwable $wrong) {
             report($wrong);
 
-            return self::kept($stored, $broken = self::broken($stored, $now, 'Something in it leads the reckoning astray. Its file still holds all of it.'), $broken, $now->addHour());
+            return self::kept(
+                $stored,
+                $broken = self::broken($stored, $now, 'Something in it leads the reckoning astray. Its file still holds all of it.'),
+                $broken,
+                $now->addHour(),
+            );
         }
     }
 
@@ -132,7 +165,12 @@ final class RoastAnswer
     {
         $day = Day::of($stored->load(['readings', 'events']), $now);
 
-        return self::kept($stored, (new RoastResource($day))->toArray(), (new RoastResource($day, whole: false))->toArray(), $day->standsUntil($now));
+        return self::kept(
+            $stored,
+            (new RoastResource($day))->toArray(),
+            (new RoastResource($day, whole: false))->toArray(),
+            $day->standsUntil($now),
+        );
     }
 
     /**
@@ -143,8 +181,15 @@ final class RoastAnswer
     private static function kept(Roast $stored, array $whole, array $brief, ?CarbonImmutable $until): array
     {
         [$json, $short] = [json_encode($whole, JSON_THROW_ON_ERROR), json_encode($brief, JSON_THROW_ON_ERROR)];
-        $mark = ['stamp' => self::stamp($stored, Yard::versions($stored->user_id)), 'tag' => self::tag($json), 'until' => $until?->getTimestamp()];
-        Cache::putMany([self::key($stored, 'mark') => $mark, self::key($stored, 'whole') => $json, self::key($stored, 'brief') => $short], self::KEPT_S);
+        $mark = [
+            'stamp' => self::stamp($stored, Yard::versions($stored->user_id)),
+            'tag' => self::tag($json),
+            'until' => $until?->getTimestamp(),
+        ];
+        Cache::putMany(
+            [self::key($stored, 'mark') => $mark, self::key($stored, 'whole') => $json, self::key($stored, 'brief') => $short],
+            self::KEPT_S,
+        );
 
         return [$mark['tag'], $json, $short];
     }
@@ -183,8 +228,22 @@ final class RoastAnswer
             'serve_at' => $time($stored->serve_at),
             'note' => $stored->debrief_note,
             'file' => $stored->inputs,
-            'logged' => $stored->readings->map(fn (Reading $one): array => ['at' => $time($one->at), 'words' => Reading::PLACES[$one->place] ?? $one->place, 'celsius' => $one->celsius])
-                ->concat($stored->events->map(fn (Event $one): array => ['at' => $time($one->at), 'words' => $one->note ?? Event::KINDS[$one->kind] ?? $one->kind, 'celsius' => null]))
+            'logged' => $stored->readings->map(
+                fn (Reading $one): array => [
+                    'at' => $time($one->at),
+                    'words' => Reading::PLACES[$one->place] ?? $one->place,
+                    'celsius' => $one->celsius,
+                ],
+            )
+                ->concat(
+                    $stored->events->map(
+                        fn (Event $one): array => [
+                            'at' => $time($one->at),
+                            'words' => $one->note ?? Event::KINDS[$one->kind] ?? $one->kind,
+                            'celsius' => null,
+                        ],
+                    ),
+                )
                 ->sortBy('at')->values()->all(),
         ];
     }

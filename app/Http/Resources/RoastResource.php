@@ -67,7 +67,9 @@ final class RoastResource extends JsonResource
     /** @return array<string, mixed> in a list, a dish of the past is told as it was planned at the lighting */
     private function planned(int $dish): array
     {
-        $lit = $this->whole || $this->resource->dishStatus($dish) !== 'carved' ? null : ($this->resource->stored->lighting['dishes'][$dish] ?? null);
+        $lit = $this->whole || $this->resource->dishStatus($dish) !== 'carved'
+            ? null
+            : ($this->resource->stored->lighting['dishes'][$dish] ?? null);
 
         return $lit === null ? [] : ['cook_minutes' => $lit['cook_minutes'], 'pull_c' => $lit['pull_c']];
     }
@@ -84,7 +86,10 @@ final class RoastResource extends JsonResource
             'target_c' => $tending->targetC,
             'settings' => $values($tending->settings),
             'words' => $tending->fire->curve->mechanism->inWords($tending->settings),
-            'readings' => array_map(fn (array $one): array => ['minutes_ago' => round(-$one[0], 2), 'celsius' => $one[1]], $tending->readings),
+            'readings' => array_map(
+                fn (array $one): array => ['minutes_ago' => round(-$one[0], 2), 'celsius' => $one[1]],
+                $tending->readings,
+            ),
             'correction' => $correction === null ? null : [
                 'act' => $correction->act,
                 'words' => $correction->words,
@@ -92,7 +97,15 @@ final class RoastResource extends JsonResource
                 'look_minutes' => round($correction->lookMinutes),
                 'level_c' => round($correction->levelC, 1),
                 'drift_k_h' => round($correction->driftKH, 1),
-                'hand_s' => $tending->fire->equipment->isOpen() ? ['level' => round(HandTest::secondsOfWall($tending->readings === [] ? $correction->levelC : $tending->readings[count($tending->readings) - 1][1]), 1), 'target' => round(HandTest::secondsOfWall($tending->targetC), 1)] : null,
+                'hand_s' => $tending->fire->equipment->isOpen() ? [
+                    'level' => round(
+                        HandTest::secondsOfWall(
+                            $tending->readings === [] ? $correction->levelC : $tending->readings[count($tending->readings) - 1][1],
+                        ),
+                        1,
+                    ),
+                    'target' => round(HandTest::secondsOfWall($tending->targetC), 1),
+                ] : null,
                 'settings' => $correction->settings === null ? null : $values($correction->settings),
             ],
         ];
@@ -107,24 +120,42 @@ final class RoastResource extends JsonResource
         $time = fn (?CarbonImmutable $at): ?string => $at === null ? null : PlanResource::time($at->setTimezone($day->stored->time_zone));
         $facts = [
             'status' => $day->dishStatus($dish),
-            'cooker_sense_c' => ($sense = $day->diary->sense($dish, CarbonImmutable::now())) === null ? null : ['low' => round($sense->lowC, 1), 'high' => round($sense->highC, 1)],
+            'cooker_sense_c' => ($sense = $day->diary->sense($dish, CarbonImmutable::now())) === null
+                ? null
+                : ['low' => round($sense->lowC, 1), 'high' => round($sense->highC, 1)],
             'on_at' => $time($on),
             'pulled_at' => $time($day->diary->pulledAt($dish)),
             'carved_at' => $time($day->diary->carvedAt($dish)),
             'live' => $live === null || $on === null ? null : [
-                'pull_at' => array_map(fn (float $minutes): ?string => $time($on->addSeconds((int) round(60.0 * $minutes))), PlanResource::spread($live->cookMinutes, 3)),
+                'pull_at' => array_map(
+                    fn (float $minutes): ?string => $time($on->addSeconds((int) round(60.0 * $minutes))),
+                    PlanResource::spread($live->cookMinutes, 3),
+                ),
                 'cook_minutes' => PlanResource::spread($live->cookMinutes),
                 'pull_c' => round($live->pullC, 1),
                 'core_now_c' => PlanResource::spread($live->coreNowC),
-                'core_ahead' => self::ahead($live, $on),
-                'read' => $live->belief->newest === null ? null : ['id' => $live->belief->newest->id, 'celsius' => $live->belief->newest->celsius, 'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds)))],
+                'core_ahead' => $this->ahead($live, $on),
+                'read' => $live->belief->newest === null
+                    ? null
+                    : [
+                        'id' => $live->belief->newest->id,
+                        'celsius' => $live->belief->newest->celsius,
+                        'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds))),
+                    ],
                 'disagrees' => $live->belief->disagrees(),
                 'gets_there' => $live->getsThere,
                 'safe_at_carving' => $live->atCarving->safe,
-                'advice' => $live->advice === null ? null : ['act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why, 'minutes' => $live->advice->minutes],
+                'advice' => $live->advice === null
+                    ? null
+                    : [
+                        'act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why,
+                        'minutes' => $live->advice->minutes,
+                    ],
                 'peak_c' => round($live->peakC, 1),
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
-                'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes))) : null,
+                'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere
+                    ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes)))
+                    : null,
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
                 'heat_factor' => round($live->guess->reached(60.0 * $live->cookMinutes->likely), 3),
                 'thickness_factor' => round($live->guess->thickness, 3),
@@ -133,19 +164,24 @@ final class RoastResource extends JsonResource
             ],
         ];
 
-        return $this->whole ? $facts + ['pictures' => $live === null ? PlanResource::pictures($day->plan->forecast($dish)) : self::livePictures($live)] : $facts;
+        return $this->whole ? $facts + [
+            'pictures' => $live === null ? PlanResource::pictures($day->plan->forecast($dish)) : self::livePictures($live),
+        ] : $facts;
     }
 
     /** @return array<string, mixed> the core from now on, so that a screen moves along it by itself until there is something new */
-    private static function ahead(LiveForecast $live, CarbonImmutable $on): array
+    private function ahead(LiveForecast $live, CarbonImmutable $on): array
     {
         $now = CarbonImmutable::now();
         $from = $on->diffInSeconds($now);
 
         return [
-            'from' => $now->format(self::TO_THE_MILLISECOND),
+            'from' => $now->setTimezone($this->resource->stored->time_zone)->format(self::TO_THE_MILLISECOND),
             'every_minutes' => self::AHEAD_EVERY_MINUTES,
-            'celsius' => array_map(fn (int $step): float => round($live->trace->coreAt($from + 60.0 * self::AHEAD_EVERY_MINUTES * $step), 2), range(0, self::AHEAD_STEPS)),
+            'celsius' => array_map(
+                fn (int $step): float => round($live->trace->coreAt($from + 60.0 * self::AHEAD_EVERY_MINUTES * $step), 2),
+                range(0, self::AHEAD_STEPS),
+            ),
         ];
     }
 
@@ -154,7 +190,14 @@ final class RoastResource extends JsonResource
     {
         return [
             'curve' => PlanResource::curve($live->trace),
-            'band' => array_map(fn (array $point): array => ['minutes' => round($point[0], 1), 'low_c' => round($point[1]->low, 2), 'high_c' => round($point[1]->high, 2)], $live->band),
+            'band' => array_map(
+                fn (array $point): array => [
+                    'minutes' => round($point[0], 1),
+                    'low_c' => round($point[1]->low, 2),
+                    'high_c' => round($point[1]->high, 2),
+                ],
+                $live->band,
+            ),
             'section' => PlanResource::section($live->trace),
         ];
     }
@@ -199,7 +242,9 @@ final class RoastResource extends JsonResource
     private function reading(Reading $reading): array
     {
         $live = $this->resource->live[$reading->dish] ?? null;
-        $verdict = $reading->place === Reading::COOKER ? ($this->resource->diary->isOdd($reading) ? Verdict::OddForTheCooker : Verdict::Counts) : ($live->verdicts[$reading->client_id] ?? Verdict::NotOnTheHeat);
+        $verdict = $reading->place === Reading::COOKER ? (
+            $this->resource->diary->isOdd($reading) ? Verdict::OddForTheCooker : Verdict::Counts
+        ) : ($live->verdicts[$reading->client_id] ?? Verdict::NotOnTheHeat);
 
         return [
             'id' => $reading->client_id,
@@ -208,7 +253,9 @@ final class RoastResource extends JsonResource
             'place' => $reading->place,
             'place_words' => Reading::PLACES[$reading->place],
             'celsius' => $reading->celsius,
-            'hand_s' => $reading->place === Reading::COOKER && $this->isOnOpenFire($reading->dish) ? round(HandTest::secondsOfWall($reading->celsius), 1) : null,
+            'hand_s' => $reading->place === Reading::COOKER && $this->isOnOpenFire($reading->dish)
+                ? round(HandTest::secondsOfWall($reading->celsius), 1)
+                : null,
             'sure' => $reading->sure,
             'counts' => $verdict === Verdict::Counts,
             'verdict' => $verdict->inWords(),

@@ -17,7 +17,10 @@ use Diatherm\Heat\Vapour;
  */
 final class Vessel
 {
-    /** Film between wall and air inside, natural convection, W/(m²·K). Source: Incropera & DeWitt, chapter 9: 4 to 8 in closed spaces of this size. */
+    /**
+     * Film between wall and air inside, natural convection, W/(m²·K). Source: Incropera & DeWitt, chapter 9: 4 to 8 in
+     * closed spaces of this size.
+     */
     private const FILM_WM2K = 6.0;
 
     /** Wall to liquid that lies on it, up to gentle boiling, W/(m²·K). Source: Incropera & DeWitt, chapters 9 and 10: some hundreds. */
@@ -153,11 +156,17 @@ final class Vessel
     {
         $film = $this->liquidFilm();
         $at = Vapour::saturationPa($this->liquidC);
-        $inside = min(Vapour::saturationPa($this->boilingC), max(0.0, ($film * $at + $foodKgS + $this->boilKgS) / ($film + $this->kind->leakKgSPa)));
+        $inside = min(
+            Vapour::saturationPa($this->boilingC),
+            max(0.0, ($film * $at + $foodKgS + $this->boilKgS) / ($film + $this->kind->leakKgSPa)),
+        );
         $leaves = min($film * ($at - $inside), $this->liquidKg / $seconds);
         $storage = self::WATER_J_KG_K * $this->liquidKg / $seconds;
         $next = ($storage * $this->liquidC + $toLiquid * $this->wallC - $leaves * Vapour::LATENT_J_KG) / ($storage + $toLiquid);
-        $boils = min(max(0.0, $next - $this->boilingC) * ($storage + $toLiquid) / Vapour::LATENT_J_KG, max(0.0, $this->liquidKg / $seconds - $leaves));
+        $boils = min(
+            max(0.0, $next - $this->boilingC) * ($storage + $toLiquid) / Vapour::LATENT_J_KG,
+            max(0.0, $this->liquidKg / $seconds - $leaves),
+        );
         $this->liquidC = min($this->boilingC, $next);
         $this->liquidKg = max(0.0, $this->liquidKg - $seconds * ($leaves + $boils));
 

@@ -47,12 +47,28 @@ final readonly class VesselKind
     {
         $area = ($diameterM / self::STATED_M) ** 2;
 
-        return new self($this->storageJK * $area, $this->wallM2 * $area, $this->floorM2 * $area, $this->leakKgSPa * $diameterM / self::STATED_M, $this->lossWK * $area, $this->mostW, $this->liquidKg * $area);
+        return new self(
+            $this->storageJK * $area,
+            $this->wallM2 * $area,
+            $this->floorM2 * $area,
+            $this->leakKgSPa * $diameterM / self::STATED_M,
+            $this->lossWK * $area,
+            $this->mostW,
+            $this->liquidKg * $area,
+        );
     }
 
     /** The same with coals and earth all round, so that nothing is lost but by them. */
     public function buried(): self
     {
-        return new self($this->storageJK, $this->wallM2, $this->floorM2, self::EARTH_SEALS * $this->leakKgSPa, 0.0, null, self::BURIED_LIQUID_KG_M2 * $this->floorM2);
+        return new self(
+            $this->storageJK,
+            $this->wallM2,
+            $this->floorM2,
+            self::EARTH_SEALS * $this->leakKgSPa,
+            0.0,
+            null,
+            self::BURIED_LIQUID_KG_M2 * $this->floorM2,
+        );
     }
 }
