@@ -22,8 +22,8 @@ final class Lessons
     /** @return array<string, Observation> settled ones, by id of the reading */
     public static function of(Day $day, FirePlan $fire): array
     {
-        $kind = $fire->equipment->kind->id;
-        $pace = max(self::AFTER_LID_MINUTES, $fire->curve->paceMinutes($fire->steps[0]->targetC, $fire->weather));
+        $kind = $fire->stove->equipment->kind->id;
+        $pace = max(self::AFTER_LID_MINUTES, $fire->stove->curve->paceMinutes($fire->steps[0]->targetC, $fire->stove->weather));
         $lessons = [];
         foreach ($day->stored->readings as $reading) {
             if ($reading->place !== Reading::COOKER || $day->diary->isOdd($reading) || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
@@ -32,7 +32,7 @@ final class Lessons
             [$settings, $setAt] = self::setAt($day, $fire, $reading->at);
             $disturbed = max($setAt?->getTimestamp() ?? 0, self::lastLid($day, $reading->at)?->getTimestamp() ?? 0);
             if ($reading->at->getTimestamp() - $disturbed >= 60.0 * $pace) {
-                $lessons[$reading->client_id] = Observation::of($settings, $fire->weather, $reading->celsius, at: $reading->at);
+                $lessons[$reading->client_id] = Observation::of($settings, $fire->stove->weather, $reading->celsius, at: $reading->at);
             }
         }
 
@@ -43,11 +43,11 @@ final class Lessons
     public static function setAt(Day $day, FirePlan $fire, CarbonImmutable $moment): array
     {
         $settings = self::asLit($day, $fire);
-        $set = $day->diary->lastSet($fire->equipment->kind->id, $moment);
+        $set = $day->diary->lastSet($fire->stove->equipment->kind->id, $moment);
         if ($set === null) {
             return [$settings, null];
         }
-        foreach ($fire->curve->mechanism->controls() as $control) {
+        foreach ($fire->stove->curve->mechanism->controls() as $control) {
             $settings = $settings->with($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));
         }
 
@@ -58,8 +58,8 @@ final class Lessons
     private static function asLit(Day $day, FirePlan $fire): Settings
     {
         $settings = $fire->steps[0]->settings;
-        foreach ($day->stored->lighting['settings'][$fire->equipment->kind->id] ?? [] as $id => $value) {
-            foreach ($fire->curve->mechanism->controls() as $control) {
+        foreach ($day->stored->lighting['settings'][$fire->stove->equipment->kind->id] ?? [] as $id => $value) {
+            foreach ($fire->stove->curve->mechanism->controls() as $control) {
                 $settings = $control->id === $id ? $settings->with($id, $control->clamp($value)) : $settings;
             }
         }

@@ -34,7 +34,7 @@ final class Lighting
     {
         $settings = [];
         foreach ($plan->fires as $fire) {
-            $settings[$fire->plan->equipment->kind->id] = $fire->plan->steps[0]->settings->values;
+            $settings[$fire->plan->stove->equipment->kind->id] = $fire->plan->steps[0]->settings->values;
         }
 
         return [

@@ -33,8 +33,8 @@ final readonly class Tending
         $tended = [];
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;
-            $on = array_values(array_filter($fire->dishes, fn (int $dish): bool => $day->dishStatus($dish) === 'on'));
-            if ($on !== [] && ! $fire->buried) {
+            $on = array_values(array_filter($fire->use->dishes, fn (int $dish): bool => $day->dishStatus($dish) === 'on'));
+            if ($on !== [] && ! $fire->use->buried) {
                 $tended[] = self::one($day, $fire, $now);
             }
         }
@@ -44,8 +44,8 @@ final readonly class Tending
 
     private static function one(Day $day, FirePlan $fire, CarbonImmutable $now): self
     {
-        $kind = $fire->equipment->kind->id;
-        $minutes = ($now->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0;
+        $kind = $fire->stove->equipment->kind->id;
+        $minutes = ($now->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0;
         $step = $fire->steps[0];
         foreach ($fire->steps as $one) {
             $step = $one->fromMinutes <= $minutes ? $one : $step;
@@ -61,8 +61,8 @@ final readonly class Tending
             $readings,
             $step->targetC,
             Correction::of(
-                $fire->curve,
-                $fire->weather,
+                $fire->stove->curve,
+                $fire->stove->weather,
                 $step->targetC,
                 $settings,
                 $day->diary->cookerReadings($kind, fresh: true),

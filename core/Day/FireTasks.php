@@ -24,13 +24,13 @@ final class FireTasks
     /** @return array{string, string} title and detail of the lighting */
     public static function light(FirePlan $fire): array
     {
-        $fuel = $fire->fuel;
+        $fuel = $fire->stove->fuel;
         if ($fuel === null) {
-            return match ($fire->equipment->kind->light) {
-                'gas' => ['Light the '.$fire->equipment->kind->short, 'Lid open to light. '.ucfirst(self::preheating($fire))],
+            return match ($fire->stove->equipment->kind->light) {
+                'gas' => ['Light the '.$fire->stove->equipment->kind->short, 'Lid open to light. '.ucfirst(self::preheating($fire))],
                 default => [
-                    'Switch on the '.$fire->equipment->kind->short,
-                    ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)).'. Dry, grounded, clear of walls',
+                    'Switch on the '.$fire->stove->equipment->kind->short,
+                    ucfirst($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings)).'. Dry, grounded, clear of walls',
                 ],
             };
         }
@@ -60,19 +60,19 @@ final class FireTasks
     public static function lay(FirePlan $fire): array
     {
         $step = $fire->steps[0];
-        $title = $fire->equipment->isOpen() && $fire->handSeconds() !== null
+        $title = $fire->stove->equipment->isOpen() && $fire->handSeconds() !== null
             ? sprintf('Lay the fire: a hand held %.0f s', $fire->handSeconds())
-            : sprintf('Bring the %s to %s', $fire->equipment->kind->short, Figure::celsius($step->targetC));
+            : sprintf('Bring the %s to %s', $fire->stove->equipment->kind->short, Figure::celsius($step->targetC));
         $parts = array_filter([
             self::layout($fire),
             $fire->closeInC() !== null
-                ? sprintf('Slots wide open to %.0f °C, then %s', $fire->closeInC(), $fire->curve->mechanism->inWords($step->settings))
+                ? sprintf('Slots wide open to %.0f °C, then %s', $fire->closeInC(), $fire->stove->curve->mechanism->inWords($step->settings))
                 : (
-                    $fire->curve->mechanism instanceof GasGrill
+                    $fire->stove->curve->mechanism instanceof GasGrill
                         ? self::preheating($fire)
-                        : ($fire->count() !== null ? '' : $fire->curve->mechanism->inWords($step->settings))
+                        : ($fire->count() !== null ? '' : $fire->stove->curve->mechanism->inWords($step->settings))
                 ),
-            $fire->equipment->kind->lid && $fire->count() === null ? 'lid down' : '',
+            $fire->stove->equipment->kind->lid && $fire->count() === null ? 'lid down' : '',
         ], fn (string $words): bool => $words !== '');
 
         return [$title, ucfirst(implode('. ', array_map(ucfirst(...), $parts)))];
@@ -85,45 +85,45 @@ final class FireTasks
      */
     public static function entries(FirePlan $fire, float $likelyMinutes, bool $begun): array
     {
-        $kind = $fire->equipment->kind->id;
-        $at = fn (float $minutes): \DateTimeImmutable => $fire->startsAt->setTimestamp(
-            $fire->startsAt->getTimestamp() + (int) round(60.0 * $minutes),
+        $kind = $fire->stove->equipment->kind->id;
+        $at = fn (float $minutes): \DateTimeImmutable => $fire->use->startsAt->setTimestamp(
+            $fire->use->startsAt->getTimestamp() + (int) round(60.0 * $minutes),
         );
         $entries = [];
-        if ($fire->lender !== null) {
-            $fuel = $fire->topUpKg > 0.0 ? $fire->fuel : null;
-            $more = $fuel?->inWords($fire->topUpKg);
+        if ($fire->lent->from !== null) {
+            $fuel = $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel : null;
+            $more = $fuel?->inWords($fire->lent->topUpKg);
             $entries = $fuel === null
                 ? []
-                : [new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes), "Light $more more", self::chimneys($fire->topUpKg).", for the sear over what is left in the {$fire->lender}", until: $at(0.0))];
+                : [new Entry("fire.$kind.light", $fire->use->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes), "Light $more more", self::chimneys($fire->lent->topUpKg).", for the sear over what is left in the {$fire->lent->from}", until: $at(0.0))];
 
             return [
                 ...$entries,
                 new Entry(
                     "fire.$kind.lay",
-                    $fire->dish,
+                    $fire->use->dish,
                     Act::Fire,
                     $at(-self::TAKE_OVER_MINUTES),
                     'Pan out, lid off, slots open',
-                    "Rake the coals in the {$fire->lender} together".($more === null ? ': they do for the sear' : ", the $more on them"),
+                    "Rake the coals in the {$fire->lent->from} together".($more === null ? ': they do for the sear' : ", the $more on them"),
                     until: $at(0.0),
                 ),
             ];
         }
-        if (! $fire->first) {
+        if (! $fire->use->first) {
             // The dish comes to it from another cooker: it has to be ready by then.
             [$light, $care] = self::light($fire);
             [$lay, $how] = self::lay($fire);
-            $entries[] = new Entry("fire.$kind.light", $fire->dish, Act::Fire, $at($fire->lightMinutes()), $light, $care);
-            $entries[] = new Entry("fire.$kind.lay", $fire->dish, Act::Fire, $at(-$fire->preheatMinutes), $lay, $how, until: $at(0.0));
+            $entries[] = new Entry("fire.$kind.light", $fire->use->dish, Act::Fire, $at($fire->lightMinutes()), $light, $care);
+            $entries[] = new Entry("fire.$kind.lay", $fire->use->dish, Act::Fire, $at(-$fire->use->preheatMinutes), $lay, $how, until: $at(0.0));
         }
-        if (! $begun && $fire->equipment->isVented() && $fire->run->closedInMinutes !== null) {
+        if (! $begun && $fire->stove->equipment->isVented() && $fire->run->closedInMinutes !== null) {
             $entries[] = new Entry(
                 "fire.$kind.close",
-                $fire->dish,
+                $fire->use->dish,
                 Act::Fire,
                 $at($fire->run->closedInMinutes),
-                ucfirst($fire->curve->mechanism->inWords($fire->steps[0]->settings)),
+                ucfirst($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings)),
                 sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->closeInC() ?? $fire->steps[0]->targetC),
                 until: $at(0.0),
             );
@@ -131,19 +131,19 @@ final class FireTasks
         foreach (array_slice($fire->steps, 1) as $i => $step) {
             $entries[] = new Entry(
                 "fire.$kind.step.$i",
-                $fire->dish,
+                $fire->use->dish,
                 Act::Fire,
                 $at($step->fromMinutes),
-                $fire->equipment->isOpen() ? sprintf(
+                $fire->stove->equipment->isOpen() ? sprintf(
                     '%s: a hand held %.0f s',
-                    $fire->name,
+                    $fire->stove->name,
                     HandTest::seconds(HandTest::fluxOfWallWm2($step->targetC)),
-                ) : sprintf('%s to %s', $fire->name, Figure::celsius($step->targetC)),
-                ucfirst($fire->curve->mechanism->inWords($step->settings)),
+                ) : sprintf('%s to %s', $fire->stove->name, Figure::celsius($step->targetC)),
+                ucfirst($fire->stove->curve->mechanism->inWords($step->settings)),
             );
         }
         foreach ($fire->run->refuels as $i => $refuel) {
-            $fuel = $fire->fuel;
+            $fuel = $fire->stove->fuel;
             if ($fuel === null) {
                 continue;
             }
@@ -151,31 +151,31 @@ final class FireTasks
             $second = $fire->hasSecondFire();
             $entries[] = new Entry(
                 "fire.$kind.ready.$i",
-                $fire->dish,
+                $fire->use->dish,
                 Act::Fire,
                 $at($refuel->lightMinutes),
                 $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more",
                 $second
                     ? 'From the back; coals are taken from its front'
-                    : self::chimneys($refuel->kg).', for the '.$fire->equipment->kind->short,
+                    : self::chimneys($refuel->kg).', for the '.$fire->stove->equipment->kind->short,
                 until: $at($refuel->minutes),
             );
             $entries[] = new Entry(
                 "fire.$kind.refuel.$i",
-                $fire->dish,
+                $fire->use->dish,
                 Act::Fire,
                 $at($refuel->minutes),
-                sprintf($second && $fire->equipment->isOpen() ? 'Rake in %s' : 'Add %s', $words),
+                sprintf($second && $fire->stove->equipment->isOpen() ? 'Rake in %s' : 'Add %s', $words),
                 $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire),
                 until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null,
             );
         }
         if ($fire->count() !== null) {
-            for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->untilMinutes - 15.0; $k++) {
+            for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->use->untilMinutes - 15.0; $k++) {
                 $minutes = $k * self::QUARTER_TURN_MINUTES;
                 $entries[] = new Entry(
                     "fire.$kind.quarter.$k",
-                    $fire->dish,
+                    $fire->use->dish,
                     Act::Chore,
                     $at($minutes),
                     'Quarter turn of pot and lid',
@@ -197,19 +197,19 @@ final class FireTasks
                 ? sprintf('%d on the lid, in a ring; a good fire close at its side', $count['over'])
                 : sprintf('%d on the lid, %d below, in a ring', $count['over'], $count['under']);
         }
-        if ($fire->wish->piles !== null) {
+        if ($fire->stove->wish->piles !== null) {
             return 'the coals as you laid them on the picture';
         }
-        $names = $fire->equipment->layouts();
+        $names = $fire->stove->equipment->layouts();
 
-        return $fire->fuel === null || $fire->layout === null ? '' : lcfirst($names[$fire->layout] ?? '');
+        return $fire->stove->fuel === null || $fire->stove->layout === null ? '' : lcfirst($names[$fire->stove->layout] ?? '');
     }
 
     private static function refuelled(FirePlan $fire): string
     {
         return match (true) {
             $fire->count() !== null => 'Where the smallest lie, on the lid and below as before; knock the ash off. The lid level, so that no ash tips in',
-            $fire->equipment->isOpen() => 'Where the old ones lie; then the hand test',
+            $fire->stove->equipment->isOpen() => 'Where the old ones lie; then the hand test',
             default => 'On the old ones, lid down again at once',
         };
     }
@@ -218,8 +218,8 @@ final class FireTasks
     {
         return sprintf(
             'all burners full for %.0f min with the lid down, then %s',
-            $fire->preheatMinutes,
-            $fire->curve->mechanism->inWords($fire->steps[0]->settings),
+            $fire->use->preheatMinutes,
+            $fire->stove->curve->mechanism->inWords($fire->steps[0]->settings),
         );
     }
 

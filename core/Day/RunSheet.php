@@ -67,7 +67,7 @@ final readonly class RunSheet
         $lit = [];
         $byKind = [];
         foreach ($fires as $fire) {
-            $byKind[$fire->equipment->kind->id] = $fire;
+            $byKind[$fire->stove->equipment->kind->id] = $fire;
         }
         // A cooker that is lit for the first dish needs no second match.
         $order = array_keys($onTimes);
@@ -99,17 +99,17 @@ final readonly class RunSheet
         }
         foreach ($fires as $fire) {
             $off = array_map(
-                fn (int $i): float => ($onTimes[$i]->getTimestamp() - $fire->startsAt->getTimestamp()) / 60.0 + $timings[$i]->pull->likely,
-                $fire->dishes,
+                fn (int $i): float => ($onTimes[$i]->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0 + $timings[$i]->pull->likely,
+                $fire->use->dishes,
             );
-            $burning = array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
-            if (! $fire->buried && $burning !== []) {
+            $burning = array_filter($fire->use->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
+            if (! $fire->use->buried && $burning !== []) {
                 array_push(
                     $entries,
                     ...FireTasks::entries(
                         $fire,
                         max(0.0, ...$off),
-                        array_filter($fire->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->onAt !== null) !== [],
+                        array_filter($fire->use->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->onAt !== null) !== [],
                     ),
                 );
             }

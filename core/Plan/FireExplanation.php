@@ -12,7 +12,7 @@ use Diatherm\Measure\Working;
 use Diatherm\Tending\Banking;
 use Diatherm\Tending\FireLayout;
 use Diatherm\Tending\FirePlan;
-use Diatherm\Tending\FireRun;
+use Diatherm\Tending\FireSimulation;
 
 /** Why the numbers of a fire plan are what they are. */
 final class FireExplanation
@@ -21,27 +21,27 @@ final class FireExplanation
     public static function of(FirePlan $fire, ?Banking $banking): array
     {
         $step = $fire->steps[0];
-        $weather = ['Air' => sprintf('%.0f °C', $fire->weather->airC), 'Wind' => sprintf('%.1f m/s', $fire->weather->windMs)]
-            + ($fire->weather->rain ? ['Rain' => 'yes'] : []) + (
-                $fire->weather->altitudeM > 0.0 ? ['Altitude' => sprintf('%.0f m', $fire->weather->altitudeM)] : []
+        $weather = ['Air' => sprintf('%.0f °C', $fire->stove->weather->airC), 'Wind' => sprintf('%.1f m/s', $fire->stove->weather->windMs)]
+            + ($fire->stove->weather->rain ? ['Rain' => 'yes'] : []) + (
+                $fire->stove->weather->altitudeM > 0.0 ? ['Altitude' => sprintf('%.0f m', $fire->stove->weather->altitudeM)] : []
             );
         $workings = [
-            new Working('fire.settings', CookerExplanation::physics($fire->curve->mechanism).($fire->curve->settled > 0 ? ' Bent by what was logged on this cooker.' : ' Nothing was logged on it: this is how its kind behaves.'), [
+            new Working('fire.settings', CookerExplanation::physics($fire->stove->curve->mechanism).($fire->stove->curve->settled > 0 ? ' Bent by what was logged on this cooker.' : ' Nothing was logged on it: this is how its kind behaves.'), [
                 'Target' => sprintf('%.0f °C', $step->targetC), 'These settings come to' => sprintf('%.0f °C', $step->steadyC->likely), 'Eight in ten lie within' => sprintf(
                     '%.0f °C to %.0f °C',
                     $step->steadyC->low,
                     $step->steadyC->high,
-                ), 'Readings behind it' => (string) $fire->curve->settled,
+                ), 'Readings behind it' => (string) $fire->stove->curve->settled,
             ] + $weather, Source::computed()),
             new Working('fire.course', 'Minute by minute: heat from coals, knobs or element, less what the walls and the draught carry off, over what the body stores; with the coals burning away and the refuels put on by the clock.', [
-                'Stores' => sprintf('%.0f kJ/K', $fire->curve->mechanism->storageJK() / 1000.0), 'Follows within' => sprintf(
+                'Stores' => sprintf('%.0f kJ/K', $fire->stove->curve->mechanism->storageJK() / 1000.0), 'Follows within' => sprintf(
                     '%.0f min',
-                    $fire->curve->paceMinutes($step->targetC, $fire->weather),
+                    $fire->stove->curve->paceMinutes($step->targetC, $fire->stove->weather),
                 ),
             ], Source::computed()),
         ];
-        if ($fire->fuel !== null) {
-            array_push($workings, ...self::fuel($fire, $fire->fuel));
+        if ($fire->stove->fuel !== null) {
+            array_push($workings, ...self::fuel($fire, $fire->stove->fuel));
         }
         if ($fire->isFed()) {
             $workings[] = new Working(
@@ -70,7 +70,7 @@ final class FireExplanation
                 Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'),
             );
         }
-        if ($fire->equipment->isOpen() && $fire->fuel !== null) {
+        if ($fire->stove->equipment->isOpen() && $fire->stove->fuel !== null) {
             $workings[] = new Working(
                 'fire.turn',
                 'A surface that turns about the spit faces each ray by s/π on average, s being the sine of the ray’s angle with the spit: 1/π of what looks down over a narrow bed, more over a wide one.',
@@ -83,12 +83,12 @@ final class FireExplanation
                 'fire.close',
                 sprintf(
                     'Coals that burn freely are some 300 K hotter than coals that are starved of air. What they hold of it comes out within minutes of closing the slots, and warms what the cooker stores; it is closed in that much sooner, but not by more than %.0f K.',
-                    FireRun::MOST_CLOSE_IN_K,
+                    FireSimulation::MOST_CLOSE_IN_K,
                 ),
                 [
                     'Closed in at' => sprintf('%.0f °C', $fire->closeInC()),
                     'On the way to' => sprintf('%.0f °C', $step->targetC),
-                    'Stores' => sprintf('%.0f kJ/K', $fire->curve->mechanism->storageJK() / 1000.0),
+                    'Stores' => sprintf('%.0f kJ/K', $fire->stove->curve->mechanism->storageJK() / 1000.0),
                 ],
                 Source::of(Mark::Common),
             );
@@ -132,13 +132,13 @@ final class FireExplanation
         ];
 
         return [
-            new Working('fire.start', $fire->equipment->isVented()
+            new Working('fire.start', $fire->stove->equipment->isVented()
                 ? 'As much as can give the heat that is needed to the end, but not three times that heat at once: more would roar at every lid lift. It is renewed when it can only just give it.'
                 : 'As much as gives the wanted heat at the meat when it is freshly grey. It is renewed when it has faded to a set share of that.', $bed, $fuel->source()),
-            new Working('fire.refuels', $fire->equipment->isVented()
+            new Working('fire.refuels', $fire->stove->equipment->isVented()
                 ? 'Fed when the bed can give only a little more than what holds the target, with what lasts to the end; never so much that it could give three times that.'
                 : 'Fed when it has faded to this share of what it gave at first, and then made up to that again; wind at the coals has it fade sooner.',
-                ($fire->equipment->isOpen() ? ['Fed at' => sprintf('%.0f %%', 100.0 * $fire->equipment->renewAt($fire->wish->steady))] : []) + ['Refuels' => (string) count($fire->run->refuels), 'Wind' => sprintf('%.1f m/s', $fire->weather->windMs)], Source::of(Mark::Common)),
+                ($fire->stove->equipment->isOpen() ? ['Fed at' => sprintf('%.0f %%', 100.0 * $fire->stove->equipment->renewAt($fire->stove->wish->steady))] : []) + ['Refuels' => (string) count($fire->run->refuels), 'Wind' => sprintf('%.1f m/s', $fire->stove->weather->windMs)], Source::of(Mark::Common)),
             new Working(
                 'fire.buy',
                 'What is laid and added, and one refuel in hand: a cook that runs late still has a fire.',

@@ -117,7 +117,7 @@ final readonly class Plan
             $roast,
             $laid,
             $dishes,
-            array_map(fn (FirePlan $fire): PlannedFire => PlannedFire::of($fire, $forecasts[$fire->dish]), $fires),
+            array_map(fn (FirePlan $fire): PlannedFire => PlannedFire::of($fire, $forecasts[$fire->use->dish]), $fires),
             $sheet,
             Kit::of($roast, $sheet),
             Keeping::rules($roast->airC),

@@ -71,14 +71,14 @@ final readonly class Banking
     /** @return self|null null for a fire that is not in the open, or that the dish is on for a while only */
     public static function of(FirePlan $fire, Forecast $forecast): ?self
     {
-        $mechanism = $fire->curve->mechanism;
-        if (! $mechanism instanceof OpenFire || $fire->fuel === null) {
+        $mechanism = $fire->stove->curve->mechanism;
+        if (! $mechanism instanceof OpenFire || $fire->stove->fuel === null) {
             return null;
         }
         $dish = $forecast->dish;
         $number = 0;
         foreach ($dish->stages as $i => $stage) {
-            $number = $stage->cooker->id === $fire->equipment->kind->id ? $i : $number;
+            $number = $stage->cooker->id === $fire->stove->equipment->kind->id ? $i : $number;
         }
         $ends = [...array_slice($forecast->stageStartMinutes, 1), $forecast->cookMinutes->likely];
         if (self::LEAST_SHARE * $forecast->cookMinutes->likely > $ends[$number] - $forecast->stageStartMinutes[$number]) {
@@ -92,33 +92,33 @@ final readonly class Banking
             $mechanism->lengthM,
             $mechanism->widthM,
             false,
-            $fire->fuel,
-            $fire->equipment->piles('even', $fire->run->startKg),
+            $fire->stove->fuel,
+            $fire->stove->equipment->piles('even', $fire->run->startKg),
         );
         $floor = (new FireLayout($fire))->floor();
         assert($floor !== null);
-        $kind = CookerShed::kind($fire->equipment->kind->id);
+        $kind = CookerShed::kind($fire->stove->equipment->kind->id);
         $cooker = $kind->with(
-            $kind->inside->exposing(LaidFires::fading($fire->wish, $fire->equipment))->airedBy(
-                OpenFire::staysInWind($fire->weather->groundWindMs()),
-            )->atAltitude($fire->weather->altitudeM),
+            $kind->inside->exposing(LaidFires::fading($fire->stove->wish, $fire->stove->equipment))->airedBy(
+                OpenFire::staysInWind($fire->stove->weather->groundWindMs()),
+            )->atAltitude($fire->stove->weather->altitudeM),
         );
         $rows = [];
         // The forecast is that of the part that decides over a fire laid in the usual way.
-        $scale = $aimed / max(1.0, LaidFires::usualWm2($fire->equipment, $dish, $dish->stages[$number]->cookerC, $fire->weather));
+        $scale = $aimed / max(1.0, LaidFires::usualWm2($fire->stove->equipment, $dish, $dish->stages[$number]->cookerC, $fire->stove->weather));
         foreach (Part::along($dish->cut) as $part) {
             $curve = self::times($forecast, $cooker, $part->halfShare, $aimed);
             $rows[] = [$part, $part->middleM($jointM), $curve, self::fluxFor($curve, $together) / $scale];
         }
         $piles = self::sharedOut(
             $mechanism,
-            $fire->fuel,
+            $fire->stove->fuel,
             self::bands($mechanism->lengthM, $jointM, array_column($rows, 1)),
             self::across($fire),
             array_column($rows, 1),
             array_column($rows, 3),
         );
-        $banked = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->fuel, $piles);
+        $banked = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->stove->fuel, $piles);
         $parts = array_map(function (array $row) use ($floor, $even, $banked, $height, $scale): BankedPart {
             [$part, $x, $curve] = $row;
             $minutes = fn (FireFloor $one): float => self::minutesAt($curve, $scale * $one->downWm2($x, 0.0, $height));
@@ -192,7 +192,7 @@ final readonly class Banking
     private static function across(FirePlan $fire): array
     {
         return array_values(
-            array_unique(array_map(fn (Pile $pile): float => $pile->yM, $fire->equipment->piles($fire->layout ?? 'even', 1.0))),
+            array_unique(array_map(fn (Pile $pile): float => $pile->yM, $fire->stove->equipment->piles($fire->stove->layout ?? 'even', 1.0))),
         ) ?: [0.0];
     }
 

@@ -37,11 +37,11 @@ final readonly class FireLayout
     /** The fire from above as it is first laid; null where there is none to see. */
     public function floor(): ?FireFloor
     {
-        $floor = $this->fire->equipment->floor();
+        $floor = $this->fire->stove->equipment->floor();
         if ($floor === null) {
             return null;
         }
-        $mechanism = $this->fire->curve->mechanism;
+        $mechanism = $this->fire->stove->curve->mechanism;
         if ($mechanism instanceof GasGrill) {
             $bars = [];
             foreach ($mechanism->burnersW as $i => $watts) {
@@ -54,26 +54,26 @@ final readonly class FireLayout
             return FireFloor::bars($floor['length'], $floor['width'], $bars);
         }
 
-        return $this->fire->fuel === null
+        return $this->fire->stove->fuel === null
             ? null
-            : FireFloor::of($floor['length'], $floor['width'], $floor['round'], $this->fire->fuel, $this->fire->piles, $this->burning());
+            : FireFloor::of($floor['length'], $floor['width'], $floor['round'], $this->fire->stove->fuel, $this->fire->piles, $this->burning());
     }
 
     /** Share of the free burning that the lid lets a vented bed have at the first step; 1 in the open. */
     public function burning(): float
     {
-        if (! $this->fire->equipment->isVented() || $this->fire->fuel === null || $this->fire->run->startKg <= 0.0) {
+        if (! $this->fire->stove->equipment->isVented() || $this->fire->stove->fuel === null || $this->fire->run->startKg <= 0.0) {
             return 1.0;
         }
         $step = $this->fire->steps[0];
-        $free = $this->fire->run->startKg * CoalBed::freshWKg($this->fire->fuel);
+        $free = $this->fire->run->startKg * CoalBed::freshWKg($this->fire->stove->fuel);
 
         return min(
             1.0,
-            $this->fire->curve->mechanism->heatW(
+            $this->fire->stove->curve->mechanism->heatW(
                 $step->settings,
-                $this->fire->curve->modelC($step->steadyC->likely, $this->fire->weather),
-                $this->fire->weather,
+                $this->fire->stove->curve->modelC($step->steadyC->likely, $this->fire->stove->weather),
+                $this->fire->stove->weather,
             ) / $free,
         );
     }
@@ -88,11 +88,11 @@ final readonly class FireLayout
     {
         $dish = $forecast->dish;
         $size = $dish->rig?->size() ?? JointSize::suggested($dish->cut, $dish->massKg);
-        $floor = $this->fire->equipment->floor() ?? ['length' => 0.5, 'width' => 0.5];
+        $floor = $this->fire->stove->equipment->floor() ?? ['length' => 0.5, 'width' => 0.5];
         // On a spit one behind another, else side by side in as square a block as they make.
         $along = $dish->rig instanceof SpitRig ? $dish->pieces : (int) ceil(sqrt($dish->pieces));
         $across = (int) ceil($dish->pieces / $along);
-        $mechanism = $this->fire->curve->mechanism;
+        $mechanism = $this->fire->stove->curve->mechanism;
         if ($mechanism instanceof GasGrill) {
             return [
                 'x' => $mechanism->meatOver === null
@@ -104,7 +104,7 @@ final readonly class FireLayout
             ];
         }
         $y = 0.0;
-        if ($this->fire->layout === 'one_side' && $this->fire->piles !== []) {
+        if ($this->fire->stove->layout === 'one_side' && $this->fire->piles !== []) {
             $middle = array_sum(
                 array_map(fn (Pile $pile): float => $pile->yM * $pile->kg, $this->fire->piles),
             ) / max(1e-9, array_sum(array_column($this->fire->piles, 'kg')));

@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace Diatherm\Tending;
 
 use Diatherm\Cooker\CampOven;
-use Diatherm\Cooker\Equipment;
-use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Thermostat;
-use Diatherm\Cooker\Weather;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\Spread;
-use Diatherm\Roast\FireWish;
 
 /** How one cooker is lit, laid, set and fed for a roast. Minutes count from the moment that its first dish goes on it. */
 final readonly class FirePlan
@@ -32,54 +28,31 @@ final readonly class FirePlan
     public const SMOKE_KG_PER_HOUR = 0.08;
 
     /**
-     * @param  int  $dish  number of its first dish
-     * @param  non-empty-list<int>  $dishes  all that are cooked on it
-     * @param  \DateTimeImmutable  $startsAt  minute 0
-     * @param  bool  $first  whether that dish begins on it, and does not come to it from another cooker
-     * @param  string  $name  of the cook's own, or of the kind
-     * @param  string|null  $layout  of the coals, or the camp oven's method
      * @param  non-empty-list<FireStep>  $steps
      * @param  list<Pile>  $piles  as they lie at first
      * @param  list<array{float, Spread}>  $course  minutes and °C
-     * @param  float  $preheatMinutes  before minute 0
-     * @param  string|null  $lender  cooker whose coals it takes over; null when a fire of its own is lit
-     * @param  float  $topUpKg  coals that are added to those taken over
      */
     public function __construct(
-        public int $dish,
-        public array $dishes,
-        public \DateTimeImmutable $startsAt,
-        public bool $first,
-        public string $name,
-        public Equipment $equipment,
-        public OwnCurve $curve,
-        public Weather $weather,
-        public ?Fuel $fuel,
-        public ?string $layout,
+        public Stove $stove,
+        public FireUse $use,
         public array $steps,
         public FireRun $run,
-        public array $piles,
         public array $course,
-        public float $preheatMinutes,
-        public float $untilMinutes,
-        public bool $buried,
-        public bool $own,
-        public FireWish $wish,
-        public ?string $lender,
-        public float $topUpKg,
+        public array $piles,
+        public Lent $lent,
     ) {
     }
 
     /** What is laid and added over the whole cook, kg as bought. */
     public function usedKg(): float
     {
-        return $this->fuel === null ? 0.0 : max($this->litKg(), $this->fuel->boughtKg($this->bedKg()));
+        return $this->stove->fuel === null ? 0.0 : max($this->litKg(), $this->stove->fuel->boughtKg($this->bedKg()));
     }
 
     /** What the first fire is lit with, kg as bought. */
     public function litKg(): float
     {
-        $kg = $this->fuel === null ? 0.0 : $this->fuel->boughtKg($this->run->startKg);
+        $kg = $this->stove->fuel === null ? 0.0 : $this->stove->fuel->boughtKg($this->run->startKg);
 
         return $this->count() !== null && $this->hasSecondFire() ? max(self::LEAST_WOOD_KG, $kg) : $kg;
     }
@@ -87,7 +60,7 @@ final readonly class FirePlan
     /** Coals laid and added in all. */
     public function bedKg(): float
     {
-        return $this->lender !== null ? $this->topUpKg : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
+        return $this->lent->from !== null ? $this->lent->topUpKg : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
     }
 
     public function buyKg(): float
@@ -100,9 +73,9 @@ final readonly class FirePlan
     {
         $refuels = array_column($this->run->refuels, 'kg');
 
-        return $this->fuel === null || $this->lender !== null
+        return $this->stove->fuel === null || $this->lent->from !== null
             ? 0.0
-            : $this->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
+            : $this->stove->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
     }
 
     /** Gas or pellets that pass through in all. */
@@ -114,7 +87,7 @@ final readonly class FirePlan
     /** What a knob or an auger feeds, where no one adds fuel by hand. */
     public function feed(): ?Fuel
     {
-        $fuel = $this->equipment->fuels()[0] ?? null;
+        $fuel = $this->stove->equipment->fuels()[0] ?? null;
 
         return $fuel !== null && in_array($fuel->use, ['gas', 'feed'], true) ? $fuel : null;
     }
@@ -127,7 +100,7 @@ final readonly class FirePlan
     /** Smoke wood, for those who want it: laid on early. */
     public function smokeKg(): float
     {
-        return $this->equipment->isVented() ? self::SMOKE_KG_PER_HOUR * min(3.0, $this->untilMinutes / 60.0) : 0.0;
+        return $this->stove->equipment->isVented() ? self::SMOKE_KG_PER_HOUR * min(3.0, $this->use->untilMinutes / 60.0) : 0.0;
     }
 
     /** The same in a cook's measure; empty for none. */
@@ -149,32 +122,33 @@ final readonly class FirePlan
     {
         $settings = $this->steps[0]->settings;
 
-        return $this->curve->mechanism instanceof CampOven
-            && ! $this->buried ? ['over' => (int) $settings->get('over'), 'under' => (int) $settings->get('under')] : null;
+        return $this->stove->curve->mechanism instanceof CampOven && ! $this->use->buried
+            ? ['over' => (int) $settings->get('over'), 'under' => (int) $settings->get('under')]
+            : null;
     }
 
     /** A cook's measure of so much in the bed: by number for a camp oven, whatever it burns. */
     public function measure(float $kg): string
     {
-        if ($this->fuel === null) {
+        if ($this->stove->fuel === null) {
             return '';
         }
 
-        return $this->count() === null || $this->fuel->pieceKg !== null
-            ? $this->fuel->inWords($kg)
-            : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->fuel));
+        return $this->count() === null || $this->stove->fuel->pieceKg !== null
+            ? $this->stove->fuel->inWords($kg)
+            : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->stove->fuel));
     }
 
     /** Whether a fire out of the way makes the next coals. */
     public function hasSecondFire(): bool
     {
-        return $this->fuel?->isWood() === true && ($this->equipment->hasSecondFire() || $this->count() !== null);
+        return $this->stove->fuel?->isWood() === true && ($this->stove->equipment->hasSecondFire() || $this->count() !== null);
     }
 
     /** How far the temperature swings about what is set, to either side, K. */
     public function swingK(): float
     {
-        $mechanism = $this->curve->mechanism;
+        $mechanism = $this->stove->curve->mechanism;
 
         return $mechanism instanceof Thermostat ? $mechanism->swingAtK($this->steps[0]->targetC) : 0.0;
     }
@@ -182,18 +156,18 @@ final readonly class FirePlan
     /** Seconds that a palm is held at the meat's height over the fresh fire; null where the fire is not in the open. */
     public function handSeconds(): ?float
     {
-        return $this->equipment->isOpen() ? HandTest::secondsOfWall($this->steps[0]->steadyC->likely) : null;
+        return $this->stove->equipment->isOpen() ? HandTest::secondsOfWall($this->steps[0]->steadyC->likely) : null;
     }
 
     /** What a vented cooker shows when its slots are closed in, on the way to its first heat; null for any other. */
     public function closeInC(): ?float
     {
-        return $this->equipment->isVented() ? ($this->run->closedInC ?? $this->steps[0]->targetC) : null;
+        return $this->stove->equipment->isVented() ? ($this->run->closedInC ?? $this->steps[0]->targetC) : null;
     }
 
     /** Minutes before the first dish goes on at which its fire is lit; below 0. */
     public function lightMinutes(): float
     {
-        return -$this->preheatMinutes - $this->wish->lightMinutes($this->equipment);
+        return -$this->use->preheatMinutes - $this->stove->wish->lightMinutes($this->stove->equipment);
     }
 }

@@ -8,11 +8,10 @@ use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
-use Diatherm\Cooker\OwnCurve;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Settling;
-use Diatherm\Cooker\Weather;
 use Diatherm\Cooking\Forecast;
+use Diatherm\Fire\BuriedBed;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\PotRig;
@@ -25,6 +24,8 @@ final class FirePlanning
 {
     /** The fire is kept up this long past the slow end of the last cook, minutes. */
     private const IN_HAND_MINUTES = 10.0;
+
+    private const BURIED_EVERY_MINUTES = 3.0;
 
     /** Where a dish is seared in the open. */
     private const SEARS = 'open-grate';
@@ -56,8 +57,7 @@ final class FirePlanning
 
     /**
      * @param  list<Forecast>  $forecasts
-     * @param  non-empty-list<array{float, float, float, int, float}>  $heats  from, until, °C and dish, in order; then when
-     *     it is likely to be free
+     * @param  non-empty-list<HeatWanted>  $heats  in order
      * @param  array<string, OwnCooker>  $yard
      * @param  list<FirePlan>  $before  plans of the cookers that come before it
      */
@@ -66,58 +66,49 @@ final class FirePlanning
         $wish = $roast->fires[$kind] ?? new FireWish($kind);
         $own = OwnCooker::wished($wish->own, $kind, $yard);
         $equipment = $own->equipment ?? Equipment::of($kind);
-        [$first, $dish] = [$heats[0][0], $heats[0][3]];
+        [$first, $dish] = [$heats[0]->fromMinutes, $heats[0]->dish];
         $rig = $forecasts[$dish]->dish->rig;
         if ($kind === 'camp-oven' && $rig instanceof PotRig && $own === null) {
             $equipment = Equipment::of($kind, ['diameter_cm' => min(50.0, max(18.0, 100.0 * $rig->pot->diameterM))]);
         }
         $buried = $forecasts[$dish]->dish->bed !== null && $kind === 'camp-oven';
-        $fuel = $wish->burns($equipment);
-        $fuel = $fuel === null || $fuel->use !== 'bed' || $buried ? null : $fuel;
-        $layout = $wish->layout ?? ($kind === 'camp-oven' ? 'roast' : array_key_first($equipment->layouts()));
-        $mechanism = $equipment->mechanism($fuel, $layout, $wish->piles);
-        $curve = OwnCurve::of($equipment, $own->observations ?? [], $mechanism);
-        $weather = $roast->weather();
-        $steps = self::steps($heats, $wish, $curve, $weather);
+        $stove = Stove::of($equipment, $own, $wish, $roast->weather(), $buried);
+        $steps = self::steps($heats, $stove);
         // In the open coals are shovelled as they are needed, one refuel in hand; elsewhere they are laid for the slow end.
-        $until = max(array_column($heats, $equipment->isOpen() ? 4 : 1)) - $first + self::IN_HAND_MINUTES;
-        $preheat = self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes;
-        $run = new FireRun($curve, $weather, $fuel, $steps, -$preheat, $until, $equipment->renewAt($wish->steady));
-        $bed = $forecasts[$dish]->dish->bed;
-        $points = $buried ? array_map(fn (float $minutes): array => [$minutes, 0.0], range(0.0, $until, 3.0)) : $run->course;
-        $course = array_map(
-            fn (array $point): array => [
-                $point[0],
-                $buried && $bed !== null ? self::around($bed->celsius($point[0]), $curve, $weather) : $curve->ownC($point[1], $weather),
-            ],
-            $points,
+        $ends = array_map(fn (HeatWanted $heat): float => $equipment->isOpen() ? $heat->freeMinutes : $heat->untilMinutes, $heats);
+        $use = new FireUse(
+            $dish,
+            array_values(array_unique(array_map(fn (HeatWanted $heat): int => $heat->dish, $heats))),
+            $roast->serveAt->setTimestamp((int) round(60.0 * $first)),
+            self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes,
+            max($ends) - $first + self::IN_HAND_MINUTES,
+            $forecasts[$dish]->dish->stages[0]->cooker->id === $kind,
+            $buried,
         );
-
-        [$lender, $topUpKg] = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg);
+        $run = FireSimulation::run($stove, $steps, -$use->preheatMinutes, $use->untilMinutes);
 
         return new FirePlan(
-            $dish,
-            array_values(array_unique(array_column($heats, 3))),
-            $roast->serveAt->setTimestamp((int) round(60.0 * $first)),
-            $forecasts[$dish]->dish->stages[0]->cooker->id === $kind,
-            $own->name ?? ucfirst($equipment->kind->short),
-            $equipment,
-            $curve,
-            $weather,
-            $fuel,
-            $layout,
+            $stove,
+            $use,
             $steps,
             $run,
-            FireLayout::piles($wish, $equipment, $layout, $run->startKg),
-            $course,
-            $preheat,
-            $until,
-            $buried,
-            $own !== null,
-            $wish,
-            $lender,
-            $topUpKg,
+            self::course($stove, $run, $buried ? $forecasts[$dish]->dish->bed : null, $use->untilMinutes),
+            FireLayout::piles($wish, $equipment, $stove->layout, $run->startKg),
+            self::lent($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg),
         );
+    }
+
+    /** @return list<array{float, Spread}> minutes and °C, as this cooker has them */
+    private static function course(Stove $stove, FireRun $run, ?BuriedBed $bed, float $untilMinutes): array
+    {
+        if ($bed !== null) {
+            return array_map(
+                fn (float $minutes): array => [$minutes, self::around($bed->celsius($minutes), $stove)],
+                range(0.0, $untilMinutes, self::BURIED_EVERY_MINUTES),
+            );
+        }
+
+        return array_map(fn (array $point): array => [$point[0], $stove->curve->ownC($point[1], $stove->weather)], $run->course);
     }
 
     /**
@@ -126,9 +117,8 @@ final class FirePlanning
      *
      * @param  list<FirePlan>  $before
      * @param  float  $firstMinutes  when the dish comes to it
-     * @return array{string|null, float} its short name, and coals to be added, kg
      */
-    private static function lender(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg): array
+    private static function lent(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg): Lent
     {
         $from = null;
         foreach ($dish->stages as $stage) {
@@ -138,41 +128,41 @@ final class FirePlanning
             $from = $stage->cooker->isRest() ? $from : $stage->cooker->id;
         }
         foreach ($kind === self::SEARS ? $before : [] as $plan) {
-            $at = $firstMinutes - $plan->startsAt->getTimestamp() / 60.0;
+            $at = $firstMinutes - $plan->use->startsAt->getTimestamp() / 60.0;
             $left = 0.0;
             foreach ($plan->run->left as [$minutes, $kg]) {
                 $left = $minutes <= $at ? $kg : $left;
             }
-            if ($plan->equipment->kind->id === $from && $plan->equipment->isVented() && $plan->fuel !== null && $left > 0.0) {
-                return [$plan->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left)];
+            if ($plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented() && $plan->stove->fuel !== null && $left > 0.0) {
+                return new Lent($plan->stove->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left));
             }
         }
 
-        return [null, 0.0];
+        return Lent::none();
     }
 
     /**
      * From one heat to the next; a cooker that stands empty in between is set early enough to be there.
      *
-     * @param  non-empty-list<array{float, float, float, int, float}>  $heats  as above
+     * @param  non-empty-list<HeatWanted>  $heats  in order
      * @return non-empty-list<FireStep>
      */
-    private static function steps(array $heats, FireWish $wish, OwnCurve $curve, Weather $weather): array
+    private static function steps(array $heats, Stove $stove): array
     {
-        [$first, , $firstC] = $heats[0];
-        $laidKg = $curve->mechanism instanceof OpenFire ? $wish->laidKg() : null;
+        $first = $heats[0]->fromMinutes;
+        $laidKg = $stove->curve->mechanism instanceof OpenFire ? $stove->wish->laidKg() : null;
         $steps = [];
         $free = $first;
-        foreach ($heats as [$from, , $celsius, , $likely]) {
-            $before = $steps === [] ? $celsius : $steps[count($steps) - 1]->targetC;
-            if ($steps === [] || $before !== $celsius) {
-                $takes = Settling::between($curve, $weather, $before, $celsius)?->doneMinutes() ?? 0.0;
-                $begins = $from - min(max(0.0, $from - $free), $takes) - $first;
+        foreach ($heats as $heat) {
+            $before = $steps === [] ? $heat->celsius : $steps[count($steps) - 1]->targetC;
+            if ($steps === [] || $before !== $heat->celsius) {
+                $takes = Settling::between($stove->curve, $stove->weather, $before, $heat->celsius)?->doneMinutes() ?? 0.0;
+                $begins = $heat->fromMinutes - min(max(0.0, $heat->fromMinutes - $free), $takes) - $first;
                 $steps[] = $laidKg === null
-                    ? self::step($begins, $celsius, $curve, $weather)
-                    : self::laidByHand($begins, $celsius, $firstC, $laidKg, $curve, $weather);
+                    ? self::step($begins, $heat->celsius, $stove)
+                    : self::laidByHand($begins, $heat->celsius, $heats[0]->celsius, $laidKg, $stove);
             }
-            $free = max($free, $likely);
+            $free = max($free, $heat->freeMinutes);
         }
 
         return $steps;
@@ -190,48 +180,36 @@ final class FirePlanning
         throw OutOfRange::unknown('cooker', $kind);
     }
 
-    private static function around(float $celsius, OwnCurve $curve, Weather $weather): Spread
+    private static function around(float $celsius, Stove $stove): Spread
     {
-        $doubt = 1.5 * $curve->mechanism->doubt() * ($celsius - $weather->airC);
+        $doubt = 1.5 * $stove->curve->mechanism->doubt() * ($celsius - $stove->weather->airC);
 
         return Spread::of($celsius - $doubt, $celsius, $celsius + $doubt);
     }
 
-    private static function step(float $from, float $celsius, OwnCurve $curve, Weather $weather): FireStep
+    private static function step(float $from, float $celsius, Stove $stove): FireStep
     {
-        $settings = $curve->settingsFor($celsius, $weather)->rounded($curve->mechanism->controls());
-        $steady = $curve->steadyC($curve->settingsFor($celsius, $weather), $weather);
+        $exactly = $stove->curve->settingsFor($celsius, $stove->weather);
+        $settings = $exactly->rounded($stove->curve->mechanism->controls());
+        $reached = abs($stove->curve->steadyC($exactly, $stove->weather)->likely - $celsius) <= self::NEAR_K;
 
-        return new FireStep(
-            $from,
-            $celsius,
-            $settings,
-            $curve->steadyC($settings, $weather),
-            abs($steady->likely - $celsius) <= self::NEAR_K,
-            $curve->isExtrapolated($celsius, $weather),
-        );
+        return self::set($from, $celsius, $settings, $reached, $stove);
     }
 
     /** Coals in the open as the cook laid them, whatever they come to; later heats ask for more or less of them. */
-    private static function laidByHand(
-        float $from,
-        float $celsius,
-        float $firstC,
-        float $laidKg,
-        OwnCurve $curve,
-        Weather $weather,
-    ): FireStep {
-        $kg = fn (float $targetC): float => $curve->settingsFor($targetC, $weather)->get('coals_kg');
+    private static function laidByHand(float $from, float $celsius, float $firstC, float $laidKg, Stove $stove): FireStep
+    {
+        $kg = fn (float $targetC): float => $stove->curve->settingsFor($targetC, $stove->weather)->get('coals_kg');
         $settings = Settings::of(['coals_kg' => $laidKg * $kg($celsius) / max(0.05, $kg($firstC))]);
 
-        return new FireStep(
-            $from,
-            $celsius,
-            $settings,
-            $curve->steadyC($settings, $weather),
-            true,
-            $curve->isExtrapolated($celsius, $weather),
-        );
+        return self::set($from, $celsius, $settings, true, $stove);
+    }
+
+    private static function set(float $from, float $celsius, Settings $settings, bool $reached, Stove $stove): FireStep
+    {
+        $steadyC = $stove->curve->steadyC($settings, $stove->weather);
+
+        return new FireStep($from, $celsius, $settings, $steadyC, $reached, $stove->curve->isExtrapolated($celsius, $stove->weather));
     }
 
     /**
@@ -240,7 +218,7 @@ final class FirePlanning
      *
      * @param  list<Forecast>  $forecasts
      * @param  array<int, float>  $onMinutes
-     * @return array<string, non-empty-list<array{float, float, float, int, float}>>
+     * @return array<string, non-empty-list<HeatWanted>>
      */
     private static function heats(array $forecasts, array $onMinutes): array
     {
@@ -251,12 +229,18 @@ final class FirePlanning
                 if (! $stage->cooker->isRest()) {
                     $from = $onMinutes[$i] + $forecast->stageStartMinutes[$j];
                     $ends = $forecast->stageStartMinutes[$j + 1] ?? $forecast->cookMinutes->likely;
-                    $heats[$stage->cooker->id][] = [$from, $onMinutes[$i] + $ends * $slow, $stage->cookerC, $i, $onMinutes[$i] + $ends];
+                    $heats[$stage->cooker->id][] = new HeatWanted(
+                        $from,
+                        $onMinutes[$i] + $ends * $slow,
+                        $onMinutes[$i] + $ends,
+                        $stage->cookerC,
+                        $i,
+                    );
                 }
             }
         }
         foreach ($heats as $kind => $list) {
-            usort($list, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+            usort($list, fn (HeatWanted $a, HeatWanted $b): int => $a->fromMinutes <=> $b->fromMinutes);
             $heats[$kind] = $list;
         }
 

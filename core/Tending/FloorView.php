@@ -41,7 +41,7 @@ final readonly class FloorView
     {
         $layout = new FireLayout($fire);
         $floor = $layout->floor();
-        $size = $fire->equipment->floor();
+        $size = $fire->stove->equipment->floor();
         if ($floor === null || $size === null) {
             return null;
         }
@@ -50,7 +50,7 @@ final readonly class FloorView
             : max(self::FEWEST, (int) round(self::FIELD * $size['width'] / $size['length']));
         $rows = max(self::FEWEST, (int) round($columns * $size['width'] / $size['length']));
         $meat = $layout->meat($forecast);
-        $mechanism = $fire->curve->mechanism;
+        $mechanism = $fire->stove->curve->mechanism;
         $bars = [];
         $burners = $mechanism instanceof GasGrill ? count($mechanism->burnersW) : 0;
         for ($i = 0; $i < $burners; $i++) {

@@ -150,10 +150,10 @@ it('sears over the coals that are there, with a few more where they are few', fu
     ])), new DateTimeImmutable('2031-10-01T12:00:00Z'));
     foreach ([135, 200] as $celsius) {
         $sear = array_values(
-            array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'),
+            array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === 'open-grate'),
         )[0]->plan;
         $words = implode(' ', array_map(fn ($entry): string => "$entry->title. $entry->detail", $plan($celsius)->runSheet->entries));
-        expect($sear->lender)->toBe('kettle')->and($sear->topUpKg)->toBeLessThan(0.4 * $sear->run->startKg + 1e-9)
+        expect($sear->lent->from)->toBe('kettle')->and($sear->lent->topUpKg)->toBeLessThan(0.4 * $sear->run->startKg + 1e-9)
             ->and($words)->toContain('Pan out, lid off, slots open');
         preg_match_all('/Light (\d+) briquettes/', $words, $lit);
         expect(array_sum(array_slice(array_map(intval(...), $lit[1]), 1)))->toBeLessThan(20);
@@ -169,7 +169,7 @@ it('sears over the coals that are there, with a few more where they are few', fu
         new DateTimeImmutable('2031-10-01T12:00:00Z'),
     );
     expect(
-        array_values(array_filter($gas->fires, fn ($fire): bool => $fire->plan->equipment->kind->id === 'open-grate'))[0]->plan->lender,
+        array_values(array_filter($gas->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === 'open-grate'))[0]->plan->lent->from,
     )->toBeNull();
 });
 

@@ -73,7 +73,7 @@ it('keeps a kettle within ten kelvin of its target for the whole cook', function
                 ->and($celsius->high)->toBeGreaterThan($celsius->likely);
         }
     }
-    expect($fire->untilMinutes)->toBeGreaterThan(60.0);
+    expect($fire->use->untilMinutes)->toBeGreaterThan(60.0);
 })->with(['rack' => [[], 150.0], 'shoulder' => [SHOULDER, 135.0]]);
 
 it('refuels as seldom as it can, each time in time to be grey', function () {
@@ -81,7 +81,7 @@ it('refuels as seldom as it can, each time in time to be grey', function () {
     expect(count($fire->run->refuels))->toBeGreaterThan(0)->toBeLessThan(5);
     $last = 0.0;
     foreach ($fire->run->refuels as $refuel) {
-        expect($refuel->minutes - $refuel->lightMinutes)->toBe($fire->fuel?->ashOverMinutes)
+        expect($refuel->minutes - $refuel->lightMinutes)->toBe($fire->stove->fuel?->ashOverMinutes)
             ->and($refuel->minutes)->toBeGreaterThan($last + 40.0)
             ->and($refuel->kg)->toBeGreaterThan(0.0);
         $last = $refuel->minutes;
@@ -180,13 +180,13 @@ it('moves the vents when a later stage asks for more', function () {
 
 it('leaves alone what has no fire to tend', function () {
     $plan = planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160, 'pull' => true]]]);
-    expect(fireEntries($plan))->toBe([])->and($plan->fires[0]->plan->fuel)->toBeNull()->and($plan->fires[0]->plan->buyKg())->toBe(0.0);
+    expect(fireEntries($plan))->toBe([])->and($plan->fires[0]->plan->stove->fuel)->toBeNull()->and($plan->fires[0]->plan->buyKg())->toBe(0.0);
 });
 
 it('counts gas and pellets too', function (string $cooker, float $least, float $most) {
     $fire = planned(['stages' => [['cooker' => $cooker, 'cooker_c' => 150, 'pull' => true]]])->fires[0]->plan;
     // Common practice: a grill takes some 0.3 to 0.7 kg of propane an hour, a pellet grill about 0.4 to 1 kg of pellets.
-    expect($fire->feedKg() / ($fire->untilMinutes / 60.0))->toBeGreaterThan($least)->toBeLessThan($most);
+    expect($fire->feedKg() / ($fire->use->untilMinutes / 60.0))->toBeGreaterThan($least)->toBeLessThan($most);
 })->with([['gas', 0.25, 0.8], ['pellet', 0.3, 1.1]]);
 
 it('gathers the coals where the meat is thick, so that all parts are done together', function () {
@@ -281,7 +281,7 @@ it('has every cooker hot when its dish goes on', function (string $kind, float $
         )->fires[0]->plan;
         $at = array_values(array_filter($fire->course, fn (array $point): bool => $point[0] >= 0.0))[0][1]->likely;
         expect($at)->toBeGreaterThan(min($celsius, $fire->steps[0]->steadyC->likely) - 10.0)
-            ->and($fire->preheatMinutes)->toBeGreaterThanOrEqual($fire->equipment->kind->preheatMinutes);
+            ->and($fire->use->preheatMinutes)->toBeGreaterThanOrEqual($fire->stove->equipment->kind->preheatMinutes);
     }
 })->with([['kettle', 150], ['kettle', 220], ['ceramic', 110], ['ceramic', 260], ['gas', 165], ['gas', 220], ['grill-rotisserie', 195], ['pellet', 120], ['pellet', 230], ['griddle', 220], ['lidded-roaster', 121], ['oven', 163], ['oven', 230]]);
 
@@ -330,7 +330,7 @@ it('follows the cook’s own cooker', function () {
     $wish = ['fires' => [['cooker' => 'kettle', 'own' => 'Weir kettle']]];
     $own = planned([], $wish, $yard)->fires[0]->plan;
     $usual = planned()->fires[0]->plan;
-    expect($own->name)->toBe('Weir kettle')
+    expect($own->stove->name)->toBe('Weir kettle')
         ->and($own->steps[0]->settings->get('intake_mm'))->toBeGreaterThan($usual->steps[0]->settings->get('intake_mm') + 0.4)
         // A cooker that is not in the yard is no reason to refuse: its kind answers.
         ->and(planned([], $wish)->fires[0]->plan->steps[0]->settings->values)->toBe($usual->steps[0]->settings->values);
@@ -495,7 +495,7 @@ it('puts coals on the lid alone beside a fire, and finds its way back', function
     $fire = $plan->fires[0]->plan;
     expect($fire->count())->toBe(['over' => 12, 'under' => 0])
         ->and($fire->steps[0]->steadyC->likely)->toEqualWithDelta(170.0, 7.0)
-        ->and($fire->curve->mechanism->inWords($fire->steps[0]->settings))->toContain('the fire at its side');
+        ->and($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings))->toContain('the fire at its side');
     foreach ($fire->course as [$minutes, $celsius]) {
         if ($minutes > 20.0 && $minutes < 90.0) {
             expect($celsius->likely)->toBeGreaterThan(130.0)->toBeLessThan(205.0);
@@ -524,7 +524,7 @@ it('lays a camp oven with every fuel and by every method, to the same heat and t
     $words = implode(' | ', array_map(fn (Entry $entry): string => $entry->title.': '.$entry->detail, fireEntries($plan)));
     expect($words)->not->toContain('0 kg of wood')->not->toContain('0 coals')
         ->and(
-            str_contains($fire->curve->mechanism->inWords($fire->steps[0]->settings), 'shovel'),
+            str_contains($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings), 'shovel'),
         )->toBe(in_array($fuel, ['lump', 'hardwood'], true));
 })->with(['briquettes', 'quick-light', 'lump', 'hardwood'])->with(['roast', 'bake', 'simmer', 'beside']);
 
@@ -598,7 +598,7 @@ it('says when to close the slots in, until the dish is on', function () {
     );
     $plan = planned();
     [$entry] = $close($plan);
-    expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->plan->startsAt->getTimestamp())
+    expect($entry->at->getTimestamp())->toBeLessThan($plan->fires[0]->plan->use->startsAt->getTimestamp())
         ->and($entry->title)->toContain('slots')
         ->and($entry->detail)->toContain(sprintf('%.0f °C', $plan->fires[0]->plan->closeInC()))
         // Common practice: some 10 to 40 K short of the target, for the coals bring the rest.
@@ -699,7 +699,7 @@ it('tells one fire for two dishes on one cooker, from the first on to the last o
     ];
     $plan = Plan::of(RoastFile::read($two), new DateTimeImmutable(DAWN));
     expect($plan->fires)->toHaveCount(1)
-        ->and($plan->fires[0]->plan->dishes)->toBe([0, 1])
+        ->and($plan->fires[0]->plan->use->dishes)->toBe([0, 1])
         ->and($plan->fires[0]->plan->steps)->toHaveCount(2)
         ->and($plan->fires[0]->plan->steps[1]->targetC)->toBe(190.0);
 });

@@ -183,15 +183,15 @@ final class Judge
             $fire = $planned->plan;
             $lights = array_filter(
                 $plan->runSheet->entries,
-                fn (Entry $entry): bool => $entry->id === "fire.{$fire->equipment->kind->id}.light",
+                fn (Entry $entry): bool => $entry->id === "fire.{$fire->stove->equipment->kind->id}.light",
             );
-            if ($fire->lender !== null && ($fire->topUpKg > 0.5 * $fire->run->startKg || ($fire->topUpKg <= 0.0 && $lights !== []))) {
+            if ($fire->lent->from !== null && ($fire->lent->topUpKg > 0.5 * $fire->run->startKg || ($fire->lent->topUpKg <= 0.0 && $lights !== []))) {
                 $faults[] = 'lights new coals where there are some';
             }
-            if ($fire->fuel !== null && ! $fire->fuel->isWood()) {
+            if ($fire->stove->fuel !== null && ! $fire->stove->fuel->isWood()) {
                 foreach ($plan->runSheet->entries as $entry) {
-                    if (str_starts_with($entry->id, "fire.{$fire->equipment->kind->id}.") && str_contains($entry->title, 'of wood')) {
-                        $faults[] = "asks for wood where {$fire->fuel->name} burns";
+                    if (str_starts_with($entry->id, "fire.{$fire->stove->equipment->kind->id}.") && str_contains($entry->title, 'of wood')) {
+                        $faults[] = "asks for wood where {$fire->stove->fuel->name} burns";
                     }
                 }
             }

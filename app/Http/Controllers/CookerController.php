@@ -102,7 +102,7 @@ final class CookerController
         $day = Day::of($roast, CarbonImmutable::now(), finished: false);
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;
-            if ($fire->own && $fire->name === $cooker->name) {
+            if ($fire->stove->own && $fire->stove->name === $cooker->name) {
                 foreach (Lessons::of($day, $fire) as $id => $observation) {
                     $cooker->observations()->firstOrCreate(['client_id' => $id], Yard::row($observation));
                 }

@@ -25,22 +25,22 @@ final class FireResource
     public static function of(PlannedFire $planned): array
     {
         $fire = $planned->plan;
-        $equipment = $fire->equipment;
-        $fuel = $fire->fuel;
+        $equipment = $fire->stove->equipment;
+        $fuel = $fire->stove->fuel;
 
         return [
             'cooker' => $equipment->kind->id,
             'kind_name' => $equipment->kind->name,
-            'name' => $fire->name,
-            'own' => $fire->own,
+            'name' => $fire->stove->name,
+            'own' => $fire->stove->own,
             'note' => $equipment->note(),
             'open' => $equipment->isOpen(),
-            'steady' => $fire->wish->steady,
-            'moved' => $fire->wish->piles !== null,
-            'buried' => $fire->buried,
-            'dish' => $fire->dish,
-            'starts_at' => PlanResource::time($fire->startsAt),
-            'until_minutes' => round($fire->untilMinutes, 1),
+            'steady' => $fire->stove->wish->steady,
+            'moved' => $fire->stove->wish->piles !== null,
+            'buried' => $fire->use->buried,
+            'dish' => $fire->use->dish,
+            'starts_at' => PlanResource::time($fire->use->startsAt),
+            'until_minutes' => round($fire->use->untilMinutes, 1),
             'light_minutes' => $fire->lightMinutes(),
             'fuel' => $fuel?->id,
             'fuels' => $fuel === null
@@ -53,12 +53,12 @@ final class FireResource
                     ],
                     $equipment->fuels(),
                 ),
-            'layout' => $fire->layout,
+            'layout' => $fire->stove->layout,
             'layouts' => self::layouts($fire),
-            'controls' => CookerResource::controls($fire->curve->mechanism->controls()),
+            'controls' => CookerResource::controls($fire->stove->curve->mechanism->controls()),
             'steps' => array_map(fn (FireStep $step): array => self::step($fire, $step), $fire->steps),
-            'lender' => $fire->lender,
-            'start' => $fuel === null || $fire->lender !== null
+            'lender' => $fire->lent->from,
+            'start' => $fuel === null || $fire->lent->from !== null
                 ? null
                 : [
                     'kg' => round($fire->run->startKg, 3),
@@ -67,7 +67,7 @@ final class FireResource
                     'bought_kg' => round($fire->litKg(), 2),
                     'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2),
                 ],
-            'refuels' => $fuel === null || $fire->lender !== null
+            'refuels' => $fuel === null || $fire->lent->from !== null
                 ? []
                 : array_map(
                     fn (Refuel $refuel): array => [
@@ -82,7 +82,7 @@ final class FireResource
             'left_kg' => round($fire->run->leftKg, 2),
             'smoke_g' => round(1000.0 * $fire->smokeKg(), -1),
             'smoke_words' => $fire->smokeWords(),
-            'kwh' => $fuel === null && ! $fire->isFed() && ! $fire->buried ? round($fire->run->energyJ / 3.6e6, 1) : null,
+            'kwh' => $fuel === null && ! $fire->isFed() && ! $fire->use->buried ? round($fire->run->energyJ / 3.6e6, 1) : null,
             'swing_k' => $fire->swingK(),
             'course' => array_map(
                 fn (array $point): array => ['minutes' => round($point[0], 1)] + PlanResource::spread($point[1]),
@@ -94,7 +94,7 @@ final class FireResource
             'floor' => $planned->floor === null ? null : self::floor($planned->floor, $fire),
             'count' => self::count($fire),
             'hand_s' => $fire->handSeconds() === null ? null : round($fire->handSeconds(), 1),
-            'hand_ticks' => $fire->equipment->isOpen() ? array_map(
+            'hand_ticks' => $fire->stove->equipment->isOpen() ? array_map(
                 fn (int $seconds): array => ['seconds' => $seconds, 'celsius' => round(HandTest::wallC($seconds), 1)],
                 [2, 3, 4, 6, 9, 16, 40],
             ) : [],
@@ -117,12 +117,12 @@ final class FireResource
             'target_c' => $step->targetC,
             'settings' => array_map(
                 fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)],
-                $fire->curve->mechanism->controls(),
+                $fire->stove->curve->mechanism->controls(),
             ),
-            'words' => $fire->buried ? 'coals under, beside and above; earth over all' : $fire->curve->mechanism->inWords($step->settings),
+            'words' => $fire->use->buried ? 'coals under, beside and above; earth over all' : $fire->stove->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
             'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : round($fire->closeInC(), 1),
-            'hand_s' => $fire->equipment->isOpen() ? [
+            'hand_s' => $fire->stove->equipment->isOpen() ? [
                 'target' => self::seconds($step->targetC),
                 'least' => self::seconds($step->steadyC->high),
                 'most' => self::seconds($step->steadyC->low),
@@ -135,10 +135,10 @@ final class FireResource
     /** @return list<array{id: string, name: string}> */
     private static function layouts(FirePlan $fire): array
     {
-        $names = $fire->curve->mechanism instanceof CampOven
+        $names = $fire->stove->curve->mechanism instanceof CampOven
             ? array_map(fn (array $method): string => $method[0], CampOvenCount::METHODS)
-            : $fire->equipment->layouts();
-        if ($fire->buried || count($names) < 2) {
+            : $fire->stove->equipment->layouts();
+        if ($fire->use->buried || count($names) < 2) {
             return [];
         }
 
@@ -157,7 +157,7 @@ final class FireResource
             'height_cm' => $cm($floor->size['height']),
             'round' => $floor->size['round'],
             'piles' => array_map(fn (Pile $pile): array => [
-                'x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 4), 'words' => $fire->fuel?->inWords($pile->kg) ?? '',
+                'x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 4), 'words' => $fire->stove->fuel?->inWords($pile->kg) ?? '',
             ], $fire->piles),
             'bars' => array_map(fn (array $bar): array => ['x_cm' => $cm($bar[0]), 'share' => round($bar[1], 3)], $floor->bars),
             'columns' => count($floor->fieldWm2[0]),
@@ -179,13 +179,13 @@ final class FireResource
     private static function count(FirePlan $fire): ?array
     {
         $count = $fire->count();
-        $mechanism = $fire->curve->mechanism;
+        $mechanism = $fire->stove->curve->mechanism;
 
         return $count === null || ! $mechanism instanceof CampOven ? null : $count + [
             'diameter_cm' => round(100.0 * $mechanism->diameterM, 1),
             'plain' => (int) round(2.0 * $mechanism->diameterM / CampOvenCount::INCH_M),
             'other' => CampOvenCount::otherSchool($mechanism->diameterM),
-            'refresh_minutes' => round(CampOvenCount::refreshMinutes($fire->weather->windMs, $fire->fuel)),
+            'refresh_minutes' => round(CampOvenCount::refreshMinutes($fire->stove->weather->windMs, $fire->stove->fuel)),
         ];
     }
 

@@ -81,11 +81,11 @@ final class RoastResource extends JsonResource
         $values = fn (Settings $settings): object => (object) array_map(fn (float $value): float => round($value, 3), $settings->values);
 
         return [
-            'cooker' => $tending->fire->equipment->kind->id,
-            'name' => $tending->fire->name,
+            'cooker' => $tending->fire->stove->equipment->kind->id,
+            'name' => $tending->fire->stove->name,
             'target_c' => $tending->targetC,
             'settings' => $values($tending->settings),
-            'words' => $tending->fire->curve->mechanism->inWords($tending->settings),
+            'words' => $tending->fire->stove->curve->mechanism->inWords($tending->settings),
             'readings' => array_map(
                 fn (array $one): array => ['minutes_ago' => round(-$one[0], 2), 'celsius' => $one[1]],
                 $tending->readings,
@@ -97,7 +97,7 @@ final class RoastResource extends JsonResource
                 'look_minutes' => round($correction->lookMinutes),
                 'level_c' => round($correction->levelC, 1),
                 'drift_k_h' => round($correction->driftKH, 1),
-                'hand_s' => $tending->fire->equipment->isOpen() ? [
+                'hand_s' => $tending->fire->stove->equipment->isOpen() ? [
                     'level' => round(
                         HandTest::secondsOfWall(
                             $tending->readings === [] ? $correction->levelC : $tending->readings[count($tending->readings) - 1][1],
