@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Day\Act;
+use Diatherm\Day\Entry;
+use Diatherm\Day\KitItem;
+use Diatherm\Day\PreparationPlan;
+use Diatherm\Day\Progress;
+use Diatherm\Day\Timing;
+use Diatherm\Food\Larder;
+use Diatherm\Food\Preparation;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Plan\Plan;
+use Diatherm\Roast\RoastFile;
+use Tests\Support\Matrix;
+use Tests\Support\Samples;
+
+// The day worked out by hand: every hour follows from the table's, and none is left out.
+
+const MORNING = '2031-10-04T05:00:00+02:00';
+
+/** @param  array<string, mixed>  $file  @return Plan|null null for a cook that cannot be */
+function planOf(array $file): ?Plan
+{
+    try {
+        return Plan::of(RoastFile::read($file), new DateTimeImmutable('2031-09-20T06:00:00Z'));
+    } catch (InvalidInput) {
+        return null;
+    }
+}
+
+/** @return array<string, float> minutes before the table at which each thing of the first dish is due, by act */
+function beforeTable(Plan $plan): array
+{
+    $table = $plan->roast->serveAt->getTimestamp();
+    $minutes = [];
+    foreach (array_reverse($plan->runSheet->entries) as $entry) {
+        $minutes[$entry->act->value] = ($table - $entry->at->getTimestamp()) / 60.0;
+    }
+
+    return $minutes;
+}
+
+// Worked by hand for a rack of 3 kg with 15 min of rest: carving 2 min a kilogram, 6 min; before that the rest; before that the
+// slow end of the cook; the rig 15 min before it goes on; the coals lit and grey before that.
+it('counts back from the table: carving, rest, the slow end, rig, fire', function () {
+    $plan = Plan::of(Samples::roast(['rest_minutes' => 15]), new DateTimeImmutable(MORNING));
+    $forecast = $plan->forecast(0);
+    $before = beforeTable($plan);
+    $cooker = $forecast->dish->stages[0]->cooker;
+    $on = $forecast->cookMinutes->high + 15.0 + 6.0;
+    expect(Timing::carveMinutes($forecast->dish))->toBe(6.0)
+        ->and($before['serve'])->toBe(0.0)
+        // What the cook is quicker than its slow end is spent in the rest: the knife waits for the table.
+        ->and($before['carve'])->toEqualWithDelta(6.0, 0.1)
+        ->and($before['pull'])->toEqualWithDelta($on - $forecast->cookMinutes->likely, 0.2)
+        ->and($before['on'])->toEqualWithDelta($on, 0.1)
+        ->and($before['rig'])->toEqualWithDelta($on + 15.0, 0.1)
+        ->and($before['preheat'])->toEqualWithDelta($on + $cooker->preheatMinutes, 0.1)
+        ->and($before['light'])->toEqualWithDelta($on + $cooker->preheatMinutes + $cooker->lightMinutes, 0.1)
+        // Pat dry and season, ten minutes, before it is rigged: it is out of the cold no sooner than that, where it need not warm.
+        ->and($before['take_out'])->toBeGreaterThanOrEqual($on + 25.0 - 0.1);
+});
+
+// Common practice: two minutes a kilogram, no less than five, no more than half an hour.
+it('carves as long as a joint is big', function (string $cut, float $kg, int $pieces, float $minutes) {
+    $dish = Samples::dish(['cut' => $cut, 'mass_kg' => $kg, 'pieces' => $pieces, 'taste' => null, 'target_c' => 75]);
+    expect(Timing::carveMinutes($dish))->toBe($minutes);
+})->with([['chicken', 1.8, 1, 5.0], ['chicken', 1.8, 3, 11.0], ['turkey', 8.0, 1, 16.0], ['lamb-whole', 18.0, 1, 30.0], ['potatoes', 0.2, 20, 2.0]]);
+
+it('has everything ready before the table at the slow end, whatever is cooked on what', function () {
+    foreach (Matrix::sample(97) as $name => $file) {
+        $plan = planOf($file);
+        if ($plan === null) {
+            continue;
+        }
+        $entries = $plan->runSheet->entries;
+        $times = array_map(fn (Entry $entry): int => $entry->at->getTimestamp(), $entries);
+        $sorted = $times;
+        sort($sorted);
+        expect($times)->toBe($sorted, $name)
+            ->and(count(array_unique(array_column($entries, 'id'))))->toBe(count($entries), $name);
+        $forecast = $plan->forecast(0);
+        $before = beforeTable($plan);
+        $needs = $forecast->cookMinutes->high + $forecast->dish->leastRestMinutes() + Timing::carveMinutes($forecast->dish);
+        expect($before['on'])->toEqualWithDelta($needs, 0.1, $name)
+            ->and($before['carve'])->toBeGreaterThanOrEqual(Timing::carveMinutes($forecast->dish) - 0.1, $name);
+    }
+});
+
+it('lists the kit in the order that it is needed in, each thing once, and nothing after its need', function () {
+    foreach (Matrix::sample(151) as $name => $file) {
+        $plan = planOf($file + ['dark_at' => '19:00']);
+        if ($plan === null) {
+            continue;
+        }
+        $needs = array_map(fn (KitItem $item): int => $item->neededBy?->getTimestamp() ?? 0, $plan->kit);
+        $sorted = $needs;
+        sort($sorted);
+        expect($needs)->toBe($sorted, $name)
+            ->and(count(array_unique(array_column($plan->kit, 'id'))))->toBe(count($plan->kit), $name);
+    }
+});
+
+it('sorts the kit of several dishes into one list, whichever goes on first', function () {
+    $late = ['cut' => 'fish-whole', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['stuff'], 'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]];
+    $early = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 92, 'rig' => ['kind' => 'pot'], 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]]];
+    foreach ([[$late, $early], [$early, $late]] as $dishes) {
+        $kit = Plan::of(RoastFile::read(['dark_at' => '12:00', 'dishes' => $dishes] + Samples::file()), new DateTimeImmutable('2031-10-03T06:00:00+02:00'))->kit;
+        $needs = array_map(fn (KitItem $item): int => $item->neededBy?->getTimestamp() ?? 0, $kit);
+        $sorted = $needs;
+        sort($sorted);
+        expect($needs)->toBe($sorted)->and(array_column($kit, 'id'))->toContain('needle', 'lifter', 'headlamp', 'gas');
+    }
+});
+
+it('promises the earliest hour that the slow end and every task before it allow', function () {
+    $now = new DateTimeImmutable('2031-10-04T18:00:00+02:00');
+    $plan = Plan::of(Samples::roast(), $now);
+    $forecast = $plan->forecast(0);
+    $cooker = $forecast->dish->stages[0]->cooker;
+    $slow = $forecast->cookMinutes->high + $forecast->dish->leastRestMinutes() + Timing::carveMinutes($forecast->dish);
+    $least = $slow + max(25.0, $cooker->preheatMinutes + $cooker->lightMinutes);
+    $promised = ($plan->runSheet->earliestServeAt->getTimestamp() - $now->getTimestamp()) / 60.0;
+    expect($plan->runSheet->isTooLate())->toBeTrue()
+        ->and($promised)->toBeGreaterThanOrEqual($least - 0.1)->toBeLessThan($least + Diatherm\Safety\Clocks::allowedMinutes(14.0))
+        ->and(fmod($plan->runSheet->earliestServeAt->getTimestamp(), 300.0))->toBe(0.0);
+    // Once it is on, only what is still to come counts: it went on an hour ago.
+    $begun = $plan->with([new Progress(onAt: $now->modify('-60 minutes'))], $now);
+    expect(($begun->runSheet->earliestServeAt->getTimestamp() - $now->getTimestamp()) / 60.0)->toEqualWithDelta($slow - 60.0, 5.1)
+        ->and(($begun->runSheet->readyAt->getTimestamp() - $now->getTimestamp()) / 60.0)
+        ->toEqualWithDelta($forecast->cookMinutes->likely - 60.0 + $forecast->dish->leastRestMinutes() + Timing::carveMinutes($forecast->dish), 0.2);
+});
+
+it('calls a thing late two minutes after its hour, and never a chore or a look', function () {
+    $roast = Samples::roast(['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 30]]]]]);
+    $plan = Plan::of($roast, new DateTimeImmutable(MORNING));
+    $on = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::On))[0];
+    $late = function (int $seconds) use ($roast, $on): bool {
+        $sheet = Plan::of($roast, $on->at->modify("+$seconds seconds"))->runSheet;
+
+        return array_values(array_filter($sheet->entries, fn (Entry $entry): bool => $entry->act === Act::On))[0]->late;
+    };
+    expect($late(0))->toBeFalse()->and($late(115))->toBeFalse()->and($late(130))->toBeTrue();
+});
+
+// What comes before is done one after another, each as long as it helps, and the hands' work last; no longer than there is time.
+it('lays preparations out before the cook, in order, within what helps', function (string $cut, array $ids) {
+    foreach ([72.0, 30.0, 6.0] as $hours) {
+        $file = Samples::file(['cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 75, 'preparations' => $ids]);
+        $roast = RoastFile::read($file);
+        $plan = Plan::of($roast, $roast->serveAt->modify(sprintf('-%d minutes', (int) (60 * $hours))));
+        $windows = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Prepare));
+        $on = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::On))[0]->at;
+        foreach ($windows as $i => $entry) {
+            $named = explode('.', $entry->id)[2];
+            [$least, , $most] = array_values((array) Preparation::named($named)->window($roast->dishes[0]->massKg, $roast->dishes[0]->shape()->halfThicknessM));
+            $minutes = (($entry->until?->getTimestamp() ?? 0) - $entry->at->getTimestamp()) / 60.0;
+            expect($entry->until)->toBeLessThanOrEqual($on)
+                ->and($minutes)->toBeGreaterThanOrEqual(60.0 * $least - 1.0)->toBeLessThanOrEqual(60.0 * $most + 1.0)
+                ->and($entry->latest)->toBeGreaterThanOrEqual($entry->at);
+            if (isset($windows[$i + 1])) {
+                expect($entry->until)->toBeLessThanOrEqual($windows[$i + 1]->at->modify('+1 minute'));
+            }
+        }
+        expect($windows)->toHaveCount(count($ids))
+            ->and(PreparationPlan::leastMinutes($roast->dishes[0]))->toBeGreaterThan(0.0);
+    }
+})->with([['turkey', ['dry_brine', 'dry_skin', 'truss']], ['lamb-leg', ['marinate_yoghurt', 'truss']], ['fish-whole', ['marinate_fish', 'stuff']], ['pork-loin', ['wet_brine', 'rub']]]);
