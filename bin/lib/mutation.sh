@@ -1,0 +1,34 @@
+#!/usr/bin/env bash
+# Breaks the core in small ways, one at a time, and counts which of them its tests notice. A room is held to its own tests alone, so
+# that it takes minutes and not days; what other tests would notice besides is not counted.
+#   bin/test mutation [room…]     Safety, Day, Tending, Cooking, Live; all of them without one
+set -euo pipefail
+# shellcheck source=bin/lib/prepare.sh
+source "$(dirname "$0")/prepare.sh"
+install_packages no
+prepare_code
+declare -A TESTS=(
+    [Safety]="tests/Reference/SafetyTest.php tests/Core/CarryoverTest.php"
+    [Day]="tests/Core/DayTest.php tests/Core/PlanTest.php tests/Core/StepWordsTest.php"
+    [Tending]="tests/Core/TendingTest.php tests/Core/FirePlanTest.php tests/Core/CorrectionTest.php"
+    [Cooking]="tests/Core/CookTest.php tests/Core/CarryoverTest.php tests/Core/TendingTest.php"
+    [Live]="tests/Core/LiveTest.php tests/Core/ThermometerTest.php tests/Core/CorrectionTest.php"
+)
+# Which lines a test runs through is told by an extension that slows everything else, so it is loaded for this alone.
+COVERAGE="$(php -r 'echo extension_loaded("pcov") ? "" : "storage/pcov/usr/lib/php/20220829/pcov.so";')"
+if [ -n "$COVERAGE" ] && [ ! -f "$COVERAGE" ]; then
+    mkdir -p storage/pcov
+    (cd storage/pcov && apt-get download -qq php8.2-pcov && dpkg -x php8.2-pcov*.deb .) || fail "php8.2-pcov could not be fetched."
+fi
+mkdir -p vendor/pestphp/pest-plugin-mutate/.temp/mutations
+for room in "${@:-Safety Day Tending Cooking Live}"; do
+    for one in $room; do
+        [ -n "${TESTS[$one]:-}" ] || fail "there are no tests to hold $one to."
+        say "— $one"
+        # shellcheck disable=SC2086
+        php -d memory_limit=4G ${COVERAGE:+-d extension="$ROOT/$COVERAGE"} -d pcov.directory="$ROOT/core" vendor/bin/pest ${TESTS[$one]} --colors=never \
+            --mutate --path="core/$one" --everything --covered-only --clear-cache --except=RemoveDoubleCast,RemoveIntegerCast \
+            >"storage/mutation-$one.log" 2>&1 || true
+        grep -E "Mutations:|Score:" "storage/mutation-$one.log" || tail -5 "storage/mutation-$one.log"
+    done
+done
