@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
+import { filled } from './api/contract';
 import type { Cut, Entry, FollowedDish, LoggedEvent, Reference, Roast } from './api/types';
 import { UnitsContext, type Units } from './units/units';
 
@@ -258,3 +259,11 @@ export const anEvent = (kind: string, words: string, at: string, more: Partial<L
   celsius: null,
   ...more,
 });
+
+type Asked = { at?: Record<string, string>; query?: Record<string, string | number>; body?: unknown; type?: string };
+
+/** A stand-in for the client's call that is told what goes over the wire: verb, address, body and its type. */
+export const overTheWire =
+  (told: (...sent: unknown[]) => unknown) =>
+  (verb: string, path: string, { at, query, body, type }: Asked = {}) =>
+    told(verb.toUpperCase(), filled(path, at, query), ...(body === undefined ? [] : type === undefined ? [body] : [body, type]));

@@ -24,8 +24,8 @@ afterEach(() => vi.unstubAllGlobals());
 describe('asking the server', () => {
   it('fetches the token once, and sends it with every change', async () => {
     const asked = answering(me('one'), { status: 200, body: { id: 1 } }, { status: 200, body: { id: 2 } });
-    await call('POST', '/api/roasts', { name: 'Ducks' });
-    await call('PUT', '/api/roasts/1', { name: 'Geese' });
+    await call('post', '/api/roasts', { body: { name: 'Ducks' } });
+    await call('put', '/api/roasts/{roast}', { at: { roast: '1' }, body: { name: 'Geese' } });
     expect(asked.map((one) => [one.method, one.path, one.token])).toEqual([
       ['GET', '/api/me', undefined],
       ['POST', '/api/roasts', 'one'],
@@ -36,31 +36,31 @@ describe('asking the server', () => {
 
   it('asks without a token where nothing is changed', async () => {
     const asked = answering({ status: 200, body: [] });
-    expect(await call('GET', '/api/roasts')).toEqual([]);
+    expect(await call('get', '/api/roasts')).toEqual([]);
     expect(asked[0]?.token).toBeUndefined();
   });
 
   it('tries once more with a fresh token when the session’s has lapsed', async () => {
     const asked = answering(me('old'), { status: 419 }, me('new'), { status: 200, body: { ok: true } });
-    expect(await call('POST', '/api/roasts', {})).toEqual({ ok: true });
+    expect(await call('post', '/api/roasts', { body: {} })).toEqual({ ok: true });
     expect(asked.map((one) => one.token)).toEqual([undefined, 'old', undefined, 'new']);
   });
 
   it('gives up when it has lapsed twice', async () => {
     answering(me('old'), { status: 419 }, me('new'), { status: 419 });
-    await expect(call('POST', '/api/roasts', {})).rejects.toBeInstanceOf(Failed);
+    await expect(call('post', '/api/roasts', { body: {} })).rejects.toBeInstanceOf(Failed);
   });
 
   it('takes the token that signing in brings along', async () => {
     const asked = answering(me('out'), { status: 200, body: { user: { name: 'Ada' }, demo: false, csrf: 'in' } }, { status: 200 });
-    await call('POST', '/api/login', {});
-    await call('POST', '/api/roasts', {});
+    await call('post', '/api/login', { body: {} });
+    await call('post', '/api/roasts', { body: {} });
     expect(asked.at(-1)?.token).toBe('in');
   });
 
   it('passes a refusal on, field by field', async () => {
     answering(me('x'), { status: 422, body: { message: 'No.', errors: { 'dishes.0.mass_kg': ['The mass must be a number.'] } } });
-    const refusal = await call('POST', '/api/roasts', {}).catch((error: unknown) => error);
+    const refusal = await call('post', '/api/roasts', { body: {} }).catch((error: unknown) => error);
     expect(refusal).toBeInstanceOf(Refused);
     expect((refusal as Refused).errors['dishes.0.mass_kg']).toEqual(['The mass must be a number.']);
   });
@@ -73,12 +73,12 @@ describe('asking the server', () => {
     [500, 'The kitchen could not answer. Try again.'],
   ])('says in words what %i means', async (status, words) => {
     answering({ status });
-    await expect(call('GET', '/api/roasts')).rejects.toThrow(words);
+    await expect(call('get', '/api/roasts')).rejects.toThrow(words);
   });
 
   it('tells what cannot be reached from what was refused', async () => {
     answering();
-    await expect(call('GET', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
+    await expect(call('get', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
   });
 
   it('asks whether anything is new, and takes the same object again where nothing is', async () => {
@@ -93,11 +93,11 @@ describe('asking the server', () => {
       asked.push((init.headers as Record<string, string>)['If-None-Match']);
       return Promise.resolve(answers.shift());
     });
-    const first = await call('GET', '/api/roasts/1');
-    expect(await call('GET', '/api/roasts/1')).toBe(first);
-    const second = await call('GET', '/api/roasts/1');
+    const first = await call('get', '/api/roasts/{roast}', { at: { roast: '1' } });
+    expect(await call('get', '/api/roasts/{roast}', { at: { roast: '1' } })).toBe(first);
+    const second = await call('get', '/api/roasts/{roast}', { at: { roast: '1' } });
     expect(second).toEqual({ core: 42 });
-    expect(await call('GET', '/api/roasts/1')).toBe(second);
+    expect(await call('get', '/api/roasts/{roast}', { at: { roast: '1' } })).toBe(second);
     expect(asked).toEqual([undefined, '"one"', '"one"', '"two"']);
   });
 
@@ -107,9 +107,9 @@ describe('asking the server', () => {
       asked.push((init.headers as Record<string, string>)['If-None-Match']);
       return Promise.resolve(new Response('[]', { status: 200, headers: { ETag: '"one"' } }));
     });
-    await call('GET', '/api/roasts');
+    await call('get', '/api/roasts');
     forgetToken();
-    await call('GET', '/api/roasts');
+    await call('get', '/api/roasts');
     expect(asked).toEqual([undefined, undefined]);
   });
 
@@ -120,19 +120,19 @@ describe('asking the server', () => {
       (_: string, init: RequestInit) =>
         new Promise((_resolve, reject) => init.signal?.addEventListener('abort', () => reject(new DOMException('gone', 'AbortError')))),
     );
-    const asked = call('GET', '/api/preview', undefined, undefined, given.signal).catch((error: unknown) => error);
+    const asked = call('get', '/api/roasts', { signal: given.signal }).catch((error: unknown) => error);
     given.abort();
     expect(await asked).not.toBeInstanceOf(Unreachable);
   });
 
   it('takes an empty answer for what it is', async () => {
     answering(me('x'), { status: 204 });
-    expect(await call('DELETE', '/api/roasts/1')).toBeUndefined();
+    expect(await call('delete', '/api/roasts/{roast}', { at: { roast: '1' } })).toBeUndefined();
   });
 
   it('sends a file as it is', async () => {
     const asked = answering(me('x'), { status: 200 });
-    await call('POST', '/api/roasts/1/readings.csv', 'time,dish', 'text/csv');
+    await call('post', '/api/roasts/{roast}/readings.csv', { at: { roast: '1' }, body: 'time,dish', type: 'text/csv' });
     expect(asked[1]).toMatchObject({ body: 'time,dish', type: 'text/csv' });
   });
 });

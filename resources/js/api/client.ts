@@ -1,4 +1,5 @@
 import { heardFromServer } from './clock';
+import { filled, type AnswerOf, type Asked, type PathOf, type Verb } from './contract';
 import type { Me } from './types';
 
 /** The server refused the input: a message at each field, by its dotted path. */
@@ -96,22 +97,24 @@ async function send<T>(method: string, path: string, body?: unknown, type = 'app
   return answer as T;
 }
 
-/** As `send`, but once more with a fresh token when the session's has lapsed. */
-export async function call<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
-  path: string,
-  body?: unknown,
-  type?: string,
-  signal?: AbortSignal,
-): Promise<T> {
+/**
+ * Asks the kitchen at an address of the contract (docs/openapi.yaml), which says what is answered. Once more with a fresh token when
+ * the session's has lapsed.
+ */
+export async function call<V extends Verb, P extends PathOf<V> & string>(verb: V, path: P, ...[asked]: Rest<P>): Promise<AnswerOf<V, P>> {
+  const { at, query, body, type, signal } = (asked ?? {}) as Asked<string> & { at?: Record<string, string> };
+  const ask = () => send<AnswerOf<V, P>>(verb.toUpperCase(), filled(path, at, query), body, type, signal);
   try {
-    return await send<T>(method, path, body, type, signal);
+    return await ask();
   } catch (error) {
     if (!(error instanceof Failed) || error.status !== 419) throw error;
     csrf = '';
-    return await send<T>(method, path, body, type, signal);
+    return await ask();
   }
 }
+
+/** What has no places to be filled in may be asked with nothing more. */
+type Rest<P extends string> = Asked<P> extends { at: Record<string, string> } ? [asked: Asked<P>] : [asked?: Asked<P>];
 
 export function forgetToken(): void {
   csrf = '';

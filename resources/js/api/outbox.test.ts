@@ -1,7 +1,10 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('./client', async (original) => ({ ...(await original<typeof import('./client')>()), call }));
+vi.mock('./client', async (original) => ({
+  ...(await original<typeof import('./client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const parcel = (id: string, roast = 'r') => ({
   roast,

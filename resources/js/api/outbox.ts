@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { call, Conflict, Failed, Refused, Unreachable } from './client';
-import type { BrokenRoast, NewEvent, NewReading, Roast } from './types';
+import type { NewEvent, NewReading, Roast } from './types';
 
 /**
  * Readings and events on their way to the server. Each has an id of its own, so it may be sent twice. A parcel leaves the
@@ -113,7 +113,7 @@ async function drain(): Promise<Map<string, Roast>> {
     }
     const { id } = next.body;
     try {
-      const roast = await call<Roast | BrokenRoast>('POST', `/api/roasts/${next.roast}/${next.what}`, next.body);
+      const roast = await call('post', `/api/roasts/{roast}/${next.what}`, { at: { roast: next.roast }, body: next.body });
       await change((kept) => kept.filter((one) => one.body.id !== id));
       waits = 0;
       if (roast.status !== 'broken') {

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client';
-import type { BrokenRoast, CookerAnswer, Me, OwnCooker, Plan, Reference, Roast, RoastFile, RoastSummary } from './types';
+import type { BrokenRoast, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
 const HEARTH_POLL_MS = 30_000;
@@ -19,12 +19,12 @@ export const keys = {
 };
 
 export const useMe = () =>
-  useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call<Me>('GET', '/api/me', undefined, undefined, signal), staleTime: Infinity });
+  useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call('get', '/api/me', { signal }), staleTime: Infinity });
 
 export const useReference = () =>
   useQuery({
     queryKey: keys.reference,
-    queryFn: ({ signal }) => call<Reference>('GET', '/api/reference', undefined, undefined, signal),
+    queryFn: ({ signal }) => call('get', '/api/reference', { signal }),
     staleTime: Infinity,
   });
 
@@ -32,7 +32,7 @@ type Listed = (RoastSummary | BrokenRoast)[];
 
 const listed = {
   queryKey: keys.roasts,
-  queryFn: ({ signal }: { signal: AbortSignal }) => call<Listed>('GET', '/api/roasts', undefined, undefined, signal),
+  queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/roasts', { signal }),
   refetchInterval: HEARTH_POLL_MS,
 };
 const sound = (all: Listed) => all.filter((one): one is RoastSummary => one.status !== 'broken');
@@ -47,28 +47,27 @@ export const useBrokenRoasts = () => useQuery({ ...listed, select: broken });
 export const useRoast = (id: string) =>
   useQuery({
     queryKey: keys.roast(id),
-    queryFn: ({ signal }) => call<Roast | BrokenRoast>('GET', `/api/roasts/${id}`, undefined, undefined, signal),
+    queryFn: ({ signal }) => call('get', '/api/roasts/{roast}', { at: { roast: id }, signal }),
     refetchInterval: (query) => (query.state.data?.status === 'done' ? false : LIVE_POLL_MS),
   });
 
 export const usePreview = (file: RoastFile | null) =>
   useQuery({
     queryKey: keys.preview(file),
-    queryFn: ({ signal }) => call<Plan>('POST', '/api/preview', file, undefined, signal),
+    queryFn: ({ signal }) => call('post', '/api/preview', { body: file, signal }),
     enabled: file !== null,
     placeholderData: keepPreviousData,
     staleTime: 60_000,
     retry: false,
   });
 
-export const useCookers = () =>
-  useQuery({ queryKey: keys.cookers, queryFn: ({ signal }) => call<OwnCooker[]>('GET', '/api/cookers', undefined, undefined, signal) });
+export const useCookers = () => useQuery({ queryKey: keys.cookers, queryFn: ({ signal }) => call('get', '/api/cookers', { signal }) });
 
 /** What a cooker answers in a weather, either way. */
 export const useAnswer = (id: string, question: Record<string, unknown> | null) =>
   useQuery({
     queryKey: keys.ask(id, question),
-    queryFn: ({ signal }) => call<CookerAnswer>('POST', `/api/cookers/${id}/ask`, question, undefined, signal),
+    queryFn: ({ signal }) => call('post', '/api/cookers/{cooker}/ask', { at: { cooker: id }, body: question, signal }),
     enabled: question !== null,
     placeholderData: keepPreviousData,
     retry: false,
@@ -90,7 +89,7 @@ export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
 }
 
 /** A change to one roast whose answer is its new state. */
-export function useRoastChange<T>(change: (input: T) => Promise<Roast | null>) {
+export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRoast | null>) {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: change,

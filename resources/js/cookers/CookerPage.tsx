@@ -82,7 +82,9 @@ function Facts({ cooker }: { cooker: OwnCooker }) {
   const [draft, setDraft] = useState<{ name: string; facts: Record<string, Typed> } | null>(null);
   const [errors, setErrors] = useState<Errors>({});
   const shown = draft ?? { name: cooker.name, facts: Object.fromEntries(cooker.facts.map((fact) => [fact.id, fact.value])) };
-  const keep = useCookerChange<typeof shown>((next) => call<OwnCooker>('PUT', `/api/cookers/${cooker.id}`, { ...next, kind: cooker.kind }));
+  const keep = useCookerChange<typeof shown>((next) =>
+    call('put', '/api/cookers/{cooker}', { at: { cooker: cooker.id }, body: { ...next, kind: cooker.kind } }),
+  );
   const save = () =>
     keep.mutate(shown, {
       onSuccess: () => {
@@ -93,7 +95,7 @@ function Facts({ cooker }: { cooker: OwnCooker }) {
     });
   const remove = async () => {
     if (!window.confirm(`Delete “${cooker.name}” with everything read on it?`)) return;
-    await call('DELETE', `/api/cookers/${cooker.id}`);
+    await call('delete', '/api/cookers/{cooker}', { at: { cooker: cooker.id } });
     await cache.invalidateQueries({ queryKey: keys.cookers });
     void navigate('/cookers');
   };

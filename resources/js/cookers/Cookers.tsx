@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { call } from '../api/client';
 import { keys, useCookers, useReference } from '../api/queries';
-import type { OwnCooker } from '../api/types';
 import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
@@ -20,7 +19,7 @@ export function Cookers() {
   const { id } = useParams();
   const [adding, setAdding] = useState(false);
   const read = async (text: string) => {
-    const cooker = await call<OwnCooker>('POST', '/api/cookers', text);
+    const cooker = await call('post', '/api/cookers', { body: text });
     await cache.invalidateQueries({ queryKey: keys.cookers });
     void navigate(`/cookers/${cooker.id}`);
   };

@@ -26,7 +26,7 @@ export function NewCooker({ open, reference, onClose, onAdded }: Props) {
     setErrors({});
     setTrouble('');
     try {
-      const cooker = await call<OwnCooker>('POST', '/api/cookers', { name, kind, facts });
+      const cooker = await call('post', '/api/cookers', { body: { name, kind, facts } });
       cache.setQueryData<OwnCooker[]>(keys.cookers, (old) => [...(old ?? []), cooker]);
       setName('');
       setFacts({});

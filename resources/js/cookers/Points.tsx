@@ -15,7 +15,9 @@ export function Points({ cooker }: { cooker: OwnCooker }) {
   const format = useUnits();
   const now = useNow(60_000);
   const [all, setAll] = useState(false);
-  const forget = useCookerChange<string>((id) => call<OwnCooker>('DELETE', `/api/cookers/${cooker.id}/observations/${id}`));
+  const forget = useCookerChange<string>((id) =>
+    call('delete', '/api/cookers/{cooker}/observations/{id}', { at: { cooker: cooker.id, id } }),
+  );
   const points = [...cooker.observations].reverse();
   return (
     <section className="opens" aria-label="What was read on it">

@@ -23,7 +23,9 @@ export function Trial({ cooker }: { cooker: OwnCooker }) {
   const [wind, setWind] = useState<Typed>(cooker.weather.wind_ms);
   const [phase, setPhase] = useState<Phase>('settled');
   const [minutes, setMinutes] = useState<Typed>(undefined);
-  const log = useCookerChange<Record<string, unknown>>((body) => call<OwnCooker>('POST', `/api/cookers/${cooker.id}/observations`, body));
+  const log = useCookerChange<Record<string, unknown>>((body) =>
+    call('post', '/api/cookers/{cooker}/observations', { at: { cooker: cooker.id }, body }),
+  );
   const errors = log.error instanceof Refused ? log.error.errors : {};
   const save = () =>
     log.mutate(

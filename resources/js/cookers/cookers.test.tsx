@@ -13,7 +13,10 @@ import { Points } from './Points';
 import { Trial } from './Trial';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const said = {
   settings: { intake_mm: 8, exhaust_mm: 8 },

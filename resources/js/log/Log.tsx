@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { call } from '../api/client';
 import { keys, useRoasts } from '../api/queries';
-import type { Roast, RoastSummary } from '../api/types';
+import type { RoastSummary } from '../api/types';
 import { titleOf } from '../roast/acts';
 import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
@@ -80,7 +80,7 @@ function Import() {
   const cache = useQueryClient();
   const navigate = useNavigate();
   const read = async (text: string) => {
-    const roast = await call<Roast>('POST', '/api/roasts/import', text);
+    const roast = await call('post', '/api/roasts/import', { body: text });
     cache.setQueryData(keys.roast(roast.id), roast);
     void cache.invalidateQueries({ queryKey: keys.roasts });
     void navigate(`/roasts/${roast.id}/food`);

@@ -8,7 +8,10 @@ import { Log } from './Log';
 import { againstPlan, minutesTaken } from './past';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const done = () =>
   aRoast(

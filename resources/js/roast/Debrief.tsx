@@ -114,7 +114,9 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
 
 function Note({ roast }: { roast: Roast }) {
   const [note, setNote] = useState(roast.note);
-  const keep = useRoastChange<string>((words) => call<Roast>('PUT', `/api/roasts/${roast.id}/debrief`, { note: words }));
+  const keep = useRoastChange<string>((words) =>
+    call('put', '/api/roasts/{roast}/debrief', { at: { roast: roast.id }, body: { note: words } }),
+  );
   return (
     <div className="opens">
       <h2 className="text-lg">
@@ -140,7 +142,9 @@ function Note({ roast }: { roast: Roast }) {
 }
 
 function ReadingsImport({ roast }: { roast: Roast }) {
-  const add = useRoastChange<string>((text) => call<Roast>('POST', `/api/roasts/${roast.id}/readings.csv`, text, 'text/csv'));
+  const add = useRoastChange<string>((text) =>
+    call('post', '/api/roasts/{roast}/readings.csv', { at: { roast: roast.id }, body: text, type: 'text/csv' }),
+  );
   return (
     <>
       <FileButton accept=".csv,text/csv" onText={(text) => add.mutate(text)}>

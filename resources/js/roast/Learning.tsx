@@ -24,7 +24,9 @@ export function Learning({ roast }: { roast: Roast }) {
 }
 
 function OneCooker({ cooker, roast, read }: { cooker: OwnCooker; roast: Roast; read: readonly string[] }) {
-  const learn = useCookerChange<undefined>(() => call<OwnCooker>('POST', `/api/cookers/${cooker.id}/learn`, { roast: roast.id }));
+  const learn = useCookerChange<undefined>(() =>
+    call('post', '/api/cookers/{cooker}/learn', { at: { cooker: cooker.id }, body: { roast: roast.id } }),
+  );
   const taken = cooker.observations.filter((one) => read.includes(one.id)).length;
   return (
     <div className="mt-2">

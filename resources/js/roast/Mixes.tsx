@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, Refused } from '../api/client';
-import type { Mix, MixFile } from '../api/types';
+import type { MixFile } from '../api/types';
 import { FileButton } from '../ui/FileButton';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
@@ -18,18 +18,18 @@ export function Mixes({ kg, guests }: { kg: number; guests: number }) {
   const [writing, setWriting] = useState(false);
   const mixes = useQuery({
     queryKey: [...key, kg, guests],
-    queryFn: () => call<Mix[]>('GET', `/api/mixes?mass_kg=${kg}&guests=${guests}`),
+    queryFn: () => call('get', '/api/mixes', { query: { mass_kg: kg, guests } }),
     staleTime: 60_000,
   });
   const changed = () => void cache.invalidateQueries({ queryKey: key });
   const add = useMutation({
-    mutationFn: (body: string) => call<Mix[]>('POST', '/api/mixes', body),
+    mutationFn: (body: string) => call('post', '/api/mixes', { body }),
     onSuccess: () => {
       changed();
       setWriting(false);
     },
   });
-  const remove = useMutation({ mutationFn: (id: string) => call('DELETE', `/api/mixes/${id}`), onSuccess: changed });
+  const remove = useMutation({ mutationFn: (id: string) => call('delete', '/api/mixes/{mix}', { at: { mix: id } }), onSuccess: changed });
   if (mixes.data === undefined) return null;
   const mix = mixes.data.find((one) => one.id === chosen) ?? mixes.data[0];
   if (mix === undefined) return null;

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, Refused } from '../api/client';
 import { keys, useReference } from '../api/queries';
-import type { Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
@@ -43,7 +42,7 @@ function Writing({ start }: { start: Draft }) {
     setBusy(true);
     setTrouble('');
     try {
-      const roast = await call<Roast>('POST', '/api/roasts', toFile(draft));
+      const roast = await call('post', '/api/roasts', { body: toFile(draft) });
       cache.setQueryData(keys.roast(roast.id), roast);
       void cache.invalidateQueries({ queryKey: keys.roasts });
       void navigate(`/roasts/${roast.id}/sheet`);

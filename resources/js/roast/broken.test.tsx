@@ -8,7 +8,10 @@ import { aRoast, reference, show } from '../testing';
 import { Broken } from './Broken';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const NOW = Date.parse('2031-10-04T12:00:00Z');
 

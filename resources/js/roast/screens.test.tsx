@@ -15,7 +15,10 @@ import { RoastPage } from './RoastPage';
 import { Table } from './Table';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const me = { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg' }, demo: false, csrf: 'x' };
 
@@ -165,6 +168,8 @@ describe('changing a roast', () => {
     open('/roasts/roast/food');
     const people = await screen.findByLabelText('To feed');
     expect(screen.queryByRole('button', { name: 'Keep the changes' })).toBeNull();
+    // What was stored before is answered already, and is not asked again.
+    expect(sent('POST', '/api/preview').map((one) => one.people)).toEqual([9]);
     await userEvent.clear(people);
     await userEvent.type(people, '9');
     await waitFor(() => expect(sent('POST', '/api/preview').at(-1)).toMatchObject({ people: 9 }));

@@ -5,7 +5,10 @@ import { aRoast, entry, show } from '../testing';
 import { RunSheet } from './RunSheet';
 
 const call = vi.hoisted(() => vi.fn().mockResolvedValue({}));
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const AT = '2031-10-04T17:00:00Z';
 

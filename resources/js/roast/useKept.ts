@@ -32,11 +32,14 @@ export function useKept(roast: Roast | BrokenRoast) {
     changed: () => setErrors({}),
     keep: (draft: Draft) =>
       tried(async () => {
-        cache.setQueryData(keys.roast(roast.id), await call<Roast>('PUT', `/api/roasts/${roast.id}`, toFile(draft)));
+        cache.setQueryData(
+          keys.roast(roast.id),
+          await call('put', '/api/roasts/{roast}', { at: { roast: roast.id }, body: toFile(draft) }),
+        );
       }),
     remove: async () => {
       if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
-      if (await tried(async () => void (await call('DELETE', `/api/roasts/${roast.id}`)))) void navigate('/');
+      if (await tried(async () => void (await call('delete', '/api/roasts/{roast}', { at: { roast: roast.id } })))) void navigate('/');
     },
   };
 }

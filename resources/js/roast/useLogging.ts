@@ -30,12 +30,12 @@ export function useLogging(roast: Roast) {
   );
   /** A line of the log gets another time and keeps its id. */
   const move = useRoastChange<{ what: 'readings' | 'events'; id: string; at: number }>(({ what, id, at }) =>
-    call<Roast>('PATCH', `/api/roasts/${roast.id}/${what}/${id}`, { at: time(at) }),
+    call('patch', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id }, body: { at: time(at) } }),
   );
   const [undone, setUndone] = useState<Parcel | null>(null);
   const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(async ({ what, id }) => {
     const parcel = parcelOf(roast, what, id);
-    const after = await call<Roast>('DELETE', `/api/roasts/${roast.id}/${what}/${id}`);
+    const after = await call('delete', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id } });
     setUndone(parcel);
     return after;
   });

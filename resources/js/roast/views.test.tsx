@@ -14,7 +14,10 @@ import { TooLate } from './TooLate';
 import { logged } from './useLogging';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 beforeEach(() => {
   localStorage.clear();

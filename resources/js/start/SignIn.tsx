@@ -2,7 +2,6 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
-import type { Me } from '../api/types';
 import { inkOn, temperatureCss } from '../charts/temperature';
 import { Field } from '../ui/Field';
 
@@ -14,12 +13,12 @@ export function SignIn({ demo }: { demo: boolean }) {
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
 
-  const enter = async (path: string, body?: Record<string, string>) => {
+  const enter = async (path: '/api/login' | '/api/register' | '/api/demo', body?: Record<string, string>) => {
     setBusy(true);
     setErrors({});
     setTrouble('');
     try {
-      cache.setQueryData(keys.me, await call<Me>('POST', path, body));
+      cache.setQueryData(keys.me, await call('post', path, { body }));
     } catch (error) {
       if (error instanceof Refused) setErrors(error.errors);
       else setTrouble((error as Error).message);

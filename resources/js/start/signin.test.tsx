@@ -6,7 +6,10 @@ import { show } from '../testing';
 import { SignIn } from './SignIn';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 beforeEach(() => {
   call.mockReset();
@@ -43,7 +46,7 @@ describe('the door', () => {
   it('leads into the demo where there is one', async () => {
     show(<SignIn demo />);
     await userEvent.click(screen.getByRole('button', { name: 'Step into the demo kitchen' }));
-    expect(call).toHaveBeenCalledWith('POST', '/api/demo', undefined);
+    expect(call).toHaveBeenCalledWith('POST', '/api/demo');
   });
 
   it('has no demo where there is none, and says when nobody answers', async () => {

@@ -44,12 +44,12 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
 
   const change = async (settings: { temperature_unit?: 'c' | 'f'; mass_unit?: 'kg' | 'lb' }) => {
     cache.setQueryData<Me>(keys.me, (old) => (old?.user ? { ...old, user: { ...old.user, ...settings } } : old));
-    cache.setQueryData(keys.me, await call<Me>('PATCH', '/api/me', settings));
+    cache.setQueryData(keys.me, await call('patch', '/api/me', { body: settings }));
   };
   const toggleTemperature = () => void change({ temperature_unit: units.temperatureUnit === 'c' ? 'f' : 'c' });
   const toggleMass = () => void change({ mass_unit: units.massUnit === 'kg' ? 'lb' : 'kg' });
   const leave = async () => {
-    await call('POST', '/api/logout');
+    await call('post', '/api/logout');
     forgetToken();
     cache.clear();
     void navigate('/');

@@ -7,7 +7,10 @@ import { show } from '../testing';
 import { Waiting } from './Waiting';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
 
 const reading = (id: string, celsius = 57) => ({
   roast: 'r',

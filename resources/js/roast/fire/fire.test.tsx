@@ -16,7 +16,10 @@ import { FloorPanel } from './FloorPanel';
 import { HandTest } from './HandTest';
 
 const call = vi.hoisted(() => vi.fn());
-vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), call }));
+vi.mock('../../api/client', async (original) => ({
+  ...(await original<typeof import('../../api/client')>()),
+  call: (await import('../../testing')).overTheWire(call),
+}));
 
 beforeEach(() => {
   localStorage.clear();

@@ -8,7 +8,10 @@ import { Figures } from './Figures';
 import { useOddReading } from './useOddReading';
 
 const call = vi.hoisted(() => vi.fn().mockResolvedValue({}));
-vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), call }));
+vi.mock('../../api/client', async (original) => ({
+  ...(await original<typeof import('../../api/client')>()),
+  call: (await import('../../testing')).overTheWire(call),
+}));
 
 const NOW = Date.parse('2031-10-04T18:00:00Z');
 

@@ -1,0 +1,37 @@
+import type { paths } from './schema';
+
+type Verb = 'get' | 'post' | 'put' | 'patch' | 'delete';
+
+/** Addresses of the contract that know a verb. */
+export type PathOf<V extends Verb> = { [P in keyof paths]: paths[P] extends Record<V, { responses: unknown }> ? P : never }[keyof paths];
+
+type Said<R> = R extends { content: { 'application/json': infer Body } } ? Body : never;
+
+/** What the contract says is answered, where all goes well; undefined where that is nothing. */
+export type AnswerOf<V extends Verb, P extends PathOf<V>> =
+  paths[P] extends Record<V, { responses: infer All }>
+    ? Said<All[keyof All & (200 | 201)]> extends never
+      ? undefined
+      : Said<All[keyof All & (200 | 201)]>
+    : never;
+
+type Named<P extends string> = P extends `${string}{${infer Name}}${infer Rest}` ? Name | Named<Rest> : never;
+
+export type Asked<P extends string> = {
+  /** as JSON; text goes as it is */
+  body?: unknown;
+  /** of a body that is text */
+  type?: string;
+  query?: Record<string, string | number>;
+  signal?: AbortSignal;
+} & ([Named<P>] extends [never] ? { at?: undefined } : { at: Record<Named<P>, string> });
+
+export type { Verb };
+
+/** An address with its places filled in. */
+export function filled(path: string, at: Record<string, string> | undefined, query: Record<string, string | number> | undefined): string {
+  const there = path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(at?.[name] ?? ''));
+  return query === undefined
+    ? there
+    : `${there}?${new URLSearchParams(Object.entries(query).map(([name, value]) => [name, String(value)])).toString()}`;
+}
