@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { toDraft, type Draft } from './draft';
@@ -18,7 +18,7 @@ type Props = {
 export function Editing({ roast, now, ticket, answer }: Props) {
   const [draft, setDraft] = useState<Draft | null>(null);
   const kept = useKept(roast);
-  const current = draft ?? toDraft(roast.file);
+  const current = useMemo(() => draft ?? toDraft(roast.file), [draft, roast.file]);
 
   const save = async () => {
     if (draft !== null && (await kept.keep(draft))) setDraft(null);
