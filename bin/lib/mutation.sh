@@ -27,7 +27,7 @@ for room in "${@:-Safety Day Tending Cooking Live}"; do
         say "— $one"
         # shellcheck disable=SC2086
         php -d memory_limit=4G ${COVERAGE:+-d extension="$ROOT/$COVERAGE"} -d pcov.directory="$ROOT/core" vendor/bin/pest ${TESTS[$one]} --colors=never \
-            --mutate --path="core/$one" --everything --covered-only --clear-cache --except=RemoveDoubleCast,RemoveIntegerCast \
+            --mutate --path="core/$one" --everything --covered-only --clear-cache --except=CastingRemoveDoubleCast,CastingRemoveIntegerCast \
             >"storage/mutation-$one.log" 2>&1 || true
         grep -E "Mutations:|Score:" "storage/mutation-$one.log" || tail -5 "storage/mutation-$one.log"
     done
