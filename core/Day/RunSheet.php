@@ -306,7 +306,8 @@ final readonly class RunSheet
             $made->pulledAt === null ? $at($cook->high) : null,
         );
         $rested = self::after($pullAt, $dish->leastRestMinutes());
-        $carveAt = $made->carvedAt ?? max($rested, $made->pulledAt === null ? $at($timing->carve) : $rested);
+        // The knife waits for the table, unless the joint is late.
+        $carveAt = $made->carvedAt ?? max($rested, self::after($roast->serveAt, -Timing::carveMinutes($dish)));
         array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt));
         $entries[] = new Entry(
             $id('carve'),

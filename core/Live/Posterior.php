@@ -60,6 +60,9 @@ final readonly class Posterior
 
     private const FALLS_ODDS = 0.42;
 
+    /** One that was read is as likely as that to have fallen after so long, s. Common practice. */
+    private const FALLS_WITHIN_S = 3600.0;
+
     /** Falls are looked for at no more moments than so many: each has a run of its own. */
     private const MOST_FALLS = 4;
 
@@ -266,7 +269,9 @@ final readonly class Posterior
         if (! $read || $last < $first) {
             return [[1.0, $planned]];
         }
-        $odds = self::FALLS_ODDS * min(1.0, ($course->nowS - $looked) / self::FORGETS_S + 0.5);
+        // One that was looked at just now has hardly had the time to fall.
+        $since = $course->nowS - $looked;
+        $odds = self::FALLS_ODDS * min(1.0, $course->cookerReadings === [] ? $since / self::FORGETS_S + 0.5 : $since / self::FALLS_WITHIN_S);
         $count = min(self::MOST_FALLS, $last - $first + 1);
         $ways = [[1.0 - $odds, $planned]];
         for ($n = 0; $n < $count; $n++) {
