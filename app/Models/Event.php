@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $client_id made by the device that logged it, so that it can be sent twice
  * @property int|null $dish position
  * @property CarbonImmutable $at
- * @property string $kind
+ * @property EventKind $kind
  * @property int|null $stage
  * @property string|null $entry
  * @property float|null $minutes
@@ -23,21 +23,6 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Event extends Model
 {
-    /** kind => words */
-    public const KINDS = [
-        'on' => 'On the heat',
-        'stage' => 'Next stage',
-        'pulled' => 'Pulled',
-        'carved' => 'Carved',
-        'tick' => 'Done',
-        'basted' => 'Basted',
-        'turned' => 'Turned',
-        'fuel' => 'Fuel added',
-        'set' => 'Set anew',
-        'lid' => 'Lid lifted',
-        'note' => 'Note',
-    ];
-
     public const UPDATED_AT = null;
 
     protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius'];
@@ -47,6 +32,6 @@ final class Event extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime', 'settings' => 'array'];
+        return ['at' => 'immutable_datetime', 'settings' => 'array', 'kind' => EventKind::class];
     }
 }

@@ -96,15 +96,15 @@ final class Roast extends Model
     /** After a change of its log: what it says now is another answer. Within the transaction that holds its row. */
     public function logged(): void
     {
-        $dishes = fn (string $kind): int => $this->events()->where('kind', $kind)->where(
+        $dishes = fn (EventKind $kind): int => $this->events()->where('kind', $kind)->where(
             'dish',
             '<',
             $this->dishCount(),
         )->distinct()->count('dish');
         $this->status = match (true) {
-            $dishes('on') === 0 => 'planned',
-            $dishes('carved') === $this->dishCount() => 'done',
-            $dishes('pulled') === $this->dishCount() => 'resting',
+            $dishes(EventKind::On) === 0 => 'planned',
+            $dishes(EventKind::Carved) === $this->dishCount() => 'done',
+            $dishes(EventKind::Pulled) === $this->dishCount() => 'resting',
             default => 'cooking',
         };
         $this->version++;

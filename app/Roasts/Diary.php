@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Roasts;
 
 use App\Models\Event;
+use App\Models\EventKind;
 use App\Models\Reading;
+use App\Models\ReadingPlace;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Equipment;
@@ -45,7 +47,7 @@ final class Diary
     ) {
         $starts = [];
         foreach ($stored->events as $event) {
-            if ($event->kind === 'stage' && $event->dish !== null && $event->stage !== null && isset($roast->dishes[$event->dish]->stages[$event->stage])) {
+            if ($event->kind === EventKind::Stage && $event->dish !== null && $event->stage !== null && isset($roast->dishes[$event->dish]->stages[$event->stage])) {
                 $starts[$event->dish][$event->stage] = $event->at;
             }
         }
@@ -54,17 +56,17 @@ final class Diary
 
     public function onAt(int $dish): ?CarbonImmutable
     {
-        return $this->last('on', $dish)?->at;
+        return $this->last(EventKind::On, $dish)?->at;
     }
 
     public function pulledAt(int $dish): ?CarbonImmutable
     {
-        return $this->last('pulled', $dish)?->at;
+        return $this->last(EventKind::Pulled, $dish)?->at;
     }
 
     public function carvedAt(int $dish): ?CarbonImmutable
     {
-        return $this->last('carved', $dish)?->at;
+        return $this->last(EventKind::Carved, $dish)?->at;
     }
 
     /** @return array<int, CarbonImmutable> */
@@ -99,7 +101,7 @@ final class Diary
         $readings = [];
         foreach ($this->stored->readings as $reading) {
             $at = $since($reading->at);
-            if ($reading->place === Reading::COOKER && $at >= -self::BEFORE_ON_S && in_array($this->cookerAt($reading->dish, $reading->at), $cookers, true) && ! $this->isOdd($reading)) {
+            if ($reading->place === ReadingPlace::Cooker && $at >= -self::BEFORE_ON_S && in_array($this->cookerAt($reading->dish, $reading->at), $cookers, true) && ! $this->isOdd($reading)) {
                 $readings[] = [max(0.0, $at), $this->fresh($reading)];
             }
         }
@@ -123,7 +125,7 @@ final class Diary
     public function lastSet(string $kind, ?CarbonImmutable $by = null): ?array
     {
         $event = $this->stored->events->last(
-            fn (Event $event): bool => $event->kind === 'set' && $event->dish !== null && (
+            fn (Event $event): bool => $event->kind === EventKind::Set && $event->dish !== null && (
                 $by === null || $event->at <= $by
             ) && $this->cookerAt($event->dish, $event->at) === $kind,
         );
@@ -141,7 +143,7 @@ final class Diary
     {
         $readings = [];
         foreach ($this->stored->readings as $reading) {
-            if ($reading->place === Reading::COOKER && $this->cookerAt($reading->dish, $reading->at) === $kind && ! $this->isOdd($reading)) {
+            if ($reading->place === ReadingPlace::Cooker && $this->cookerAt($reading->dish, $reading->at) === $kind && ! $this->isOdd($reading)) {
                 $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $fresh ? $this->fresh($reading) : $reading->celsius];
             }
         }
@@ -165,7 +167,7 @@ final class Diary
         $madeUp = $this->onAt($reading->dish);
         foreach ($this->stored->events as $event) {
             $renews = str_starts_with((string) $event->entry, "fire.$kind.refuel") || (
-                $event->kind === 'set' && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind
+                $event->kind === EventKind::Set && $event->dish !== null && $this->cookerAt($event->dish, $event->at) === $kind
             );
             if ($renews && $event->at <= $reading->at && ($madeUp === null || $event->at > $madeUp)) {
                 $madeUp = $event->at;
@@ -178,7 +180,7 @@ final class Diary
     /** Whether a cooker's reading is far from anything that it was at, and nobody said that it is right all the same. */
     public function isOdd(Reading $reading): bool
     {
-        if ($reading->sure || $reading->place !== Reading::COOKER) {
+        if ($reading->sure || $reading->place !== ReadingPlace::Cooker) {
             return false;
         }
         $on = $this->onAt($reading->dish);
@@ -202,8 +204,8 @@ final class Diary
         $on = $this->onAt($dish);
         $readings = [];
         foreach ($this->stored->readings as $reading) {
-            if ($on !== null && $reading->dish === $dish && $reading->place !== Reading::COOKER) {
-                $readings[] = CoreReading::of($reading->client_id, $on->diffInSeconds($reading->at), $reading->place, $reading->celsius);
+            if ($on !== null && $reading->dish === $dish && $reading->place !== ReadingPlace::Cooker) {
+                $readings[] = CoreReading::of($reading->client_id, $on->diffInSeconds($reading->at), $reading->place->value, $reading->celsius);
             }
         }
 
@@ -230,7 +232,7 @@ final class Diary
         return [...$readings, [$at, $last[1]], [$at + self::CORRECTED_WITHIN_S, $set['celsius']]];
     }
 
-    private function last(string $kind, int $dish): ?Event
+    private function last(EventKind $kind, int $dish): ?Event
     {
         return $this->stored->events->last(fn (Event $event): bool => $event->kind === $kind && $event->dish === $dish);
     }
@@ -246,14 +248,14 @@ final class Diary
         $lastAt = null;
         foreach ($this->stored->events as $event) {
             $minutes = match ($event->kind) {
-                'lid' => $event->minutes ?? 2.0,
-                'basted', 'turned' => self::TASK_LIFT_MINUTES,
+                EventKind::Lid => $event->minutes ?? 2.0,
+                EventKind::Basted, EventKind::Turned => self::TASK_LIFT_MINUTES,
                 default => null,
             };
             if ($minutes === null || $event->dish === null || $since($event->at) < 0.0 || ! in_array($this->cookerAt($event->dish, $event->at), $cookers, true)) {
                 continue;
             }
-            if ($event->kind !== 'lid' && $lastAt !== null && $lastAt->diffInSeconds($event->at) < self::SAME_LIFT_S) {
+            if ($event->kind !== EventKind::Lid && $lastAt !== null && $lastAt->diffInSeconds($event->at) < self::SAME_LIFT_S) {
                 continue;
             }
             $lifts[] = [$since($event->at), 60.0 * $minutes];

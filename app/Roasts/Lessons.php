@@ -6,6 +6,7 @@ namespace App\Roasts;
 
 use App\Models\Event;
 use App\Models\Reading;
+use App\Models\ReadingPlace;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Observation;
 use Diatherm\Cooker\Settings;
@@ -17,8 +18,6 @@ final class Lessons
     /** Opened for so long, a lid still tells on what is read. */
     private const AFTER_LID_MINUTES = 15.0;
 
-    private const LID_OFF = ['lid', 'basted', 'turned'];
-
     /** @return array<string, Observation> settled ones, by id of the reading */
     public static function of(Day $day, FirePlan $fire): array
     {
@@ -26,7 +25,7 @@ final class Lessons
         $pace = max(self::AFTER_LID_MINUTES, $fire->stove->curve->paceMinutes($fire->steps[0]->targetC, $fire->stove->weather));
         $lessons = [];
         foreach ($day->stored->readings as $reading) {
-            if ($reading->place !== Reading::COOKER || $day->diary->isOdd($reading) || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
+            if ($reading->place !== ReadingPlace::Cooker || $day->diary->isOdd($reading) || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
                 continue;
             }
             [$settings, $setAt] = self::setAt($day, $fire, $reading->at);
@@ -70,7 +69,7 @@ final class Lessons
     private static function lastLid(Day $day, CarbonImmutable $before): ?CarbonImmutable
     {
         return $day->stored->events->last(
-            fn (Event $event): bool => in_array($event->kind, self::LID_OFF, true) && $event->at <= $before,
+            fn (Event $event): bool => $event->kind->liftsLid() && $event->at <= $before,
         )?->at;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Roasts;
 
-use App\Models\Reading;
+use App\Models\ReadingPlace;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\Fields;
@@ -33,7 +33,7 @@ final class ReadingsCsv
             $rows[] = implode(',', [
                 $reading->at->setTimezone($roast->time_zone)->format('Y-m-d\TH:i:s.vP'),
                 $reading->dish + 1,
-                $reading->place,
+                $reading->place->value,
                 json_encode($reading->celsius),
                 $reading->client_id,
             ]);
@@ -104,8 +104,8 @@ final class ReadingsCsv
     {
         $at = $row->time('time', 'time');
         $place = $row->text('place', 'place', 20);
-        if ($place !== '' && ! array_key_exists($place, Reading::PLACES)) {
-            $row->refuse('place', 'The place is one of: '.implode(', ', array_keys(Reading::PLACES)).'.');
+        if ($place !== '' && ReadingPlace::tryFrom($place) === null) {
+            $row->refuse('place', 'The place is one of: '.implode(', ', array_column(ReadingPlace::cases(), 'value')).'.');
         }
         $dish = $row->wholeNumber('dish', 'dish', 1, $dishes, 1) - 1;
         $celsius = $row->number('celsius', 'temperature', -30.0, 400.0, '°C');

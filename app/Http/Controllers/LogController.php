@@ -10,6 +10,7 @@ use App\Http\Requests\ReadingRequest;
 use App\Http\Requests\TimeRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\Event;
+use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\Roast;
 use App\Roasts\Lighting;
@@ -66,7 +67,7 @@ final class LogController
     {
         $this->locked($roast, function (Roast $roast) use ($id): void {
             $roast->events()->where('client_id', $id)->delete();
-            if ($roast->lighting !== null && $roast->events()->where('kind', 'on')->doesntExist()) {
+            if ($roast->lighting !== null && $roast->events()->where('kind', EventKind::On)->doesntExist()) {
                 $roast->lighting = null;
             }
         });
@@ -95,7 +96,7 @@ final class LogController
                     sprintf('The log of this roast is full: it holds %d of them. Take it out as a file and begin another roast.', $most),
                 );
             }
-            if (($row['kind'] ?? '') === 'on' && $roast->lighting === null) {
+            if (($row['kind'] ?? null) === EventKind::On && $roast->lighting === null) {
                 $roast->lighting = Lighting::record($roast);
             }
             (clone $log)->create(['client_id' => $id] + $row);
@@ -152,10 +153,11 @@ final class LogController
      */
     private function isLoggedAlready(Roast $roast, array $row): bool
     {
-        if (! in_array($row['kind'] ?? '', ['on', 'pulled', 'carved'], true)) {
+        $kind = $row['kind'] ?? null;
+        if (! $kind instanceof EventKind || ! $kind->isOnce()) {
             return false;
         }
-        $same = $roast->events()->where('kind', $row['kind'])->where('dish', $row['dish'])->first();
+        $same = $roast->events()->where('kind', $kind)->where('dish', $row['dish'])->first();
         if ($same === null) {
             return false;
         }

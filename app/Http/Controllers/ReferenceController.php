@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\CookerResource;
-use App\Models\Event;
-use App\Models\Reading;
+use App\Models\EventKind;
+use App\Models\ReadingPlace;
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
@@ -77,8 +77,8 @@ final class ReferenceController
                 'facts' => Equipment::has($cooker->id) ? CookerResource::facts(Equipment::of($cooker->id)) : [],
             ], CookerShed::kinds())),
             'chores' => self::words(Chore::KINDS),
-            'places' => self::words(Reading::PLACES),
-            'events' => self::words(Event::KINDS),
+            'places' => self::words(ReadingPlace::words()),
+            'events' => self::words(EventKind::words()),
         ]))->setCache(['private' => true, 'max_age' => 300]);
     }
 

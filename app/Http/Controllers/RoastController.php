@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
+use App\Models\EventKind;
 use App\Models\Roast;
 use App\Models\User;
 use Diatherm\Food\Larder;
@@ -51,7 +52,7 @@ final class RoastController
     {
         /** @var User $cook */
         $cook = $request->user();
-        $begun = $roast->events()->where('kind', 'on')->exists();
+        $begun = $roast->events()->where('kind', EventKind::On)->exists();
         $wanted = $request->roast(begun: $begun);
         if ($begun && ! self::sameDishes($roast, $wanted)) {
             throw InvalidInput::at('dishes', 'Dishes cannot be added, taken away or swapped while the roast is on the fire.');

@@ -5,25 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Event;
+use App\Models\EventKind;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\Rule;
 
 final class EventRequest extends LogRequest
 {
-    private const OF_A_DISH = ['on', 'stage', 'pulled', 'carved', 'lid', 'basted', 'turned', 'set'];
-
-    /** What has to have happened before. */
-    private const AFTER = ['stage' => 'on', 'pulled' => 'on', 'carved' => 'pulled'];
-
-    private const IN_WORDS = ['on' => 'on the heat', 'pulled' => 'pulled'];
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return $this->common(dish: in_array($this->input('kind'), self::OF_A_DISH, true)) + [
-            'kind' => ['bail', 'required', 'string', Rule::in(array_keys(Event::KINDS))],
+        return $this->common(dish: $this->kind()?->isOfADish() === true) + [
+            'kind' => ['bail', 'required', 'string', Rule::enum(EventKind::class)],
             'stage' => ['bail', 'required_if:kind,stage', 'nullable', new Finite(1, 7, 'The stage is one of 1 to 7.', whole: true)],
             'entry' => ['bail', 'required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.-]+$/D'],
             'minutes' => ['bail', 'nullable', new Finite(0.1, 60.0, 'The minutes are from 0.1 to 60.')],
@@ -38,10 +33,11 @@ final class EventRequest extends LogRequest
     public function after(): array
     {
         return [function (\Illuminate\Validation\Validator $validator): void {
-            if ($validator->errors()->isEmpty()) {
+            $kind = $this->kind();
+            if ($validator->errors()->isEmpty() && $kind !== null) {
                 self::insistOnOrder(
                     $this->stored(),
-                    $this->string('kind')->toString(),
+                    $kind,
                     $this->filled('dish') ? $this->integer('dish') : null,
                     $this->moment(),
                     $this->string('id')->toString(),
@@ -50,36 +46,44 @@ final class EventRequest extends LogRequest
         }];
     }
 
-    /** @throws InvalidInput when what has to come before has not, or comes later */
-    public static function insistOnOrder(Roast $roast, string $kind, ?int $dish, CarbonImmutable $at, string $id): void
+    private function kind(): ?EventKind
     {
-        $before = self::AFTER[$kind] ?? null;
-        $events = $before === null && ! in_array($kind, self::AFTER, true) ? null : $roast->events()->where('dish', $dish)->get();
-        if ($before !== null && $events !== null) {
+        $kind = $this->input('kind');
+
+        return is_string($kind) ? EventKind::tryFrom($kind) : null;
+    }
+
+    /** @throws InvalidInput when what has to come before has not, or comes later */
+    public static function insistOnOrder(Roast $roast, EventKind $kind, ?int $dish, CarbonImmutable $at, string $id): void
+    {
+        $before = $kind->after();
+        /** @var Collection<int, Event> $events */
+        $events = $roast->events()->where('dish', $dish)->get();
+        if ($before !== null) {
             $needed = $events->last(fn (Event $event): bool => $event->kind === $before);
             if ($needed === null) {
-                throw InvalidInput::at('kind', sprintf('It has to be %s first.', self::IN_WORDS[$before]));
+                throw InvalidInput::at('kind', sprintf('It has to be %s first.', $before === EventKind::On ? 'on the heat' : 'pulled'));
             }
             if ($at < $needed->at) {
                 throw InvalidInput::at(
                     'at',
                     sprintf(
                         'That is before it was %s, at %s.',
-                        $before === 'on' ? 'put on' : 'pulled',
+                        $before === EventKind::On ? 'put on' : 'pulled',
                         $needed->at->setTimezone($roast->time_zone)->format('H:i'),
                     ),
                 );
             }
         }
-        $later = $events?->first(
-            fn (Event $event): bool => (self::AFTER[$event->kind] ?? null) === $kind && $event->at < $at && $event->client_id !== $id,
+        $later = $events->first(
+            fn (Event $event): bool => $event->kind->after() === $kind && $event->at < $at && $event->client_id !== $id,
         );
         if ($later !== null) {
             throw InvalidInput::at(
                 'at',
                 sprintf(
                     'That is after “%s” at %s, which came later.',
-                    Event::KINDS[$later->kind],
+                    $later->kind->inWords(),
                     $later->at->setTimezone($roast->time_zone)->format('H:i'),
                 ),
             );
@@ -94,7 +98,7 @@ final class EventRequest extends LogRequest
         return [
             'dish' => $number('dish'),
             'at' => $this->moment(),
-            'kind' => $this->string('kind')->toString(),
+            'kind' => $this->kind(),
             'stage' => $number('stage'),
             'entry' => $this->filled('entry') ? $this->string('entry')->toString() : null,
             'minutes' => $this->filled('minutes') ? $this->float('minutes') : null,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Reading;
+use App\Models\ReadingPlace;
 use Diatherm\Fire\HandTest;
 use Illuminate\Validation\Rule;
 
@@ -17,10 +17,10 @@ final class ReadingRequest extends LogRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $cooker = $this->input('place') === Reading::COOKER;
+        $cooker = $this->input('place') === ReadingPlace::Cooker->value;
 
         return $this->common(dish: true) + [
-            'place' => ['bail', 'required', 'string', Rule::in(array_keys(Reading::PLACES))],
+            'place' => ['bail', 'required', 'string', Rule::enum(ReadingPlace::class)],
             'celsius' => [
                 'bail',
                 'required_without:hand_s',
@@ -42,7 +42,7 @@ final class ReadingRequest extends LogRequest
         return parent::messages() + [
             'celsius.required_without' => 'Give the temperature.',
             'hand_s.prohibited' => 'The hand tests a fire, not the meat.',
-            'place.*' => 'Say where it was read: '.implode(', ', array_keys(Reading::PLACES)).'.',
+            'place.*' => 'Say where it was read: '.implode(', ', array_column(ReadingPlace::cases(), 'value')).'.',
             'sure.*' => 'Sure is true or false.',
         ];
     }
@@ -53,7 +53,7 @@ final class ReadingRequest extends LogRequest
         return [
             'dish' => $this->integer('dish'),
             'at' => $this->moment(),
-            'place' => $this->string('place')->toString(),
+            'place' => ReadingPlace::from($this->string('place')->toString()),
             'celsius' => $this->filled('hand_s') ? round(HandTest::wallC($this->float('hand_s')), 1) : $this->float('celsius'),
             'sure' => $this->boolean('sure'),
         ];

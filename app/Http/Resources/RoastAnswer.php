@@ -231,7 +231,7 @@ final class RoastAnswer
             'logged' => $stored->readings->map(
                 fn (Reading $one): array => [
                     'at' => $time($one->at),
-                    'words' => Reading::PLACES[$one->place] ?? $one->place,
+                    'words' => $one->place->inWords(),
                     'celsius' => $one->celsius,
                 ],
             )
@@ -239,7 +239,7 @@ final class RoastAnswer
                     $stored->events->map(
                         fn (Event $one): array => [
                             'at' => $time($one->at),
-                            'words' => $one->note ?? Event::KINDS[$one->kind] ?? $one->kind,
+                            'words' => $one->note ?? $one->kind->inWords(),
                             'celsius' => null,
                         ],
                     ),

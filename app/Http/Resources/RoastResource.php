@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\Event;
 use App\Models\Reading;
+use App\Models\ReadingPlace;
 use App\Roasts\Day;
 use App\Roasts\Review;
 use App\Roasts\Tending;
@@ -214,7 +215,7 @@ final class RoastResource extends JsonResource
                 'dish' => $event->dish,
                 'at' => $event->at->setTimezone($stored->time_zone)->format(self::TO_THE_MILLISECOND),
                 'kind' => $event->kind,
-                'words' => Event::KINDS[$event->kind],
+                'words' => $event->kind->inWords(),
                 'stage' => $event->stage,
                 'entry' => $event->entry,
                 'minutes' => $event->minutes,
@@ -242,7 +243,7 @@ final class RoastResource extends JsonResource
     private function reading(Reading $reading): array
     {
         $live = $this->resource->live[$reading->dish] ?? null;
-        $verdict = $reading->place === Reading::COOKER ? (
+        $verdict = $reading->place === ReadingPlace::Cooker ? (
             $this->resource->diary->isOdd($reading) ? Verdict::OddForTheCooker : Verdict::Counts
         ) : ($live->verdicts[$reading->client_id] ?? Verdict::NotOnTheHeat);
 
@@ -251,9 +252,9 @@ final class RoastResource extends JsonResource
             'dish' => $reading->dish,
             'at' => $reading->at->setTimezone($this->resource->stored->time_zone)->format(self::TO_THE_MILLISECOND),
             'place' => $reading->place,
-            'place_words' => Reading::PLACES[$reading->place],
+            'place_words' => $reading->place->inWords(),
             'celsius' => $reading->celsius,
-            'hand_s' => $reading->place === Reading::COOKER && $this->isOnOpenFire($reading->dish)
+            'hand_s' => $reading->place === ReadingPlace::Cooker && $this->isOnOpenFire($reading->dish)
                 ? round(HandTest::secondsOfWall($reading->celsius), 1)
                 : null,
             'sure' => $reading->sure,

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What a cook can have done. */
+enum EventKind: string
+{
+    case On = 'on';
+    case Stage = 'stage';
+    case Pulled = 'pulled';
+    case Carved = 'carved';
+    case Tick = 'tick';
+    case Basted = 'basted';
+    case Turned = 'turned';
+    case Fuel = 'fuel';
+    /** A cooker was set anew. */
+    case Set = 'set';
+    case Lid = 'lid';
+    case Note = 'note';
+
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::On => 'On the heat',
+            self::Stage => 'Next stage',
+            self::Pulled => 'Pulled',
+            self::Carved => 'Carved',
+            self::Tick => 'Done',
+            self::Basted => 'Basted',
+            self::Turned => 'Turned',
+            self::Fuel => 'Fuel added',
+            self::Set => 'Set anew',
+            self::Lid => 'Lid lifted',
+            self::Note => 'Note',
+        };
+    }
+
+    /** @return array<string, string> id => words */
+    public static function words(): array
+    {
+        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $kind): string => $kind->inWords(), self::cases()));
+    }
+
+    /** Whether it belongs to a dish, or to the cooker that one is on. */
+    public function isOfADish(): bool
+    {
+        return ! in_array($this, [self::Tick, self::Fuel, self::Note], true);
+    }
+
+    /** What has to have happened to the dish before; null for nothing. */
+    public function after(): ?self
+    {
+        return match ($this) {
+            self::Stage, self::Pulled => self::On,
+            self::Carved => self::Pulled,
+            default => null,
+        };
+    }
+
+    /** Whether it happens once to a dish. */
+    public function isOnce(): bool
+    {
+        return in_array($this, [self::On, self::Pulled, self::Carved], true);
+    }
+
+    /** Whether the lid is off for it. */
+    public function liftsLid(): bool
+    {
+        return in_array($this, [self::Lid, self::Basted, self::Turned], true);
+    }
+}
