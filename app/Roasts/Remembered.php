@@ -4,16 +4,31 @@ declare(strict_types=1);
 
 namespace App\Roasts;
 
+use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
 use Diatherm\Tending\LaidRoast;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** What the heat model said of a dish, kept by all that it depends on: the dish as it is laid, and the air. */
 final class Remembered
 {
-    private const KEPT_S = 7 * 86_400;
+    private const KEPT_S = 2 * 86_400;
+
+    /** One in so many that are kept sweeps up what has run out, so that the table does not grow. */
+    private const SWEPT_IN = 50;
+
+    private const SWEPT_AT_ONCE = 500;
+
+    /** Takes away what has run out: the database does not do it by itself. */
+    public static function sweep(): void
+    {
+        if (config('cache.default') === 'database') {
+            DB::table('cache')->where('expiration', '<', CarbonImmutable::now()->getTimestamp())->limit(self::SWEPT_AT_ONCE)->delete();
+        }
+    }
 
     /**
      * @return non-empty-list<PlannedDish>
@@ -30,6 +45,9 @@ final class Remembered
             if (! $found instanceof PlannedDish) {
                 $found = Plan::dish($laid, $number);
                 Cache::put($key, $found, self::KEPT_S);
+                if (random_int(1, self::SWEPT_IN) === 1) {
+                    self::sweep();
+                }
             }
             $dishes[] = $found;
         }

@@ -3,7 +3,10 @@
 declare(strict_types=1);
 
 use Diatherm\Cooking\Cook;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Tests\Support\Contract;
 use Tests\Support\Samples;
 
 // What was worked out stands until something is done or an hour on the sheet has passed; asked again it costs nothing.
@@ -110,4 +113,31 @@ it('keeps the status of a roast beside it, as its log has it', function () {
     $last = $roast->events()->where('kind', 'carved')->first();
     $this->deleteJson("/api/roasts/$roast->id/events/$last->client_id")->assertOk();
     expect($status())->toBe('resting');
+});
+
+it('sweeps up what has run out, and nothing that stands', function () {
+    config(['cache.default' => 'database']);
+    Cache::store('database')->put('stands', 1, 3600);
+    Cache::store('database')->put('ran out', 1, 3600);
+    DB::table('cache')->where('key', 'like', '%ran out')->update(['expiration' => now()->getTimestamp() - 1]);
+    $this->artisan('diatherm:sweep')->assertSuccessful();
+    expect(DB::table('cache')->where('key', 'like', '%ran out')->count())->toBe(0)->and(Cache::store('database')->get('stands'))->toBe(1);
+});
+
+it('keeps answers in the database, whole, and forgets those of a roast that is deleted', function () {
+    config(['cache.default' => 'database']);
+    $roast = $this->roast(['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6]]]);
+    $this->log($roast, 'on', 40);
+    $first = $this->getJson("/api/roasts/$roast->id")->assertOk();
+    $again = $this->getJson("/api/roasts/$roast->id")->assertOk();
+    expect($again->content())->toBe($first->content())
+        ->and(Contract::breaches($again->content(), 'Roast'))->toBe([])
+        ->and(DB::table('cache')->where('key', 'like', "%roast.$roast->id.%")->count())->toBe(3);
+    // Moved by half an hour it is another answer, with the same cook in it.
+    $before = Cook::$begun;
+    $moved = ['serve_at' => now()->addHours(5)->toAtomString()] + $first->json('file');
+    $this->putJson("/api/roasts/$roast->id", $moved)->assertOk();
+    expect(Cook::$begun - $before)->toBeLessThan(60);
+    $this->deleteJson("/api/roasts/$roast->id")->assertNoContent();
+    expect(DB::table('cache')->where('key', 'like', "%roast.$roast->id.%")->count())->toBe(0);
 });

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 final class RoastController
@@ -77,6 +78,7 @@ final class RoastController
     public function destroy(Roast $roast): Response
     {
         $roast->delete();
+        RoastAnswer::forget($roast);
 
         return new Response(status: 204);
     }
@@ -84,9 +86,13 @@ final class RoastController
     public function debrief(Request $request, Roast $roast): JsonResponse
     {
         $request->validate(['note' => ['present', 'nullable', 'string', 'max:2000']]);
-        $roast->debrief_note = (string) $request->string('note');
-        $roast->version++;
-        $roast->save();
+        DB::transaction(function () use ($request, $roast): void {
+            $row = $roast->held();
+            $row->debrief_note = (string) $request->string('note');
+            $row->version++;
+            $row->save();
+        });
+        $roast->refresh();
 
         return RoastAnswer::of($roast);
     }

@@ -61,7 +61,7 @@ final class RoastAnswer
         }
 
         return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
-            [$tag, $json] = self::insisted(Shelf::put($roast, $cook, $over), CarbonImmutable::now());
+            [$tag, $json] = self::insisted(Shelf::put($roast, $cook, $over?->held()), CarbonImmutable::now());
 
             return self::tagged($json, $tag);
         });
@@ -192,6 +192,14 @@ final class RoastAnswer
         );
 
         return [$mark['tag'], $json, $short];
+    }
+
+    /** Of one that is deleted. */
+    public static function forget(Roast $stored): void
+    {
+        foreach (['mark', 'whole', 'brief'] as $what) {
+            Cache::forget(self::key($stored, $what));
+        }
     }
 
     private static function key(Roast $stored, string $what): string
