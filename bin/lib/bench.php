@@ -95,7 +95,11 @@ $weigh = function (string $key, array &$seen) use (&$weigh, $manifest): float {
     $seen[$key] = true;
     $own = strlen((string) gzencode((string) file_get_contents(__DIR__.'/../../public/build/'.$manifest[$key]['file']), 9)) / 1000;
 
-    return $own + array_sum(array_map(fn (string $one): float => $weigh($one, $seen), $manifest[$key]['imports'] ?? []));
+    foreach ($manifest[$key]['imports'] ?? [] as $one) {
+        $own += $weigh($one, $seen);
+    }
+
+    return $own;
 };
 $seen = [];
 row('Compressed script before the hearth stands', sprintf('%.0f kB', $weigh('resources/js/main.tsx', $seen)), '200 kB');
