@@ -208,7 +208,10 @@ final class FireTasks
     private static function refuelled(FirePlan $fire): string
     {
         return match (true) {
-            $fire->count() !== null => 'Where the smallest lie, on the lid and below as before; knock the ash off. The lid level, so that no ash tips in',
+            $fire->count() !== null => sprintf(
+                'Where the smallest lie, on the lid%s; knock the ash off. The lid level, so that no ash tips in',
+                $fire->count()['under'] === 0 ? '' : ' and below as before',
+            ),
             $fire->stove->equipment->isOpen() => 'Where the old ones lie; then the hand test',
             default => 'On the old ones, lid down again at once',
         };

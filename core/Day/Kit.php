@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
+use Diatherm\Fire\Fuel;
 use Diatherm\Rig\FrameRig;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
@@ -37,7 +38,7 @@ final class Kit
     {
         $items = [];
         foreach ($roast->dishes as $i => $dish) {
-            array_push($items, ...self::dish($sheet, $i, $dish));
+            array_push($items, ...self::dish($sheet, $i, $dish, self::burns($roast, $dish)));
         }
         $pull = self::first($sheet, Act::Pull);
         $items[] = new KitItem(
@@ -62,15 +63,24 @@ final class Kit
         return self::once($items);
     }
 
+    /** How the fire of a dish is lit: by the wood that was asked for, or as its kind of cooker is. */
+    private static function burns(Roast $roast, Dish $dish): string
+    {
+        $cooker = $dish->stages[0]->cooker;
+        $fuel = $roast->fires[$cooker->id]->fuel ?? null;
+
+        return $dish->isBuried() || ($fuel !== null && Fuel::named($fuel)->isWood()) ? 'wood' : $cooker->light;
+    }
+
     /** @return list<KitItem> */
-    private static function dish(RunSheet $sheet, int $number, Dish $dish): array
+    private static function dish(RunSheet $sheet, int $number, Dish $dish, string $burns): array
     {
         $on = self::at($sheet, "d$number.on");
         $light = self::at($sheet, "d$number.light") ?? $on;
         $rig = self::at($sheet, "d$number.rig") ?? $on;
         $dig = self::at($sheet, "d$number.dig") ?? $light;
         $items = [];
-        foreach (self::BY_FIRE[$dish->isBuried() ? 'wood' : $dish->stages[0]->cooker->light] ?? [] as [$id, $name, $why]) {
+        foreach (self::BY_FIRE[$burns] ?? [] as [$id, $name, $why]) {
             $items[] = new KitItem($id, $name, $why, $light);
         }
         if ($dish->rig instanceof SpitRig || str_contains($dish->stages[0]->cooker->id, 'rotisserie')) {

@@ -115,6 +115,13 @@ it('sorts the kit of several dishes into one list, whichever goes on first', fun
     }
 });
 
+it('packs for what burns: wood for a pot on coals of wood, a chimney where charcoal is laid', function (?string $fuel, array $has, array $not) {
+    $lamb = ['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175, 'pull' => true]]];
+    $fires = $fuel === null ? [] : ['fires' => [['cooker' => 'camp-oven', 'fuel' => $fuel]]];
+    $kit = array_column(Plan::of(Samples::roast($lamb, $fires), new DateTimeImmutable(MORNING))->kit, 'id');
+    expect(array_intersect($kit, $has))->toHaveCount(count($has))->and(array_intersect($kit, $not))->toBe([]);
+})->with([['hardwood', ['wood', 'shovel'], ['charcoal', 'chimney']], ['lump', ['charcoal'], ['wood', 'shovel']], [null, ['charcoal'], ['wood', 'shovel']]]);
+
 it('promises the earliest hour that the slow end and every task before it allow', function () {
     $now = new DateTimeImmutable('2031-10-04T18:00:00+02:00');
     $plan = Plan::of(Samples::roast(), $now);

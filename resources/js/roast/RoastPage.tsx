@@ -49,7 +49,7 @@ export function RoastPage() {
           <NavLink
             to={`/roasts/${id}/${one.id}`}
             className={clsx(
-              'flex min-h-14 items-center justify-center border-t-[3px] text-[0.875rem] font-semibold',
+              'flex min-h-14 items-center justify-center border-t-[3px] text-[0.8125rem] font-semibold',
               shown === one.id ? 'border-ember text-ink' : 'border-transparent text-soft',
             )}
           >

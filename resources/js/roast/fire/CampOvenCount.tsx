@@ -44,7 +44,7 @@ function Row({ what, answer, remark, strong = false }: { what: string; answer: s
         {what}
         <span className="label block">{remark}</span>
       </dt>
-      <dd className={`wide text-right text-lg ${strong ? 'text-ember' : ''}`}>{answer}</dd>
+      <dd className={`wide whitespace-nowrap text-right text-lg ${strong ? 'text-ember' : ''}`}>{answer}</dd>
     </div>
   );
 }

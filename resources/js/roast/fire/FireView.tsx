@@ -42,14 +42,14 @@ export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
             tone="ember"
             remark={
               fire.start.chimneys !== null
-                ? `${fire.start.pieces === null ? `${fire.buy_name?.toLowerCase() ?? ''}, ` : ''}${fire.start.chimneys.toFixed(1)} of a chimney`
+                ? `${fire.start.pieces === null && fire.count === null ? `${fire.buy_name?.toLowerCase() ?? ''}, ` : ''}${fire.start.chimneys.toFixed(1)} of a chimney`
                 : fire.start.bought_kg > 1.5 * fire.start.kg
-                  ? `of coals, from ${format.mass(fire.start.bought_kg)} of wood`
+                  ? `${fire.count === null ? 'of coals' : 'as big as briquettes'}, from ${format.mass(fire.start.bought_kg)} of wood`
                   : (fire.buy_name?.toLowerCase() ?? '')
             }
           >
             <Why of="fire.start" workings={fire.workings}>
-              {fire.start.pieces === null ? format.mass(fire.start.kg) : <Prose>{fire.start.words}</Prose>}
+              {fire.start.pieces === null && fire.count === null ? format.mass(fire.start.kg) : <Prose>{fire.start.words}</Prose>}
             </Why>
           </Answer>
         )}
@@ -218,7 +218,8 @@ function Headline({ fire }: { fire: Fire }) {
   const step = fire.steps[0];
   const value = (id: string) => step?.settings.find((one) => one.id === id)?.value ?? 0;
   const mm = (id: string) => `${Math.round(2 * value(id)) / 2}`;
-  if (fire.count !== null) return <>{`${fire.count.over} over, ${fire.count.under} under`}</>;
+  if (fire.count !== null)
+    return <>{fire.count.under === 0 ? `${fire.count.over} on the lid` : `${fire.count.over} over, ${fire.count.under} under`}</>;
   if (fire.hand_s !== null) return <>{handOf(fire.hand_s)}</>;
   if (fire.controls.some((control) => control.unit === 'mm')) {
     return <>{mm('intake_mm') === mm('exhaust_mm') ? `both ${mm('intake_mm')} mm` : `${mm('intake_mm')} and ${mm('exhaust_mm')} mm`}</>;

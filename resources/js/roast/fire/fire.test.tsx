@@ -239,6 +239,25 @@ describe('fire view', () => {
     expect(screen.getByText('27')).toBeInTheDocument();
   });
 
+  it('counts coals of wood for a pot beside a fire, and speaks of no gram of them', () => {
+    view(
+      aFire({
+        fuel: 'hardwood',
+        controls: [
+          { id: 'over', name: 'Coals on the lid', unit: 'pieces', least: 0, most: 60, step: 1 },
+          { id: 'under', name: 'Coals below', unit: 'pieces', least: 0, most: 60, step: 1 },
+        ],
+        start: { kg: 0.219, words: '17 coals', pieces: null, bought_kg: 6, chimneys: null },
+        count: { over: 17, under: 0, diameter_cm: 30.5, plain: 24, other: { over: 15, under: 9 }, refresh_minutes: 29 },
+      }),
+    );
+    expect(screen.getByText('17 on the lid')).toBeInTheDocument();
+    expect(screen.getByText('17 coals')).toBeInTheDocument();
+    expect(screen.getByText(/as big as briquettes, from 6/)).toBeInTheDocument();
+    expect(screen.queryByText(/219/)).toBeNull();
+    expect(screen.getByText(/the fire at its side does that/)).toBeInTheDocument();
+  });
+
   it('opens a figure to its working', async () => {
     view(aFire());
     await userEvent.click(screen.getByRole('button', { name: '57 briquettes' }));
