@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\LearnRequest;
+use App\Http\Requests\ObservationRequest;
 use App\Http\Resources\CookerResource;
 use App\Models\Cooker;
 use App\Models\User;
@@ -80,25 +82,23 @@ final class CookerController
     }
 
     /** Logs a reading of it; sent twice with one id it is one reading. */
-    public function observe(Request $request, Cooker $cooker): JsonResponse
+    public function observe(ObservationRequest $request, Cooker $cooker): JsonResponse
     {
-        $request->validate(['id' => ['bail', 'required', 'string', 'uuid']]);
         $own = Yard::take($cooker->load('observations'));
         $observation = CookerFile::readObservation($request->except('id'), $own->equipment);
         if (count($own->observations) >= CookerFile::MOST_OBSERVATIONS) {
             throw InvalidInput::at('celsius', sprintf('A cooker keeps up to %d readings.', CookerFile::MOST_OBSERVATIONS));
         }
-        $cooker->observations()->firstOrCreate(['client_id' => $request->string('id')->toString()], Yard::row($observation));
+        $cooker->observations()->firstOrCreate(['client_id' => $request->id()], Yard::row($observation));
         $cooker->changed();
 
         return $this->show($cooker->unsetRelations());
     }
 
     /** Takes what was read on it during a roast into its log; taken twice it is there once. */
-    public function learn(Request $request, Cooker $cooker): JsonResponse
+    public function learn(LearnRequest $request, Cooker $cooker): JsonResponse
     {
-        $request->validate(['roast' => ['bail', 'required', 'string', 'max:30']]);
-        $roast = self::cook($request)->roasts()->with(['readings', 'events'])->findOrFail($request->string('roast')->toString());
+        $roast = self::cook($request)->roasts()->with(['readings', 'events'])->findOrFail($request->roastId());
         $day = Day::of($roast, CarbonImmutable::now(), finished: false);
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\Finite;
+use App\Http\Requests\MeasuresRequest;
 use App\Models\Mix;
 use App\Models\User;
 use Diatherm\Food\Mix as CoreMix;
@@ -23,19 +23,17 @@ final class MixController
     private const MOST = 200;
 
     /** Scaled by mass_kg of meat, litres and guests; each mix takes what it is made for. */
-    public function index(Request $request): JsonResponse
+    public function index(MeasuresRequest $request): JsonResponse
     {
-        $request->validate([
-            'mass_kg' => ['sometimes', 'bail', new Finite(0.01, 500.0, 'The meat weighs 0.01 to 500 kg.')],
-            'litres' => ['sometimes', 'bail', new Finite(0.01, 50.0, 'The litres are from 0.01 to 50.')],
-            'guests' => ['sometimes', 'bail', new Finite(1.0, 500.0, 'The guests are 1 to 500.', whole: true)],
-        ]);
-        $measures = [
-            'per_kg' => $request->float('mass_kg', 1.0), 'per_l' => $request->float('litres', 1.0),
-            'per_guest' => $request->float('guests', 1.0), 'parts' => 1000.0 * $request->float('litres', 1.0),
-        ];
         /** @var User $cook */
         $cook = $request->user();
+
+        return self::all($cook, $request->measures());
+    }
+
+    /** @param  array{per_kg: float, per_l: float, per_guest: float, parts: float}  $measures */
+    private static function all(User $cook, array $measures): JsonResponse
+    {
         $answer = [];
         /** @var list<Mix> $mixes */
         $mixes = $cook->mixes()->orderBy('name')->get()->all();
@@ -72,7 +70,7 @@ final class MixController
         }
         $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
 
-        return $this->index($request)->setStatusCode(201);
+        return self::all($cook, MeasuresRequest::ONE)->setStatusCode(201);
     }
 
     public function export(Mix $mix): JsonResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\NoteRequest;
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\EventKind;
@@ -83,12 +84,11 @@ final class RoastController
         return new Response(status: 204);
     }
 
-    public function debrief(Request $request, Roast $roast): JsonResponse
+    public function debrief(NoteRequest $request, Roast $roast): JsonResponse
     {
-        $request->validate(['note' => ['present', 'nullable', 'string', 'max:2000']]);
         DB::transaction(function () use ($request, $roast): void {
             $row = $roast->held();
-            $row->debrief_note = (string) $request->string('note');
+            $row->debrief_note = $request->note();
             $row->version++;
             $row->save();
         });
