@@ -57,28 +57,17 @@ final readonly class Dish
     /** @param  non-empty-list<Stage>  $stages */
     public function through(array $stages): self
     {
-        return new self(
-            $this->name,
-            $this->cut,
-            $this->form,
-            $this->pieces,
-            $this->massKg,
-            $this->thicknessM,
-            $this->girthM,
-            $this->startC,
-            $this->taste,
-            $this->targetC,
-            $this->coast,
-            $this->restMinutes,
-            $stages,
-            $this->preparations,
-            $this->rig,
-            $this->bed,
-        );
+        return $this->laid($stages, $this->bed);
     }
 
     /** With the coals of its buried pot round it. */
     public function buriedIn(BuriedBed $bed): self
+    {
+        return $this->laid($this->stages, $bed);
+    }
+
+    /** @param  non-empty-list<Stage>  $stages */
+    private function laid(array $stages, ?BuriedBed $bed): self
     {
         return new self(
             $this->name,
@@ -93,7 +82,7 @@ final readonly class Dish
             $this->targetC,
             $this->coast,
             $this->restMinutes,
-            $this->stages,
+            $stages,
             $this->preparations,
             $this->rig,
             $bed,
