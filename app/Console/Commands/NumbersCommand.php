@@ -19,7 +19,7 @@ use Illuminate\Console\Command;
 final class NumbersCommand extends Command
 {
     /** Simulated cooks of each dish. */
-    private const TRIALS = 4;
+    private const TRIALS = 8;
 
     protected $signature = 'diatherm:numbers {--print : to the screen instead of docs/numbers.md}';
 
