@@ -65,8 +65,10 @@ export function CoreCurve({
     .map((minutes, i) => [minutes, curve.core_c[i] ?? 0] as const)
     .filter(([minutes]) => minutes >= from && minutes <= end);
   const before = now ?? 0;
-  const was = points.filter(([minutes]) => minutes <= before);
-  const next = points.filter(([minutes]) => minutes >= before - 1);
+  // What was and what is to come meet at the moment, however far apart the points beside it are.
+  const atNow = now === null ? [] : pointAt(points, before);
+  const was = [...points.filter(([minutes]) => minutes < before), ...atNow];
+  const next = [...atNow, ...points.filter(([minutes]) => minutes > before || (atNow.length === 0 && minutes >= before))];
   // Both lines meet at the pull, however far apart the points beside it are.
   const atPull = pull !== null && pull.minutes >= before ? pointAt(next, pull.minutes) : [];
   const hottest = Math.max(

@@ -98,6 +98,21 @@ describe('core curve', () => {
       />,
     ).container;
 
+  it('has what was and what will be meet at the moment, wherever the points beside it are', () => {
+    const container = drawn({ now: 95, pull: { minutes: 120, celsius: 60, done: false } });
+    const paths = [...container.querySelectorAll('path[fill="none"]')].map((one) => one.getAttribute('d') ?? '');
+    const solid = paths.find(
+      (_, i) =>
+        container.querySelectorAll('path[fill="none"]')[i]?.getAttribute('stroke-width') === '3' &&
+        !container.querySelectorAll('path[fill="none"]')[i]?.hasAttribute('stroke-dasharray'),
+    );
+    const moment = Number(container.querySelector('line[stroke="var(--ink)"][stroke-width="1.5"]')?.getAttribute('x1'));
+    const numbers = (solid ?? '').match(/-?[\d.]+/g)?.map(Number) ?? [];
+    expect(numbers.at(-2)).toBeCloseTo(moment, 1);
+    const starts = paths.map((d) => Number(d.match(/^M([\d.]+)/)?.[1]));
+    expect(starts.some((at) => Math.abs(at - moment) < 0.1)).toBe(true);
+  });
+
   it('says in words what it draws', () => {
     drawn({ pull: { minutes: 110, celsius: 56, done: false } });
     expect(screen.getByRole('img', { name: 'Core temperature: pull at 56 °C, 17:50; target 63 °C' })).toBeInTheDocument();
