@@ -22,6 +22,14 @@ final class Remembered
 
     private const SWEPT_AT_ONCE = 500;
 
+    private static function keep(string $key, PlannedDish $dish): void
+    {
+        Cache::put($key, $dish, self::KEPT_S);
+        if (random_int(1, self::SWEPT_IN) === 1) {
+            self::sweep();
+        }
+    }
+
     /** Takes away what has run out: the database does not do it by itself. */
     public static function sweep(): void
     {
@@ -31,11 +39,12 @@ final class Remembered
     }
 
     /**
+     * @param  bool  $keep  whether what is new is kept: what a cook only tries out is not
      * @return non-empty-list<PlannedDish>
      *
      * @throws InvalidInput at the stage that cannot reach its core temperature
      */
-    public static function dishes(LaidRoast $laid): array
+    public static function dishes(LaidRoast $laid, bool $keep = true): array
     {
         $keys = array_map(fn ($dish): string => 'dish.'.hash('xxh128', serialize([$dish, $laid->asked->airC])), $laid->dishes);
         $kept = Cache::many($keys);
@@ -44,9 +53,8 @@ final class Remembered
             $found = $kept[$key] ?? null;
             if (! $found instanceof PlannedDish) {
                 $found = Plan::dish($laid, $number);
-                Cache::put($key, $found, self::KEPT_S);
-                if (random_int(1, self::SWEPT_IN) === 1) {
-                    self::sweep();
+                if ($keep) {
+                    self::keep($key, $found);
                 }
             }
             $dishes[] = $found;

@@ -100,6 +100,24 @@ it('cooks nothing when it is asked again, and a dish once however often its roas
         ->and($cooks(fn () => $this->getJson("/api/roasts/$roast->id")->assertOk()))->toBe(0);
 });
 
+it('tries out a change of one dish without cooking the others again', function () {
+    $roast = $this->roast(roast: ['serve_at' => now()->addHours(9)->toAtomString()]);
+    $file = $this->getJson("/api/roasts/$roast->id")->json('file');
+    $two = ['dishes' => [$file['dishes'][0], ['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true]]]]] + $file;
+    $this->putJson("/api/roasts/$roast->id", $two)->assertOk();
+    $cooks = function (array $body): int {
+        $before = Cook::$begun;
+        $this->postJson('/api/preview', $body)->assertOk();
+
+        return Cook::$begun - $before;
+    };
+    $one = $cooks(['dishes' => [['mass_kg' => 2.4] + $two['dishes'][0], $two['dishes'][1]]] + $two);
+    $both = $cooks(['dishes' => [['mass_kg' => 2.4] + $two['dishes'][0], ['mass_kg' => 1.9] + $two['dishes'][1]]] + $two);
+    expect($cooks(['people' => 3] + $two))->toBe(0)->and($one)->toBeGreaterThan(5)->and($both)->toBeGreaterThan($one + 5)
+        // What was only tried out is not kept.
+        ->and($cooks(['dishes' => [['mass_kg' => 2.4] + $two['dishes'][0], $two['dishes'][1]]] + $two))->toBe($one);
+});
+
 it('keeps the status of a roast beside it, as its log has it', function () {
     $roast = $this->roast();
     $status = fn (): string => $roast->fresh()->status;

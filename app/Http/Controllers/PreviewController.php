@@ -7,10 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\PlanResource;
 use App\Models\User;
+use App\Roasts\Remembered;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
+use Diatherm\Tending\LaidFires;
 use Illuminate\Http\JsonResponse;
 
 /** Answers while the cook types; stores nothing. */
@@ -21,7 +23,9 @@ final class PreviewController
         $roast = $request->roast();
         /** @var User $cook */
         $cook = $request->user();
-        $plan = Plan::of($roast, CarbonImmutable::now(), [], Yard::for($roast, $cook->id));
+        $laid = LaidFires::in($roast, Yard::for($roast, $cook->id));
+        // Dishes that nobody is changing are known already.
+        $plan = Plan::from($laid, Remembered::dishes($laid, keep: false), CarbonImmutable::now(), []);
         $answer = (new PlanResource($plan))->toArray();
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $answer['dishes'];
