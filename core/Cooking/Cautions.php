@@ -123,9 +123,9 @@ final class Cautions
     private static function coolCooker(Dish $dish): ?Caution
     {
         foreach ($dish->stages as $stage) {
-            if (! $stage->cooker->isRest() && ($dish->cut->kind === 'poultry' || $dish->isStuffed()) && $stage->cookerC < self::COOLEST_FOR_POULTRY_C) {
+            if (! $stage->cooker->isRest() && ($dish->cut->kind === 'poultry' || $dish->isStuffed()) && $stage->steadyC() < self::COOLEST_FOR_POULTRY_C) {
                 return new Caution('cool_for_poultry', sprintf(
-                    'US advice is to roast poultry and stuffing at 165 °C or more: at %.0f °C on the %s it warms slowly. Straight from the refrigerator, not stuffed, and by the thermometer.', $stage->cookerC, $stage->cooker->short,
+                    'US advice is to roast poultry and stuffing at 165 °C or more: at %.0f °C on the %s it warms slowly. Straight from the refrigerator, not stuffed, and by the thermometer.', $stage->steadyC(), $stage->cooker->short,
                 ), Source::of(Mark::Published, 'USDA FSIS, Turkey Basics: Safe Cooking'));
             }
         }

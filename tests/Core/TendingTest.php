@@ -101,3 +101,11 @@ it('has given off as much water as its surface was cooled by', function () {
     expect($body->driedKgM2())->toBeGreaterThan(0.05)
         ->and($body->tookJM2())->toEqualWithDelta($meatJM2 + $vapourJM2, 0.12 * $meatJM2);
 });
+
+// What the cooker comes to decides what is safe on it, and not what it was asked for.
+it('warns of a cool cooker for poultry where a storm makes it one', function () {
+    $bird = ['cut' => 'turkey', 'mass_kg' => 8, 'taste' => 'done', 'preparations' => ['stuff'], 'stages' => [['cooker' => 'gas', 'cooker_c' => 230, 'pull' => true]]];
+    $ids = fn (array $weather): array => array_column(Plan::of(Samples::roast($bird, $weather), new DateTimeImmutable('2031-10-03T06:00:00+02:00'))->forecast(0)->cautions, 'id');
+    expect($ids(['air_c' => -15, 'wind_ms' => 14, 'rain' => true]))->toContain('cool_for_poultry')
+        ->and($ids(['air_c' => 20, 'wind_ms' => 0]))->not->toContain('cool_for_poultry');
+});
