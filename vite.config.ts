@@ -17,6 +17,7 @@ export default defineConfig({
     environment: 'jsdom',
     include: ['resources/js/**/*.test.{ts,tsx}'],
     setupFiles: ['resources/js/test-setup.ts'],
+    globalSetup: ['tests/Support/say.setup.js'],
     testTimeout: 30_000,
   },
 });

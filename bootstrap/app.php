@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\NoStore;
+use App\Words\Voice;
 use Diatherm\Measure\InvalidInput;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -27,6 +28,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->dontReport(InvalidInput::class);
         // The core's own messages are already at their fields: they go out as any other validation error does.
-        $exceptions->map(fn (InvalidInput $wrong): ValidationException => ValidationException::withMessages($wrong->messages));
+        $exceptions->map(fn (InvalidInput $wrong): ValidationException => ValidationException::withMessages(
+            array_map(fn (array $messages): array => array_map(Voice::ofTheReader()->say(...), $messages), $wrong->messages),
+        ));
     })
     ->create();

@@ -54,6 +54,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::put('debrief', [RoastController::class, 'debrief']);
             Route::get('file', [FileController::class, 'export']);
             Route::get('readings.csv', [FileController::class, 'readings']);
+            Route::get('run-sheet.ics', [FileController::class, 'calendar']);
             Route::post('readings.csv', [FileController::class, 'importReadings']);
             Route::post('readings', [LogController::class, 'storeReading']);
             Route::patch('readings/{id}', [LogController::class, 'moveReading'])->whereUuid('id');

@@ -4,70 +4,90 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Words\Voice;
 use Diatherm\Day\Entry;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
 use Diatherm\Plan\Plan;
+use Diatherm\Plan\PlannedDish;
 
 /** A plan as plain text, to be read or printed. */
 final class RunSheetText
 {
-    public static function of(Plan $plan): string
+    public static function of(Plan $plan, Voice $voice): string
     {
         $roast = $plan->roast;
-        $lines = [
-            (
-                $roast->name === '' ? 'Roast' : $roast->name
-            ).', table at '.$roast->serveAt->format('H:i, l j F Y').", {$roast->people} to feed",
-            '',
-        ];
+        $sheet = $plan->runSheet;
+        $lines = [$voice->say(Message::of(
+            $roast->name === '' ? 'paper.heading_unnamed' : 'paper.heading',
+            roast: $roast->name,
+            hour: $roast->serveAt,
+            day: $roast->serveAt->format('Y-m-d'),
+            people: $roast->people,
+        )), ''];
         foreach ($plan->dishes as $planned) {
-            $forecast = $planned->forecast;
-            $lines[] = sprintf(
-                '%s: %s on the heat, pull at %.0f °C, peaks at %.0f °C%s',
-                $forecast->dish->name, self::minutes($forecast->cookMinutes), $forecast->pullC, $forecast->peakC,
-                $forecast->rule === null
-                    ? ''
-                    : sprintf('; by weight %.0f to %.0f min', $forecast->rule->leastMinutes, $forecast->rule->mostMinutes),
-            );
-            foreach ($forecast->cautions as $caution) {
-                $lines[] = '  ! '.$caution->words;
+            $lines[] = $voice->say(self::dish($planned));
+            foreach ($planned->forecast->cautions as $caution) {
+                $lines[] = '  ! '.$voice->say($caution->words);
             }
         }
         $lines[] = '';
         $day = '';
-        foreach ($plan->runSheet->entries as $entry) {
+        foreach ($sheet->entries as $entry) {
             if ($entry->at->format('Y-m-d') !== $day) {
                 $day = $entry->at->format('Y-m-d');
-                $lines[] = $entry->at->format('l j F');
+                $lines[] = $day;
             }
-            $lines[] = self::line($entry);
+            $lines[] = '  '.$voice->say(Message::of('paper.line', hour: $entry->at, what: self::line($entry)));
         }
-        if ($plan->runSheet->isTooLate()) {
-            $lines[] = '';
-            $lines[] = 'Too late for that hour. The earliest that can be promised: '
-                .$plan->runSheet->earliestServeAt->format('H:i, l j F')
-                .'.';
+        if ($sheet->isTooLate()) {
+            array_push($lines, '', $voice->say(Message::of(
+                'paper.too_late',
+                hour: $sheet->earliestServeAt,
+                day: $sheet->earliestServeAt->format('Y-m-d'),
+            )));
         }
 
-        // Two decimals mark what was typed in another unit; on paper it is shown whole.
-        return (string) preg_replace_callback(
-            '/(\d+\.\d\d) °C/',
-            fn (array $exact): string => round((float) $exact[1]).' °C',
-            implode("\n", $lines),
+        return implode("\n", $lines);
+    }
+
+    private static function dish(PlannedDish $planned): Message
+    {
+        $forecast = $planned->forecast;
+        $facts = [
+            'dish' => $forecast->dish->name,
+            'minutes' => self::minutes($forecast->cookMinutes),
+            'pull' => Quantity::celsius($forecast->pullC),
+            'peak' => Quantity::celsius($forecast->peakC),
+        ];
+
+        return $forecast->rule === null
+            ? Message::of('paper.dish', ...$facts)
+            : Message::of(
+                'paper.dish_and_rule',
+                ...$facts,
+                least: Quantity::minutes($forecast->rule->leastMinutes),
+                most: Quantity::minutes($forecast->rule->mostMinutes),
+            );
+    }
+
+    private static function line(Entry $entry): Message
+    {
+        $title = $entry->earliest !== null && $entry->latest !== null
+            ? Message::of('paper.window', title: $entry->title, earliest: $entry->earliest, latest: $entry->latest)
+            : $entry->title;
+
+        return Message::note($title, $entry->detail);
+    }
+
+    private static function minutes(Spread $spread): Message
+    {
+        return Message::of(
+            'paper.minutes',
+            likely: Quantity::minutes($spread->likely),
+            low: Quantity::number($spread->low),
+            high: Quantity::number($spread->high),
         );
-    }
-
-    private static function line(Entry $entry): string
-    {
-        $window = $entry->earliest !== null && $entry->latest !== null
-            ? ' ('.$entry->earliest->format('H:i').'–'.$entry->latest->format('H:i').')'
-            : '';
-
-        return '  '.$entry->at->format('H:i').'  '.$entry->title.$window.($entry->detail === '' ? '' : ': '.lcfirst($entry->detail));
-    }
-
-    private static function minutes(Spread $spread): string
-    {
-        return sprintf('%.0f min (%.0f to %.0f)', $spread->likely, $spread->low, $spread->high);
     }
 }

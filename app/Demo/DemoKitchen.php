@@ -80,7 +80,10 @@ final class DemoKitchen
     }
 
     private const RIB = [
-        'name' => 'Regatta committee dinner', 'people' => 9, 'air_c' => 11, 'fires' => [['cooker' => 'ceramic', 'own' => 'Ceramic by the slip']], 'dishes' => [[
+        'name' => 'Regatta committee dinner', 'people' => 9, 'air_c' => 11, 'fires' => [[
+            'cooker' => 'ceramic',
+            'own' => 'Ceramic by the slip',
+        ]], 'dishes' => [[
             'cut' => 'beef-rib', 'name' => 'Rib of beef', 'mass_kg' => 3.6, 'thickness_cm' => 12.5, 'start_c' => 8, 'taste' => 'medium_rare',
             'stages' => [['cooker' => 'ceramic', 'cooker_c' => 135, 'pull' => true]],
         ]], 'note' => 'Ceramic ran cool all evening with the wind off the water. Bottom slot wider next time, and light it half an hour sooner.',
@@ -101,17 +104,38 @@ final class DemoKitchen
             'name' => 'Autumn supper at the old weir', 'serve_at' => $serve->toAtomString(), 'people' => 9, 'air_c' => 12, 'wind_ms' => 2.5,
             'fires' => [['cooker' => 'kettle', 'own' => 'Boathouse kettle', 'layout' => 'two_sides']],
             'dishes' => [
-                ['cut' => 'pork-rack', 'name' => 'Rack of pork', 'mass_kg' => 3.0, 'thickness_cm' => 10, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [
-                    [
-                        'cooker' => 'kettle',
-                        'cooker_c' => 150,
-                        'pull' => true,
-                        'chores' => [['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 55]],
+                [
+                    'cut' => 'pork-rack',
+                    'name' => 'Rack of pork',
+                    'mass_kg' => 3.0,
+                    'thickness_cm' => 10,
+                    'start_c' => 6,
+                    'taste' => 'juicy',
+                    'stages' => [
+                        [
+                            'cooker' => 'kettle',
+                            'cooker_c' => 150,
+                            'pull' => true,
+                            'chores' => [['do' => 'turn', 'every_minutes' => 0, 'from_minutes' => 55]],
+                        ],
                     ],
-                ]],
-                ['cut' => 'potatoes', 'name' => 'Potatoes', 'pieces' => 12, 'mass_kg' => 0.19, 'start_c' => 14, 'taste' => 'soft', 'stages' => [
-                    ['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true, 'chores' => [['do' => 'stir', 'every_minutes' => 20]]],
-                ]],
+                ],
+                [
+                    'cut' => 'potatoes',
+                    'name' => 'Potatoes',
+                    'pieces' => 12,
+                    'mass_kg' => 0.19,
+                    'start_c' => 14,
+                    'taste' => 'soft',
+                    'stages' => [
+                        ['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true, 'chores' => [['do' => 'stir', 'every_minutes' => 20]]],
+                    ],
+                ],
+            ],
+            'sides' => [
+                ['side' => 'greens', 'name' => 'Kale and beans'],
+                ['side' => 'buttered-loaf'],
+                ['side' => 'pan-gravy', 'name' => 'Cider gravy'],
             ],
         ];
         $roast = RoastFile::read($file($this->now->addHours(3)));
@@ -149,10 +173,32 @@ final class DemoKitchen
         return Shelf::put(RoastFile::read([
             'name' => 'Lamb for the boathouse roof', 'serve_at' => $afternoon->toAtomString(), 'people' => 20, 'air_c' => 9, 'wind_ms' => 1.5, 'latitude' => 51.6, 'longitude' => -1.1,
             'fires' => [['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'even']],
-            'dishes' => [['cut' => 'lamb-whole', 'name' => 'Lamb on the spit', 'mass_kg' => 15, 'start_c' => 5, 'taste' => 'medium', 'rest_minutes' => 60, 'preparations' => ['truss'],
-                'rig' => ['kind' => 'spit', 'between_cm' => 110, 'bite_cm' => 10, 'room_cm' => 50, 'span_cm' => 190, 'bar_mm' => 30, 'section' => 'tube', 'wall_mm' => 3, 'motor_nm' => 25, 'test_kg' => 1.2, 'test_arm_cm' => 30, 'heavy_deg' => 70], 'stages' => [
+            'dishes' => [[
+                'cut' => 'lamb-whole',
+                'name' => 'Lamb on the spit',
+                'mass_kg' => 15,
+                'start_c' => 5,
+                'taste' => 'medium',
+                'rest_minutes' => 60,
+                'preparations' => ['truss'],
+                'rig' => [
+                    'kind' => 'spit',
+                    'between_cm' => 110,
+                    'bite_cm' => 10,
+                    'room_cm' => 50,
+                    'span_cm' => 190,
+                    'bar_mm' => 30,
+                    'section' => 'tube',
+                    'wall_mm' => 3,
+                    'motor_nm' => 25,
+                    'test_kg' => 1.2,
+                    'test_arm_cm' => 30,
+                    'heavy_deg' => 70,
+                ],
+                'stages' => [
                     ['cooker' => 'open-spit', 'hand_s' => 6, 'pull' => true, 'chores' => [['do' => 'spray', 'every_minutes' => 40]]],
-                ]]],
+                ],
+            ]],
         ]), $this->cook);
     }
 
@@ -214,13 +260,34 @@ final class DemoKitchen
 
         return Shelf::put(RoastFile::read([
             'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(), 'people' => 6, 'air_c' => 10, 'latitude' => 51.6, 'longitude' => -1.1,
-            'dishes' => [['cut' => 'duck', 'name' => 'Brace of ducks', 'pieces' => 2, 'mass_kg' => 2.2, 'start_c' => 5, 'taste' => 'done', 'preparations' => ['dry_brine', 'dry_skin', 'truss'],
-                'rig' => ['kind' => 'spit', 'between_cm' => 52, 'bite_cm' => 6, 'room_cm' => 17, 'span_cm' => 78, 'bar_mm' => 9, 'section' => 'square', 'motor_nm' => 1.4, 'test_kg' => 0.4, 'test_arm_cm' => 14, 'heavy_deg' => 140], 'stages' => [
+            'dishes' => [[
+                'cut' => 'duck',
+                'name' => 'Brace of ducks',
+                'pieces' => 2,
+                'mass_kg' => 2.2,
+                'start_c' => 5,
+                'taste' => 'done',
+                'preparations' => ['dry_brine', 'dry_skin', 'truss'],
+                'rig' => [
+                    'kind' => 'spit',
+                    'between_cm' => 52,
+                    'bite_cm' => 6,
+                    'room_cm' => 17,
+                    'span_cm' => 78,
+                    'bar_mm' => 9,
+                    'section' => 'square',
+                    'motor_nm' => 1.4,
+                    'test_kg' => 0.4,
+                    'test_arm_cm' => 14,
+                    'heavy_deg' => 140,
+                ],
+                'stages' => [
                     [
                         'cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true,
                         'chores' => [['do' => 'baste', 'every_minutes' => 20]],
                     ],
-                ]]],
+                ],
+            ]],
         ]), $this->cook);
     }
 
@@ -230,10 +297,26 @@ final class DemoKitchen
 
         return Shelf::put(RoastFile::read([
             'name' => 'Pot under the willow', 'serve_at' => $evening->toAtomString(), 'people' => 8, 'air_c' => 6, 'latitude' => 51.6, 'longitude' => -1.1,
-            'dishes' => [['cut' => 'venison-haunch', 'name' => 'Venison in the ground', 'mass_kg' => 1.9, 'start_c' => 5, 'taste' => 'well', 'preparations' => ['marinate_oil', 'bard'],
-                'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'pot_depth_cm' => 13.5, 'ground' => 'wet', 'length_cm' => 26, 'width_cm' => 13, 'depth_cm' => 9.5], 'stages' => [
+            'dishes' => [[
+                'cut' => 'venison-haunch',
+                'name' => 'Venison in the ground',
+                'mass_kg' => 1.9,
+                'start_c' => 5,
+                'taste' => 'well',
+                'preparations' => ['marinate_oil', 'bard'],
+                'rig' => [
+                    'kind' => 'buried_pot',
+                    'pot_cm' => 35.6,
+                    'pot_depth_cm' => 13.5,
+                    'ground' => 'wet',
+                    'length_cm' => 26,
+                    'width_cm' => 13,
+                    'depth_cm' => 9.5,
+                ],
+                'stages' => [
                     ['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true],
-                ]]],
+                ],
+            ]],
         ]), $this->cook);
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Diatherm\Measure\Message;
+
 /** What a cook can have done. */
 enum EventKind: string
 {
@@ -20,27 +22,9 @@ enum EventKind: string
     case Lid = 'lid';
     case Note = 'note';
 
-    public function inWords(): string
+    public function inWords(): Message
     {
-        return match ($this) {
-            self::On => 'On the heat',
-            self::Stage => 'Next stage',
-            self::Pulled => 'Pulled',
-            self::Carved => 'Carved',
-            self::Tick => 'Done',
-            self::Basted => 'Basted',
-            self::Turned => 'Turned',
-            self::Fuel => 'Fuel added',
-            self::Set => 'Set anew',
-            self::Lid => 'Lid lifted',
-            self::Note => 'Note',
-        };
-    }
-
-    /** @return array<string, string> id => words */
-    public static function words(): array
-    {
-        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $kind): string => $kind->inWords(), self::cases()));
+        return Message::of('event_kind.'.$this->value);
     }
 
     /** Whether it belongs to a dish, or to the cooker that one is on. */

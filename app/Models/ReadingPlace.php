@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Diatherm\Measure\Message;
+
 /** Where a temperature is read: in the dish, or of its cooker. */
 enum ReadingPlace: string
 {
@@ -15,22 +17,8 @@ enum ReadingPlace: string
     case Bone = 'bone';
     case Cooker = 'cooker';
 
-    /** @return array<string, string> id => words */
-    public static function words(): array
+    public function inWords(): Message
     {
-        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $place): string => $place->inWords(), self::cases()));
-    }
-
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::Core => 'Middle',
-            self::Breast => 'Breast',
-            self::Thigh => 'Thigh',
-            self::ThickEnd => 'Thick end',
-            self::ThinEnd => 'Thin end',
-            self::Bone => 'By the bone',
-            self::Cooker => 'Cooker',
-        };
+        return Message::of('reading_place.'.$this->value);
     }
 }

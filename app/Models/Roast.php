@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Database\Factories\RoastFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -33,6 +35,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Roast extends Model
 {
+    /** @use HasFactory<RoastFactory> */
+    use HasFactory;
+
     use HasUlids;
 
     /** What one kitchen, and the log of one roast, may hold: generous, so that no one meets it by cooking. */

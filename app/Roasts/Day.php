@@ -42,7 +42,7 @@ final readonly class Day
         }
         $diary = new Diary($stored, $roast, $now);
         $yard = Yard::for($roast, $stored->user_id);
-        $laid = LaidFires::in($roast, $yard);
+        $laid = LaidFires::lay($roast, $yard);
         $dishes = Remembered::dishes($laid);
         $live = [];
         $progress = [];

@@ -47,7 +47,8 @@ final class Diary
     ) {
         $starts = [];
         foreach ($stored->events as $event) {
-            if ($event->kind === EventKind::Stage && $event->dish !== null && $event->stage !== null && isset($roast->dishes[$event->dish]->stages[$event->stage])) {
+            $stage = $event->kind === EventKind::Stage ? $event->stage : null;
+            if ($event->dish !== null && $stage !== null && isset($roast->dishes[$event->dish]->stages[$stage])) {
                 $starts[$event->dish][$event->stage] = $event->at;
             }
         }
@@ -101,7 +102,11 @@ final class Diary
         $readings = [];
         foreach ($this->stored->readings as $reading) {
             $at = $since($reading->at);
-            if ($reading->place === ReadingPlace::Cooker && $at >= -self::BEFORE_ON_S && in_array($this->cookerAt($reading->dish, $reading->at), $cookers, true) && ! $this->isOdd($reading)) {
+            if ($reading->place === ReadingPlace::Cooker && $at >= -self::BEFORE_ON_S && in_array(
+                $this->cookerAt($reading->dish, $reading->at),
+                $cookers,
+                true,
+            ) && ! $this->isOdd($reading)) {
                 $readings[] = [max(0.0, $at), $this->fresh($reading)];
             }
         }
@@ -143,7 +148,10 @@ final class Diary
     {
         $readings = [];
         foreach ($this->stored->readings as $reading) {
-            if ($reading->place === ReadingPlace::Cooker && $this->cookerAt($reading->dish, $reading->at) === $kind && ! $this->isOdd($reading)) {
+            if ($reading->place === ReadingPlace::Cooker && $this->cookerAt(
+                $reading->dish,
+                $reading->at,
+            ) === $kind && ! $this->isOdd($reading)) {
                 $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $fresh ? $this->fresh($reading) : $reading->celsius];
             }
         }
@@ -205,7 +213,12 @@ final class Diary
         $readings = [];
         foreach ($this->stored->readings as $reading) {
             if ($on !== null && $reading->dish === $dish && $reading->place !== ReadingPlace::Cooker) {
-                $readings[] = CoreReading::of($reading->client_id, $on->diffInSeconds($reading->at), $reading->place->value, $reading->celsius);
+                $readings[] = CoreReading::of(
+                    $reading->client_id,
+                    $on->diffInSeconds($reading->at),
+                    $reading->place->value,
+                    $reading->celsius,
+                );
             }
         }
 
@@ -252,7 +265,11 @@ final class Diary
                 EventKind::Basted, EventKind::Turned => self::TASK_LIFT_MINUTES,
                 default => null,
             };
-            if ($minutes === null || $event->dish === null || $since($event->at) < 0.0 || ! in_array($this->cookerAt($event->dish, $event->at), $cookers, true)) {
+            if ($minutes === null || $event->dish === null || $since($event->at) < 0.0 || ! in_array(
+                $this->cookerAt($event->dish, $event->at),
+                $cookers,
+                true,
+            )) {
                 continue;
             }
             if ($event->kind !== EventKind::Lid && $lastAt !== null && $lastAt->diffInSeconds($event->at) < self::SAME_LIFT_S) {

@@ -25,7 +25,10 @@ final class Lessons
         $pace = max(self::AFTER_LID_MINUTES, $fire->stove->curve->paceMinutes($fire->steps[0]->targetC, $fire->stove->weather));
         $lessons = [];
         foreach ($day->stored->readings as $reading) {
-            if ($reading->place !== ReadingPlace::Cooker || $day->diary->isOdd($reading) || $day->diary->cookerAt($reading->dish, $reading->at) !== $kind) {
+            if ($reading->place !== ReadingPlace::Cooker || $day->diary->isOdd($reading) || $day->diary->cookerAt(
+                $reading->dish,
+                $reading->at,
+            ) !== $kind) {
                 continue;
             }
             [$settings, $setAt] = self::setAt($day, $fire, $reading->at);
@@ -47,7 +50,7 @@ final class Lessons
             return [$settings, null];
         }
         foreach ($fire->stove->curve->mechanism->controls() as $control) {
-            $settings = $settings->with($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));
+            $settings = $settings->withControl($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));
         }
 
         return [$settings, $set['at']];
@@ -59,7 +62,7 @@ final class Lessons
         $settings = $fire->steps[0]->settings;
         foreach ($day->stored->lighting['settings'][$fire->stove->equipment->kind->id] ?? [] as $id => $value) {
             foreach ($fire->stove->curve->mechanism->controls() as $control) {
-                $settings = $control->id === $id ? $settings->with($id, $control->clamp($value)) : $settings;
+                $settings = $control->id === $id ? $settings->withControl($id, $control->clamp($value)) : $settings;
             }
         }
 

@@ -9,6 +9,8 @@ use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Unit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -46,10 +48,10 @@ final class ReadingsCsv
     public static function read(string $csv, Roast $roast): int
     {
         if (strlen($csv) > self::MOST_BYTES) {
-            throw InvalidInput::at('file', 'The file is too large: readings take up to 1 MB.');
+            throw InvalidInput::atField('file', Message::of('file.too_large', kb: intdiv(self::MOST_BYTES, 1024)));
         }
         if (! mb_check_encoding($csv, 'UTF-8')) {
-            throw InvalidInput::at('file', 'The file is not text in UTF-8.');
+            throw InvalidInput::atField('file', Message::of('readings_csv.the_file_is_not_text'));
         }
         $lines = explode(
             "\n",
@@ -57,10 +59,10 @@ final class ReadingsCsv
         );
         $header = array_map(fn (?string $name): string => trim((string) $name), str_getcsv(array_shift($lines), escape: ''));
         if (array_diff(['time', 'place', 'celsius'], $header) !== []) {
-            throw InvalidInput::at('file', 'The first line must name the columns: '.implode(',', self::HEADER).'.');
+            throw InvalidInput::atField('file', Message::of('readings_csv.the_first_line_must_name', header: self::HEADER));
         }
         if ($lines === [] || count($lines) > self::MOST_ROWS) {
-            throw InvalidInput::at('file', 'There must be 1 to '.self::MOST_ROWS.' rows of readings.');
+            throw InvalidInput::atField('file', Message::of('readings_csv.there_must_be_to_rows', most_rows: self::MOST_ROWS));
         }
         $dishes = $roast->dishCount();
         $rows = [];
@@ -71,9 +73,9 @@ final class ReadingsCsv
             $cells = str_getcsv($line, escape: '');
             $rows[] = count($cells) === count($header)
                 ? array_combine($header, $cells) + ['dish' => '1']
-                : throw InvalidInput::at(
+                : throw InvalidInput::atField(
                     'rows.'.$i,
-                    sprintf('Row %d has %d values where %d are needed.', $i + 1, count($cells), count($header)),
+                    Message::of('readings_csv.row_has_values_where_are', row: $i + 1, cells: count($cells), wanted: count($header)),
                 );
         }
         $fields = Fields::of(['rows' => $rows]);
@@ -90,7 +92,7 @@ final class ReadingsCsv
                 ),
             );
             if (count($there) + count($new) > Roast::MOST_READINGS) {
-                throw InvalidInput::at('file', sprintf('The log of one roast holds up to %d readings.', Roast::MOST_READINGS));
+                throw InvalidInput::atField('file', Message::of('readings_csv.the_log_of_one_roast', most_readings: Roast::MOST_READINGS));
             }
             $roast->readings()->createMany($new);
             $row->logged();
@@ -105,13 +107,13 @@ final class ReadingsCsv
         $at = $row->time('time', 'time');
         $place = $row->text('place', 'place', 20);
         if ($place !== '' && ReadingPlace::tryFrom($place) === null) {
-            $row->refuse('place', 'The place is one of: '.implode(', ', array_column(ReadingPlace::cases(), 'value')).'.');
+            $row->refuse('place', Message::of('readings_csv.the_place_is_one', cases: array_column(ReadingPlace::cases(), 'value')));
         }
         $dish = $row->wholeNumber('dish', 'dish', 1, $dishes, 1) - 1;
-        $celsius = $row->number('celsius', 'temperature', -30.0, 400.0, '°C');
+        $celsius = $row->number('celsius', 'temperature', -30.0, 400.0, Unit::Celsius);
         $id = $row->text('id', 'id', 36, '');
         if ($id !== '' && ! Str::isUuid($id)) {
-            $row->refuse('id', 'The id must be a UUID, or empty.');
+            $row->refuse('id', Message::of('readings_csv.the_id_must'));
         }
 
         return [

@@ -7,6 +7,7 @@ namespace App\Roasts;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
 use Diatherm\Day\Act;
+use Diatherm\Measure\Message;
 use Diatherm\Tending\Correction;
 use Diatherm\Tending\FirePlan;
 
@@ -72,11 +73,14 @@ final readonly class Tending
         );
     }
 
-    private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?string
+    private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?Message
     {
         foreach ($day->plan->runSheet->entries as $entry) {
-            if ($entry->act === Act::Fire && ! $entry->done && str_starts_with($entry->id, "fire.$kind.refuel") && $entry->at <= $now->addMinutes(self::DUE_MINUTES)) {
-                return $entry->title.' now';
+            if ($entry->act === Act::Fire && ! $entry->done && $entry->id->isOfFire(
+                $kind,
+                'refuel',
+            ) && $entry->at <= $now->addMinutes(self::DUE_MINUTES)) {
+                return Message::of('correction.now', task: $entry->title);
             }
         }
 

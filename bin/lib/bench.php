@@ -68,7 +68,7 @@ $course = new Course([[0.0, 152.0], [1800.0, 149.0], [3600.0, 143.0]], [[2700.0,
 row('Live forecast with band, five readings (a few dozen runs)', sprintf('%.1f ms', milliseconds(fn () => LiveForecast::of($pork, 15.0, $course, $readings, 56.0))), '50 ms');
 $potted = $roast(['cut' => 'turkey', 'mass_kg' => 6.35, 'stages' => [['cooker' => 'lidded-roaster', 'cooker_c' => 121]]])->dishes[0];
 row('Forecast of a bird in a lidded roaster: wall, air, vapour', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($potted, 15.0))), '');
-$buried = LaidFires::in($roast(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'], 'stages' => [['cooker' => 'camp-oven']]]), [])->dishes[0];
+$buried = LaidFires::lay($roast(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'], 'stages' => [['cooker' => 'camp-oven']]]), [])->dishes[0];
 row('Forecast of a buried pot: bed, ground, wall, stock', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($buried, 15.0))), '');
 
 $lamb = ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360]]];
@@ -110,10 +110,10 @@ $base = (string) getenv('APP_URL');
 $jar = tempnam(sys_get_temp_dir(), 'diatherm');
 $client = curl_init();
 $tags = [];
-$call = function (string $method, string $path, mixed $body = null, string $csrf = '', string $tag = '') use ($client, $base, $jar, &$tags): array {
+$call = function (string $method, string $path, mixed $body = null, string $csrf = '', string $tag = '', bool $quiet = false) use ($client, $base, $jar, &$tags): array {
     curl_setopt_array($client, [
         CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf", ...($tag === '' ? [] : ["If-None-Match: $tag"])],
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf", ...($tag === '' ? [] : ["If-None-Match: $tag"]), ...($quiet ? ['Prefer: return=minimal'] : [])],
         CURLOPT_HEADERFUNCTION => function ($_, string $line) use ($path, &$tags): int {
             if (preg_match('/^etag: (.+?)\r?\n$/i', $line, $found) === 1) {
                 $tags[$path] = $found[1];
@@ -141,6 +141,8 @@ $cooking = $roasts['cooking']['id'];
 $cooker = $call('GET', '/api/cookers')[0][0]['id'];
 $file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $roasts['planned']['file'];
 $uuid = fn (): string => sprintf('%s-%s-4%s-a%s-%s', ...array_map(fn (int $n): string => substr(bin2hex(random_bytes(8)), 0, $n), [8, 4, 3, 3, 12]));
+$noted = fn (): array => ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'kind' => 'note', 'note' => 'bench'];
+$read = fn (): array => ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => 40];
 // What a screen does that asks again: with the tag of what it was told.
 $again = function (string $path) use ($call, &$tags): array {
     return $call('GET', $path, tag: $tags[$path] ?? '');
@@ -170,8 +172,14 @@ $routes = [
     'POST /api/roasts' => fn () => $call('POST', '/api/roasts', $file, $csrf),
     'GET /api/roasts of 60' => fn () => $call('GET', '/api/roasts'),
     'PUT /api/roasts/{planned}' => fn () => $call('PUT', '/api/roasts/'.$roasts['planned']['id'], $file, $csrf),
-    'POST /api/roasts/{cooking}/events' => fn () => $call('POST', "/api/roasts/$cooking/events", ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'kind' => 'note', 'note' => 'bench'], $csrf),
-    'POST /api/roasts/{cooking}/readings' => fn () => $call('POST', "/api/roasts/$cooking/readings", ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => 40], $csrf),
+    // As a screen logs: no answer is asked for but that it is kept; what it means is asked for once, when all is through.
+    'POST /api/roasts/{cooking}/events' => fn () => $call('POST', "/api/roasts/$cooking/events", $noted(), $csrf, quiet: true),
+    'POST /api/roasts/{cooking}/readings' => fn () => $call('POST', "/api/roasts/$cooking/readings", $read(), $csrf, quiet: true),
+    'GET /api/roasts/{cooking}, a reading later' => function () use ($call, $cooking, $read, $csrf): array {
+        $call('POST', "/api/roasts/$cooking/readings", $read(), $csrf, quiet: true);
+
+        return $call('GET', "/api/roasts/$cooking");
+    },
 ];
 $bare = null;
 foreach ($routes as $name => $request) {

@@ -9,7 +9,7 @@ install_packages no
 prepare_code
 declare -A TESTS=(
     [Safety]="tests/Reference/SafetyTest.php tests/Core/CarryoverTest.php"
-    [Day]="tests/Core/DayTest.php tests/Core/PlanTest.php tests/Core/StepWordsTest.php"
+    [Day]="tests/Core/SheetsTest.php tests/Core/SidesTest.php tests/Core/DayTest.php tests/Core/StepWordsTest.php"
     [Tending]="tests/Core/TendingTest.php tests/Core/FirePlanTest.php tests/Core/CorrectionTest.php"
     [Cooking]="tests/Core/CookTest.php tests/Core/CarryoverTest.php tests/Core/TendingTest.php"
     [Live]="tests/Core/LiveTest.php tests/Core/ThermometerTest.php tests/Core/CorrectionTest.php"

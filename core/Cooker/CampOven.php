@@ -7,6 +7,8 @@ namespace Diatherm\Cooker;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\CoalBed;
 use Diatherm\Fire\Fuel;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Rig\Pot;
 
 /** A lidded iron pot with coals below and on the lid, or beside a fire with coals on the lid alone. */
@@ -25,8 +27,8 @@ final readonly class CampOven implements Mechanism
     public function controls(): array
     {
         return [
-            new Control('over', 'Coals on the lid', 'pieces', 0.0, 60.0, 1.0),
-            new Control('under', 'Coals below', 'pieces', 0.0, 60.0, 1.0),
+            new Control('over', 'pieces', 0.0, 60.0, 1.0),
+            new Control('under', 'pieces', 0.0, 60.0, 1.0),
         ];
     }
 
@@ -47,7 +49,7 @@ final readonly class CampOven implements Mechanism
             110.0,
             $this->byCoals() * CampOvenCount::exact($this->diameterM, $targetC, $weather->airC, $weather->windMs, self::rain($weather)),
         );
-        $over = CampOvenCount::METHODS[$this->method][1] * $total;
+        $over = CampOvenCount::METHODS[$this->method][0] * $total;
 
         return Settings::of(['over' => min(60.0, $over), 'under' => min(60.0, $total - $over)]);
     }
@@ -91,34 +93,39 @@ final readonly class CampOven implements Mechanism
         return 0.15;
     }
 
-    public function inWords(Settings $settings): string
+    public function inWords(Settings $settings): Message
     {
-        $where = sprintf('%.0f coals on the lid, ', $settings->get('over')).(
-            $this->method === 'beside' ? 'the fire at its side' : sprintf('%.0f below', $settings->get('under'))
-        );
+        [$over, $under] = [$settings->get('over'), $settings->get('under')];
+        $where = $this->method === 'beside'
+            ? Message::of('settings.coals_and_a_fire', over: Quantity::number($over))
+            : Message::of('settings.coals', over: Quantity::number($over), under: Quantity::number($under));
 
-        return $this->fuel === null || $this->fuel->pieceKg !== null
-            ? $where
-            : $where.self::shovels($settings->get('over'), $settings->get('under'));
+        return match (true) {
+            $this->fuel === null || $this->fuel->pieceKg !== null => $where,
+            $under < 1.0 => Message::of('settings.shovels_above', coals: $where, over: self::shovels($over)),
+            default => Message::of(
+                'settings.shovels_above_and_below',
+                coals: $where,
+                over: self::shovels($over),
+                under: self::shovels($under),
+            ),
+        };
     }
 
     /** Coals that nobody counts are shovelled. */
-    private static function shovels(float $over, float $under): string
+    private static function shovels(float $coals): Message
     {
-        $of = fn (float $coals): string => match ($half = (int) round(2.0 * $coals / self::SHOVEL)) {
-            0 => 'a few',
-            1 => 'half a shovel',
-            2 => 'a shovel',
-            default => ($half % 2 === 0 ? (string) intdiv($half, 2) : intdiv($half, 2).'½').' shovels',
-        };
+        $halves = (int) round(2.0 * $coals / self::SHOVEL);
 
-        return ', as big as briquettes: '.$of($over).' above'.($under < 1.0 ? '' : ' and '.$of($under).' below');
+        return $halves % 2 === 0
+            ? Message::of('settings.shovels', shovels: intdiv($halves, 2))
+            : Message::of('settings.half_shovels', shovels: intdiv($halves, 2));
     }
 
     /** Share of the heat that its coals give. */
     public function byCoals(): float
     {
-        return CampOvenCount::METHODS[$this->method][2];
+        return CampOvenCount::METHODS[$this->method][1];
     }
 
     private static function rain(Weather $weather): float

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Measure\Message;
+
 /** Something on a cooker that a hand sets: a slot, a knob, a dial, a count of coals. */
 final readonly class Control
 {
@@ -13,12 +15,18 @@ final readonly class Control
      */
     public function __construct(
         public string $id,
-        public string $name,
         public string $unit,
         public float $least,
         public float $most,
         public float $step,
     ) {
+    }
+
+    public function name(): Message
+    {
+        return sscanf($this->id, 'burner_%d', $number) === 1
+            ? Message::of('control.burner', number: (int) $number)
+            : Message::of('control.'.$this->id);
     }
 
     public function clamp(float $value): float

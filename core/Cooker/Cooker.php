@@ -6,6 +6,7 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Cooker\Vessel\VesselKind;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** A kind of cooker: what it can be set to, what a joint meets inside, how it starts and recovers. Rows: data/cookers.json. */
 final readonly class Cooker
@@ -57,30 +58,30 @@ final readonly class Cooker
     }
 
     /** The same kind with something else met inside. */
-    public function with(Inside $inside): self
+    public function withInside(Inside $inside): self
     {
-        return $this->but($inside, $this->preheatMinutes, $this->recoveryMinutes);
+        return $this->copy($inside, $this->preheatMinutes, $this->recoveryMinutes);
     }
 
     /** The same kind that takes so long to its first heat. */
     public function preheatingIn(float $minutes): self
     {
-        return $this->but($this->inside, $minutes, $this->recoveryMinutes);
+        return $this->copy($this->inside, $minutes, $this->recoveryMinutes);
     }
 
     /** The same kind that comes back from an open lid in another time. */
     public function recoveringIn(float $minutes): self
     {
-        return $this->but($this->inside, $this->preheatMinutes, $minutes);
+        return $this->copy($this->inside, $this->preheatMinutes, $minutes);
     }
 
     /** @throws OutOfRange when the kind cannot be set to $setC */
     public function check(float $setC): float
     {
-        return OutOfRange::check('cooker temperature', $setC, $this->leastC, $this->mostC, '°C');
+        return OutOfRange::check('cooker_temperature', $setC, $this->leastC, $this->mostC, Unit::Celsius);
     }
 
-    private function but(Inside $inside, float $preheatMinutes, float $recoveryMinutes): self
+    private function copy(Inside $inside, float $preheatMinutes, float $recoveryMinutes): self
     {
         return new self(
             $this->id,

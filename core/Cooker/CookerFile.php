@@ -6,7 +6,9 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** The open cooker format (docs/cooker.schema.json): the one place where a cooker and its log are read and written. */
 final class CookerFile
@@ -23,12 +25,12 @@ final class CookerFile
     public static function readJson(string $json): OwnCooker
     {
         if (strlen($json) > self::MOST_BYTES) {
-            throw InvalidInput::at('file', sprintf('The file is too large: a cooker takes up to %d kB.', intdiv(self::MOST_BYTES, 1024)));
+            throw InvalidInput::atField('file', Message::of('file.too_large', kb: intdiv(self::MOST_BYTES, 1024)));
         }
         try {
             $data = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
         } catch (\JsonException) {
-            throw InvalidInput::at('file', 'The file is not JSON.');
+            throw InvalidInput::atField('file', Message::of('file.not_json'));
         }
 
         return self::read($data);
@@ -44,13 +46,13 @@ final class CookerFile
         $fields = Fields::of($data);
         $fields->only('format', 'version', 'name', 'kind', 'facts', 'observations');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
-            $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
+            $fields->refuse('format', Message::of('file.format', format: self::FORMAT));
         }
         $fields->wholeNumber('version', 'version', self::VERSION, self::VERSION, self::VERSION);
         $name = $fields->text('name', 'name', OwnCooker::LONGEST_NAME);
         $kind = $fields->text('kind', 'kind', 60);
         if ($kind !== '' && ! Equipment::has($kind)) {
-            $fields->refuse('kind', 'The kind is one of: '.implode(', ', Equipment::kinds()).'.');
+            $fields->refuse('kind', Message::of('cooker_file.the_kind_is_one', kinds: Equipment::kinds()));
             $kind = '';
         }
         $facts = $kind === '' ? [] : self::facts($fields, $kind);
@@ -115,13 +117,20 @@ final class CookerFile
         foreach ($facts as $id => $fact) {
             $values[$id] = $given === null
                 ? $fact->usual
-                : $given->number($id, lcfirst($fact->name), $fact->least, $fact->most, $fact->unit, $fact->usual);
+                : $given->number(
+                    $id,
+                    Message::of('words.text', text: lcfirst($fact->name)),
+                    $fact->least,
+                    $fact->most,
+                    $fact->unit,
+                    $fact->usual,
+                );
             if ($fact->isCount() && floor($values[$id]) !== $values[$id]) {
-                $given?->refuse($id, "{$fact->name}: give a whole number.");
+                $given?->refuse($id, Message::of('cooker_file.give_a_whole_number', fact: $fact->name));
             }
         }
         if (isset($values['meat_over'], $values['burners']) && $values['meat_over'] > $values['burners']) {
-            $given?->refuse('meat_over', 'There are not so many burners.');
+            $given?->refuse('meat_over', Message::of('cooker_file.there_are_not_so_many'));
         }
 
         return $values;
@@ -134,23 +143,25 @@ final class CookerFile
         $controls = $equipment->mechanism()->controls();
         $given = $fields->object('settings', 'settings');
         if ($given === null && $controls !== []) {
-            $fields->refuse('settings', 'Say how it was set.');
+            $fields->refuse('settings', Message::of('cooker_file.say_how_it_was_set'));
         }
         $settings = $given === null ? Settings::of([]) : Settings::read($given, $controls, true);
-        $air = $fields->number('air_c', 'outside air temperature', -30.0, 50.0, '°C', 20.0);
-        $wind = $fields->number('wind_ms', 'wind', 0.0, 20.0, 'm/s', 0.0);
+        $air = $fields->number('air_c', 'outside_air_temperature', -30.0, 50.0, Unit::Celsius, 20.0);
+        $wind = $fields->number('wind_ms', 'wind', 0.0, 20.0, Unit::MetrePerSecond, 0.0);
         $rain = $fields->truth('rain', 'rain', false);
-        $altitude = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, 'm', 0.0);
-        $celsius = $fields->number('celsius', 'temperature that was read', -30.0, 700.0, '°C');
+        $altitude = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, Unit::Metre, 0.0);
+        $celsius = $fields->number('celsius', 'temperature_that_was_read', -30.0, 700.0, Unit::Celsius);
         $phase = Phase::tryFrom($fields->text('phase', 'phase', 20, Phase::Settled->value));
         if ($phase === null) {
-            $fields->refuse('phase', 'The phase is one of: '.implode(', ', array_column(Phase::cases(), 'value')).'.');
+            $fields->refuse('phase', Message::of('cooker_file.the_phase_is_one', cases: array_column(Phase::cases(), 'value')));
         }
-        $minutes = $fields->number('minutes', 'minutes', 0.0, 1440.0, 'min', 0.0);
+        $minutes = $fields->number('minutes', 'minutes', 0.0, 1440.0, Unit::Minute, 0.0);
         if ($phase !== null && $phase !== Phase::Settled && $minutes <= 0.0) {
             $fields->refuse(
                 'minutes',
-                $phase === Phase::Warming ? 'Say how many minutes after it was lit.' : 'Say how many minutes after the lid was closed.',
+                $phase === Phase::Warming
+                    ? Message::of('cooker_file.say_how_many_minutes_after')
+                    : Message::of('cooker_file.say_how_many_minutes_after_the_lid'),
             );
         }
         if (! $fields->isClean() || $phase === null) {
@@ -159,7 +170,7 @@ final class CookerFile
         try {
             return Observation::of($settings, Weather::of($air, $wind, $rain, $altitude), $celsius, $phase, $minutes, $at);
         } catch (OutOfRange $wrong) {
-            $fields->refuse('celsius', $wrong->getMessage());
+            $fields->refuse('celsius', $wrong->says);
 
             return null;
         }

@@ -7,8 +7,10 @@ namespace Diatherm\Cooker;
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\Pile;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /** One cooker as it stands in the yard: its kind and the handful of facts that make it this one. Kinds: data/equipment.json. */
 final readonly class Equipment
@@ -34,10 +36,16 @@ final readonly class Equipment
      */
     public static function of(string $kind, array $facts = []): self
     {
-        $row = self::rows()[$kind] ?? throw OutOfRange::unknown('cooker with settings', $kind);
+        $row = self::rows()[$kind] ?? throw OutOfRange::unknown('cooker_with_settings', $kind);
         $known = [];
         foreach (self::factsOf($kind) as $id => $fact) {
-            $known[$id] = OutOfRange::check(lcfirst($fact->name), $facts[$id] ?? $fact->usual, $fact->least, $fact->most, $fact->unit);
+            $known[$id] = OutOfRange::check(
+                Message::of('words.text', text: lcfirst($fact->name)),
+                $facts[$id] ?? $fact->usual,
+                $fact->least,
+                $fact->most,
+                $fact->unit,
+            );
         }
 
         return new self(CookerShed::kind($kind), $known, $row);
@@ -61,7 +69,7 @@ final readonly class Equipment
         /** @var array<string, array{string, string, float, float, float}> $rows */
         $rows = self::rows()[$kind]['facts'] ?? [];
         foreach ($rows as $id => [$name, $unit, $usual, $least, $most]) {
-            $facts[$id] = new Fact($id, $name, $unit, $usual, $least, $most);
+            $facts[$id] = new Fact($id, $name, Unit::from($unit), $usual, $least, $most);
         }
 
         return $facts;
@@ -191,8 +199,12 @@ final readonly class Equipment
         $size = ($this->facts['diameter_cm'] / $this->number('loss_at_cm', 57.0)) ** 2;
 
         return new VentedCooker(
-            $this->number('loss_w_k', 15.0) * $size, $this->number('film_share', 0.6), 1000.0 * $this->number('storage_kj_k', 7.0) * $size, $this->number('stack_m', 0.5),
-            $this->facts['intake_cm'], $this->facts['intake_most_mm'], $this->facts['exhaust_cm'], $this->facts['exhaust_most_mm'], $this->facts['leaks_cm2'],
+            $this->number(
+                'loss_w_k',
+                15.0,
+            ) * $size, $this->number('film_share', 0.6), 1000.0 * $this->number('storage_kj_k', 7.0) * $size, $this->number('stack_m', 0.5),
+            $this->facts['intake_cm'], $this->facts['intake_most_mm'], $this->facts['exhaust_cm'], $this->facts['exhaust_most_mm'],
+            $this->facts['leaks_cm2'],
             isset($this->row['exhaust_share']) ? $this->number('exhaust_share', 0.5) * $this->facts['exhaust_most_mm'] : null,
         );
     }
@@ -211,7 +223,13 @@ final readonly class Equipment
             ), 1000.0 * ($this->facts['rear_kw'] ?? 0.0), ($this->row['direct'] ?? false) === true
                 ? null
                 : min($count, (int) $this->facts['meat_over']) - 1,
-            $this->number('loss_w_k', 12.0) * $size, $this->number('draught_w_k15', 2.5) * $size, $this->number('film_share', 0.6), 1000.0 * $this->number('storage_kj_k', 24.0) * $size,
+            $this->number(
+                'loss_w_k',
+                12.0,
+            ) * $size, $this->number(
+                'draught_w_k15',
+                2.5,
+            ) * $size, $this->number('film_share', 0.6), 1000.0 * $this->number('storage_kj_k', 24.0) * $size,
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Cooker;
 
 use Diatherm\Measure\Bisection;
+use Diatherm\Measure\Message;
 
 /** Two to six burners side by side, and perhaps one at the back; the meat lies over one that is off. */
 final readonly class GasGrill implements Mechanism
@@ -35,11 +36,11 @@ final readonly class GasGrill implements Mechanism
     public function controls(): array
     {
         $controls = array_map(
-            fn (int $i): Control => new Control('burner_'.($i + 1), 'Burner '.($i + 1), 'share', 0.0, 1.0, 0.125),
+            fn (int $i): Control => new Control('burner_'.($i + 1), 'share', 0.0, 1.0, 0.125),
             array_keys($this->burnersW),
         );
         if ($this->rearW > 0.0) {
-            $controls[] = new Control('rear', 'Rear burner', 'share', 0.0, 1.0, 0.125);
+            $controls[] = new Control('rear', 'share', 0.0, 1.0, 0.125);
         }
 
         return $controls;
@@ -66,7 +67,7 @@ final readonly class GasGrill implements Mechanism
         foreach (array_filter([$this->rearW > 0.0 ? ['rear'] : [], $beside, $under]) as $together) {
             $turned = static function (float $share) use ($settings, $together): Settings {
                 foreach ($together as $knob) {
-                    $settings = $settings->with($knob, $share);
+                    $settings = $settings->withControl($knob, $share);
                 }
 
                 return $settings;
@@ -84,7 +85,7 @@ final readonly class GasGrill implements Mechanism
     public function hurried(Settings $settings): Settings
     {
         foreach ($this->controls() as $control) {
-            $settings = $settings->with($control->id, $control->most);
+            $settings = $settings->withControl($control->id, $control->most);
         }
 
         return $settings;
@@ -119,17 +120,17 @@ final readonly class GasGrill implements Mechanism
         return 0.12;
     }
 
-    public function inWords(Settings $settings): string
+    public function inWords(Settings $settings): Message
     {
-        $words = array_map(
-            fn (int $i): string => sprintf('burner %d %s', $i + 1, self::share($settings->get('burner_'.($i + 1)))),
+        $knobs = array_map(
+            fn (int $i): Message => Message::of('settings.burner', number: $i + 1, share: self::share($settings->get('burner_'.($i + 1)))),
             array_keys($this->burnersW),
         );
         if ($this->rearW > 0.0 && $settings->get('rear') > 0.0) {
-            $words[] = 'rear '.self::share($settings->get('rear'));
+            $knobs[] = Message::of('settings.rear', share: self::share($settings->get('rear')));
         }
 
-        return implode(', ', $words);
+        return Message::of('words.list', parts: $knobs);
     }
 
     /** Burners give 4 % less for each 300 m, above 600 m. Source: NFPA 54, National Fuel Gas Code, on high altitude (from memory). */
@@ -150,12 +151,12 @@ final readonly class GasGrill implements Mechanism
         return Settings::of($values);
     }
 
-    private static function share(float $share): string
+    private static function share(float $share): Message
     {
         return match (true) {
-            $share < 0.06 => 'off',
-            $share > 0.94 => 'full',
-            default => ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'][max(1, min(7, (int) round(8.0 * $share)))],
+            $share < 0.06 => Message::of('settings.off'),
+            $share > 0.94 => Message::of('settings.full'),
+            default => Message::of('words.text', text: ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'][max(1, min(7, (int) round(8.0 * $share)))]),
         };
     }
 }

@@ -9,6 +9,7 @@ use Diatherm\Heat\Surroundings;
 use Diatherm\Heat\Vapour;
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** What the surface of a joint meets in a kind of cooker, by what that is set to. */
 final readonly class Inside
@@ -49,7 +50,7 @@ final readonly class Inside
      */
     public function exposing(float $factor): self
     {
-        return $this->but(min(1.0, $this->exposure * $factor), $this->altitudeM);
+        return $this->copy(min(1.0, $this->exposure * $factor), $this->altitudeM);
     }
 
     /** The same over an open fire for a body whose parts hide each other from it: so much of its surface faces outwards. */
@@ -95,7 +96,7 @@ final readonly class Inside
      */
     public function atAltitude(float $metres): self
     {
-        return $this->but($this->exposure, OutOfRange::check('altitude', $metres, 0.0, 4000.0, 'm'));
+        return $this->copy($this->exposure, OutOfRange::check('altitude', $metres, 0.0, 4000.0, Unit::Metre));
     }
 
     /**
@@ -125,7 +126,7 @@ final readonly class Inside
         return Vapour::boilingC(Nature::airPa($this->altitudeM));
     }
 
-    private function but(float $exposure, float $altitudeM): self
+    private function copy(float $exposure, float $altitudeM): self
     {
         return new self(
             $this->statedAtC,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Measure\Message;
+
 /** How one piece of equipment makes and holds its heat: from its controls to the temperature inside, and back. */
 interface Mechanism
 {
@@ -37,5 +39,5 @@ interface Mechanism
     public function doubt(): float;
 
     /** Settings in the words of a cook, such as “both slots 6 mm”. */
-    public function inWords(Settings $settings): string;
+    public function inWords(Settings $settings): Message;
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Cooker;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** One reading of a cooker with how it was set and what it was like outside. */
 final readonly class Observation
@@ -36,9 +37,9 @@ final readonly class Observation
         return new self(
             $settings,
             $weather,
-            OutOfRange::check('cooker temperature', $celsius, -30.0, 700.0, '°C'),
+            OutOfRange::check('cooker_temperature', $celsius, -30.0, 700.0, Unit::Celsius),
             $phase,
-            OutOfRange::check('minutes', $minutes, 0.0, 1440.0, 'min'),
+            OutOfRange::check('minutes', $minutes, 0.0, 1440.0, Unit::Minute),
             $at,
         );
     }

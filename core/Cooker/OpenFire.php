@@ -10,6 +10,7 @@ use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\Bisection;
+use Diatherm\Measure\Message;
 
 /**
  * Coals in the open, with the meat over or beside them: grate, spit, trench. Its temperature is that of a black wall
@@ -52,7 +53,7 @@ final readonly class OpenFire implements Mechanism
 
     public function controls(): array
     {
-        return [new Control('coals_kg', 'Coals in the bed', 'kg', 0.0, self::MOST_KG, 0.05)];
+        return [new Control('coals_kg', 'kg', 0.0, self::MOST_KG, 0.05)];
     }
 
     public function steadyC(Settings $settings, Weather $weather): float
@@ -66,7 +67,12 @@ final readonly class OpenFire implements Mechanism
     public function settingsFor(float $targetC, Weather $weather): Settings
     {
         return Settings::of(
-            ['coals_kg' => Bisection::root(fn (float $kg): float => $this->steadyC(Settings::of(['coals_kg' => $kg]), $weather) - $targetC, 0.0, self::MOST_KG, 1e-4)],
+            ['coals_kg' => Bisection::root(
+                fn (float $kg): float => $this->steadyC(Settings::of(['coals_kg' => $kg]), $weather) - $targetC,
+                0.0,
+                self::MOST_KG,
+                1e-4,
+            )],
         );
     }
 
@@ -95,9 +101,9 @@ final readonly class OpenFire implements Mechanism
         return 0.15;
     }
 
-    public function inWords(Settings $settings): string
+    public function inWords(Settings $settings): Message
     {
-        return $this->fuel->inWords($settings->get('coals_kg')).' in the bed';
+        return Message::of('settings.in_the_bed', fuel: $this->fuel->inWords($settings->get('coals_kg')));
     }
 
     /**

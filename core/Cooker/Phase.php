@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Measure\Message;
+
 /** What a cooker was doing when it was read. */
 enum Phase: string
 {
@@ -11,12 +13,8 @@ enum Phase: string
     case Warming = 'warming';
     case AfterLid = 'after_lid';
 
-    public function inWords(): string
+    public function inWords(): Message
     {
-        return match ($this) {
-            self::Settled => 'Settled',
-            self::Warming => 'Warming up',
-            self::AfterLid => 'After a lid lift',
-        };
+        return Message::of('phase.'.$this->value);
     }
 }

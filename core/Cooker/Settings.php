@@ -6,6 +6,7 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** What a cooker's controls are set to. */
 final readonly class Settings
@@ -34,10 +35,10 @@ final readonly class Settings
         foreach ($controls as $control) {
             $values[$control->id] = $fields->number(
                 $control->id,
-                lcfirst($control->name),
+                $control->name(),
                 $control->least,
                 $control->most,
-                $control->unit === 'share' ? '' : $control->unit,
+                Unit::tryFrom($control->unit) ?? Unit::None,
                 $all ? null : $control->least,
             );
         }
@@ -51,7 +52,7 @@ final readonly class Settings
         return $this->values[$id] ?? throw OutOfRange::unknown('control', $id);
     }
 
-    public function with(string $id, float $value): self
+    public function withControl(string $id, float $value): self
     {
         return new self(array_replace($this->values, [$id => $value]));
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooker;
 
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+
 /** A cooker that holds a set temperature by itself while its heat suffices: pellet grill, lidded roaster, kitchen oven. */
 final readonly class Thermostat implements Mechanism
 {
@@ -28,7 +31,7 @@ final readonly class Thermostat implements Mechanism
 
     public function controls(): array
     {
-        return $this->fixed ? [] : [new Control('set_c', 'Set to', '°C', $this->leastC, $this->mostC, 5.0)];
+        return $this->fixed ? [] : [new Control('set_c', '°C', $this->leastC, $this->mostC, 5.0)];
     }
 
     public function steadyC(Settings $settings, Weather $weather): float
@@ -71,14 +74,17 @@ final readonly class Thermostat implements Mechanism
         return 0.05;
     }
 
-    public function inWords(Settings $settings): string
+    public function inWords(Settings $settings): Message
     {
         if ($this->fixed) {
-            return 'on: it has one heat';
+            return Message::of('settings.one_heat');
         }
         $set = $settings->get('set_c');
 
-        return sprintf('set to %.0f °C', $set).($this->smokeBelowC !== null && $set < $this->smokeBelowC ? ', its smoke range' : '');
+        return Message::of(
+            $this->smokeBelowC !== null && $set < $this->smokeBelowC ? 'settings.set_to_smoke' : 'settings.set_to',
+            set: Quantity::celsius($set),
+        );
     }
 
     /** How far the temperature swings about the setting, K. */

@@ -7,6 +7,9 @@ namespace Diatherm\Cooker;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\Stack;
 use Diatherm\Measure\Bisection;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
 
 /**
  * Charcoal under a lid: heat is air. What the stack draws through the intake and exhaust burns coal; what that gives off
@@ -50,8 +53,8 @@ final readonly class VentedCooker implements Mechanism
     public function controls(): array
     {
         return [
-            new Control('intake_mm', 'Lower slot', 'mm', 0.0, $this->intakeMostMm, 0.5),
-            new Control('exhaust_mm', 'Upper slot', 'mm', 0.0, $this->exhaustMostMm, 0.5),
+            new Control('intake_mm', 'mm', 0.0, $this->intakeMostMm, 0.5),
+            new Control('exhaust_mm', 'mm', 0.0, $this->exhaustMostMm, 0.5),
         ];
     }
 
@@ -88,7 +91,11 @@ final readonly class VentedCooker implements Mechanism
     {
         $rise = $insideC - $weather->airC;
 
-        return $this->lossWK * $weather->lossFactor($this->filmShare) * $rise + $this->airKgS($settings, $insideC, $weather) * self::GAS_J_KG_K * $rise;
+        return $this->lossWK * $weather->lossFactor($this->filmShare) * $rise + $this->airKgS(
+            $settings,
+            $insideC,
+            $weather,
+        ) * self::GAS_J_KG_K * $rise;
     }
 
     public function storageJK(): float
@@ -101,14 +108,16 @@ final readonly class VentedCooker implements Mechanism
         return 0.12;
     }
 
-    public function inWords(Settings $settings): string
+    public function inWords(Settings $settings): Message
     {
         [$intake, $exhaust] = array_map(
-            fn (string $id): string => rtrim(rtrim(sprintf('%.1f', round(2.0 * $settings->get($id)) / 2.0), '0'), '.'),
+            fn (string $id): Quantity => Quantity::of(round(2.0 * $settings->get($id)) / 2.0, Unit::Millimetre, null),
             ['intake_mm', 'exhaust_mm'],
         );
 
-        return $intake === $exhaust ? "both slots $intake mm" : "lower slot $intake mm, upper $exhaust mm";
+        return $intake->value === $exhaust->value
+            ? Message::of('settings.both_slots', both: $intake)
+            : Message::of('settings.slots', lower: $intake, upper: $exhaust);
     }
 
     private function airKgS(Settings $settings, float $insideC, Weather $weather): float

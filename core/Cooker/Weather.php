@@ -6,6 +6,7 @@ namespace Diatherm\Cooker;
 
 use Diatherm\Fire\CampOvenCount;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** The air outside a cooker. */
 final readonly class Weather
@@ -24,10 +25,10 @@ final readonly class Weather
     public static function of(float $airC, float $windMs = 0.0, bool $rain = false, float $altitudeM = 0.0): self
     {
         return new self(
-            OutOfRange::check('outside air temperature', $airC, -30.0, 50.0, '°C'),
-            OutOfRange::check('wind', $windMs, 0.0, 20.0, 'm/s'),
+            OutOfRange::check('outside_air_temperature', $airC, -30.0, 50.0, Unit::Celsius),
+            OutOfRange::check('wind', $windMs, 0.0, 20.0, Unit::MetrePerSecond),
             $rain,
-            OutOfRange::check('altitude', $altitudeM, 0.0, 4000.0, 'm'),
+            OutOfRange::check('altitude', $altitudeM, 0.0, 4000.0, Unit::Metre),
         );
     }
 

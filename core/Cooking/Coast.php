@@ -55,8 +55,8 @@ final class Coast
         return $dish->targetC - $credit;
     }
 
-    /** @return array{float, float} the highest core from $fromS on, °C, and when, s */
-    public static function peak(Trace $trace, float $fromS): array
+    /** The highest core from $fromS on. */
+    public static function peak(Trace $trace, float $fromS): Peak
     {
         $peak = -INF;
         $at = $fromS;
@@ -67,7 +67,7 @@ final class Coast
             }
         }
 
-        return [$peak, $at];
+        return new Peak($peak, $at);
     }
 
     /**
@@ -90,7 +90,7 @@ final class Coast
             $from = $stageStartsS[$i];
             $excess = $trace->coreAt($to) - min($trace->coreAt($to), $trace->coreAt($from) + $climbK);
             $trace = $trace->cappedBetween($from, $to, $trace->coreAt($from) + $climbK);
-            if ($excess > 0.0 && $dish->lastStage()->end === StageEnd::Minutes) {
+            if ($excess > 0.0 && $dish->lastStage()->end->isTimed()) {
                 $trace = $trace->loweredBetween($to, INF, $excess);
             }
         }
@@ -107,6 +107,6 @@ final class Coast
             return min($trace->coreAt($carveS - 60.0 * $safe->holdMinutes), $trace->coreAt($carveS)) - $offC;
         }
 
-        return self::peak($trace, $offS)[0] - $offC;
+        return self::peak($trace, $offS)->celsius - $offC;
     }
 }

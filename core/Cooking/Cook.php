@@ -133,7 +133,7 @@ final class Cook
 
             return true;
         }
-        if ($stage->end === StageEnd::Minutes) {
+        if ($stage->end->isTimed()) {
             $end = $start + 60.0 * (float) $stage->value;
             $this->span($stage, $start, $last ? max($end, $this->course->nowS) : $end, INF);
 
@@ -361,8 +361,9 @@ final class Cook
     /** What the meat meets through its skin and what was laid round it. */
     private function wrapped(Surroundings $there, Stage $stage): Surroundings
     {
-        $there = $there->throughSkin($this->dish->cut->wetShare)->behind($this->dish->layerM2KW());
-        $there = $this->dish->isSealed() ? $there->sealed($this->dish->isInFoil()) : $there;
+        $there = $there->throughSkin($this->dish->cut->wetShare)->behind($this->dish->layerM2KW() + $stage->laidM2KW);
+        $sealed = $this->dish->isSealed() || $stage->seals;
+        $there = $sealed ? $there->sealed($this->dish->isInFoil() || $stage->foil) : $there;
 
         return $stage->wrap?->round($there) ?? $there;
     }

@@ -9,6 +9,8 @@ use Diatherm\Food\Tenderness;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
 use Diatherm\Rig\PotRig;
 use Diatherm\Roast\Dish;
@@ -98,7 +100,7 @@ final readonly class Forecast
         $likely = $cook->body->elapsedS();
         $trace = self::rested($cook, $trace, $dish);
         $pulledC = $patience === null ? $trace->coreAt($likely) : $pullC;
-        [$peakC, $peakS] = Coast::peak($trace, $likely);
+        $peak = Coast::peak($trace, $likely);
 
         $slow = $slowly(Resolution::coarse());
         $slowTrace = $slow->body->record(false);
@@ -123,9 +125,9 @@ final readonly class Forecast
             $spread,
             array_map(fn (float $s): float => $s / 60.0, $cook->stageStartsS),
             $pulledC,
-            $patience === null ? max($peakC, $pulledC) : $pulledC,
-            $peakS / 60.0,
-            $trace->falls(Clocks::HOT_C, $peakS) / 60.0,
+            $patience === null ? max($peak->celsius, $pulledC) : $pulledC,
+            $peak->seconds / 60.0,
+            $trace->falls(Clocks::HOT_C, $peak->seconds) / 60.0,
             min(self::staysS($trace, $likely), self::staysS($slowTrace, $slowOff)) / 60.0,
             $atCarving,
             $firstLook,
@@ -161,7 +163,7 @@ final readonly class Forecast
     /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */
     private static function patienceMinutes(Dish $dish, Spread $spread): ?float
     {
-        $pit = $dish->bed !== null && $dish->rig instanceof PotRig && $dish->lastStage()->end !== StageEnd::Minutes
+        $pit = $dish->bed !== null && $dish->rig instanceof PotRig && ! $dish->lastStage()->end->isTimed()
             ? $dish->rig->pit()
             : null;
 
@@ -173,7 +175,7 @@ final readonly class Forecast
     {
         $hottest = Coast::peak($trace, $offS);
 
-        return $hottest[0] < Clocks::HOLD_C ? 0.0 : $trace->falls(Clocks::HOLD_C, $hottest[1]) - $offS;
+        return $hottest->celsius < Clocks::HOLD_C ? 0.0 : $trace->falls(Clocks::HOLD_C, $hottest->seconds) - $offS;
     }
 
     private static function hasLid(Dish $dish): bool
@@ -188,32 +190,32 @@ final readonly class Forecast
             $stage = $dish->stages[$stuck];
             $boilsC = $stage->cooker->inside->boilingC();
             if (($stage->value ?? $dish->targetC) > $boilsC - 0.5) {
-                throw InvalidInput::at(
+                throw InvalidInput::atField(
                     "$path.target_c",
-                    sprintf(
-                        'At this height water boils at %.0f °C, and no core gets hotter. Lower the target and let it stay on longer.',
-                        $boilsC,
-                    ),
+                    Message::of('forecast.at_this_height_water_boils', boils: Quantity::celsius($boilsC)),
                 );
             }
             if ($stage->end === StageEnd::Tender) {
-                throw InvalidInput::at(
+                throw InvalidInput::atField(
                     "$path.stages.$stuck.cooker_c",
-                    sprintf(
-                        'At %s it does not get tender within %d hours. Raise the cooker, or wrap it.',
-                        $stage->heatInWords(),
-                        (int) (Cook::LONGEST_S / 3600),
+                    Message::of(
+                        'forecast.at_it_does_not_get',
+                        heat: $stage->heatInWords(),
+                        longest: Quantity::hours(Cook::LONGEST_S / 3600),
                     ),
                 );
             }
-            $never = sprintf(
-                'the core does not get to %.0f °C within %d hours',
-                $stage->value ?? $dish->targetC,
-                (int) (Cook::LONGEST_S / 3600),
+            $never = Message::of(
+                'forecast.the_core_does_not_get',
+                target: Quantity::celsius($stage->value ?? $dish->targetC),
+                longest: Quantity::hours(Cook::LONGEST_S / 3600),
             );
-            throw InvalidInput::at("$path.stages.$stuck.cooker_c", $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
-                ? sprintf('At %s %s. Raise the cooker or lower the target.', $stage->heatInWords(), $never)
-                : "As its fire is laid and fed, $never. Bring coals nearer, feed it more often, or lower the target.");
+            throw InvalidInput::atField(
+                "$path.stages.$stuck.cooker_c",
+                $stage->cooker->inside->exposesLike(CookerShed::kind($stage->cooker->id)->inside)
+                ? Message::of('forecast.at_raise_the_cooker_or', heat: $stage->heatInWords(), never: $never)
+                : Message::of('forecast.as_its_fire_is_laid', never: $never),
+            );
         }
     }
 
@@ -250,7 +252,7 @@ final readonly class Forecast
             $likely,
             $likely * exp(hypot($kind, self::away($slower, $middle))),
         );
-        $lift = $dish->lastStage()->end === StageEnd::Minutes || ! self::hasLid($dish)
+        $lift = $dish->lastStage()->end->isTimed() || ! self::hasLid($dish)
             ? 0.0
             : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
 

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Diatherm\Cooking;
 
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\Nature;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 use Diatherm\Roast\Dish;
 
 /** What the old rule by weight says for a dish, and where it fails. Rows: data/weight-rules.json. */
@@ -17,8 +20,9 @@ final readonly class WeightRule
         public float $leastMinutes,
         public float $mostMinutes,
         public ?float $firstLookMinutes,
-        public string $words,
-        public string $fails,
+        public string $id,
+        /** @var array<string, Quantity> what its sentences name */
+        private array $named,
         public Source $source,
     ) {
     }
@@ -32,7 +36,7 @@ final readonly class WeightRule
         $table = Table::named('weight-rules');
         /** @var list<array{cookers: list<string>, cuts?: list<string>, kinds?: list<string>, least_c?: int, most_c?: int, tastes_most_c?: int,
          *   per_lb?: array{int, int}, fixed?: array{int, int}, table?: list<array{int, int, int}>, first_look_per_lb?: int,
-         *   words: string, fails: string, mark: string, citation?: string}> $rules
+         *   id: string, named?: array<string, array{int|float, string}>, mark: string, citation?: string}> $rules
          */
         $rules = $table['rules'];
         $stage = $dish->stages[0];
@@ -57,13 +61,25 @@ final readonly class WeightRule
                 (float) $least,
                 (float) $most,
                 isset($rule['first_look_per_lb']) ? $rule['first_look_per_lb'] * $pounds : null,
-                $rule['words'],
-                $rule['fails'],
+                $rule['id'],
+                array_map(fn (array $one): Quantity => Quantity::of((float) $one[0], Unit::from($one[1]), null), $rule['named'] ?? []),
                 Source::of(Mark::from($rule['mark']), $rule['citation'] ?? ''),
             );
         }
 
         return null;
+    }
+
+    /** The rule itself. */
+    public function words(): Message
+    {
+        return Message::of("weight_rule.{$this->id}.says", ...$this->named);
+    }
+
+    /** Where it leads astray. */
+    public function fails(): Message
+    {
+        return Message::of("weight_rule.{$this->id}.fails", ...$this->named);
     }
 
     public function minutes(): float

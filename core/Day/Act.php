@@ -18,6 +18,7 @@ enum Act: string
     case Chore = 'chore';
     case Fire = 'fire';
     case Stage = 'stage';
+    case Side = 'side';
     case Pull = 'pull';
     case Rest = 'rest';
     case Hold = 'hold';

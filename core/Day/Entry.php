@@ -4,38 +4,56 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
+use Diatherm\Measure\Message;
+
 /** One line of a run sheet. */
 final readonly class Entry
 {
     /**
-     * @param  string  $id  stays the same while the plan moves
      * @param  int|null  $dish  number of the dish, null for the whole roast
      * @param  \DateTimeImmutable|null  $earliest  with $latest, the 10–90 % window of an act that the food decides
      * @param  \DateTimeImmutable|null  $until  when it is over, or when a chore comes round again
      * @param  bool  $late  its time has passed and it has not been done
+     * @param  float|null  $minutes  of hands, where they are not the usual ones (data/hands.json)
+     * @param  Work|null  $work  what it asks of hands, once the day is laid out
+     * @param  Message|null  $clash  what the same hands would have to do at that moment
      */
     public function __construct(
-        public string $id,
+        public EntryId $id,
         public ?int $dish,
         public Act $act,
         public \DateTimeImmutable $at,
-        public string $title,
-        public string $detail,
+        public Message $title,
+        public ?Message $detail,
         public ?\DateTimeImmutable $earliest = null,
         public ?\DateTimeImmutable $latest = null,
         public ?\DateTimeImmutable $until = null,
         public bool $done = false,
         public bool $late = false,
+        public ?float $minutes = null,
+        public ?Work $work = null,
+        public ?Message $clash = null,
     ) {
     }
 
     public function judged(bool $done, bool $late): self
     {
+        return $this->changed($this->at, $done, $late, $this->work, $this->clash);
+    }
+
+    /** Done by hands that had to be free for it. */
+    public function worked(Work $work, \DateTimeImmutable $at, ?Message $clash): self
+    {
+        return $this->changed($at, $this->done, $this->late, $work, $clash);
+    }
+
+    private function changed(\DateTimeImmutable $at, bool $done, bool $late, ?Work $work, ?Message $clash): self
+    {
         return new self(
             $this->id,
             $this->dish,
             $this->act,
-            $this->at,
+            $at,
             $this->title,
             $this->detail,
             $this->earliest,
@@ -43,6 +61,9 @@ final readonly class Entry
             $this->until,
             $done,
             $late,
+            $this->minutes,
+            $work,
+            $clash,
         );
     }
 }

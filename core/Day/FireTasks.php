@@ -7,10 +7,11 @@ namespace Diatherm\Day;
 use Diatherm\Cooker\GasGrill;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
-use Diatherm\Measure\Figure;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Tending\FirePlan;
 
-/** What a fire plan asks of the cook's hands, in words and by the clock. */
+/** What a fire plan asks of the cook's hands, and by the clock. */
 final class FireTasks
 {
     /** Wind and a nearby fire heat one side of a pot: pot and lid are turned by a quarter so often. Common practice: 15 to 20 min. */
@@ -21,61 +22,77 @@ final class FireTasks
 
     private const MOST_TURNS = 40;
 
-    /** @return array{string, string} title and detail of the lighting */
-    public static function light(FirePlan $fire): array
+    /** The lighting. */
+    public static function light(FirePlan $fire): Task
     {
         $fuel = $fire->stove->fuel;
         if ($fuel === null) {
             return match ($fire->stove->equipment->kind->light) {
-                'gas' => ['Light the '.$fire->stove->equipment->kind->short, 'Lid open to light. '.ucfirst(self::preheating($fire))],
-                default => [
-                    'Switch on the '.$fire->stove->equipment->kind->short,
-                    ucfirst($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings)).'. Dry, grounded, clear of walls',
-                ],
+                'gas' => new Task(
+                    Message::of('fire_task.light', cooker: $fire->stove->equipment->kind->short),
+                    Message::note(Message::of('fire_task.lid_open_to_light'), self::preheating($fire)),
+                ),
+                default => new Task(
+                    Message::of('fire_task.switch', cooker: $fire->stove->equipment->kind->short),
+                    Message::note(
+                        $fire->stove->curve->mechanism->inWords($fire->steps[0]->settings),
+                        Message::of('fire_task.dry_grounded_clear_of_walls'),
+                    ),
+                ),
             };
         }
-        $care = 'Outdoors only: charcoal gives off carbon monoxide. Mind local fire bans';
         if ($fuel->isWood()) {
-            return [
-                sprintf('Light %.0f kg of wood', $fire->litKg()),
-                sprintf(
-                    'It leaves %s in about %.0f min. Clean dry wood; mind local fire bans; water at hand',
-                    $fire->measure($fire->run->startKg),
-                    $fuel->ashOverMinutes,
+            return new Task(
+                Message::of('fire_task.light_of_wood', lit: Quantity::kg($fire->litKg())),
+                Message::note(
+                    Message::of(
+                        'fire_task.it_leaves_in_about',
+                        coals: $fire->measure($fire->run->startKg),
+                        ash_over: Quantity::minutes($fuel->ashOverMinutes),
+                    ),
+                    Message::of('fire_task.clean_dry_wood'),
                 ),
-            ];
+            );
         }
 
-        return [
-            sprintf('Light %s', $fire->measure($fire->run->startKg)),
-            sprintf(
-                '%s; grey in about %.0f min. ',
-                self::chimneys($fire->run->startKg),
-                $fuel->ashOverMinutes,
-            ).($fuel->caution === '' ? '' : $fuel->caution.' ').$care,
-        ];
+        return new Task(
+            Message::of('fire_task.light_coals', coals: $fire->measure($fire->run->startKg)),
+            Message::note(
+                Message::of(
+                    'fire_task.grey_in_about',
+                    chimneys: self::chimneys($fire->run->startKg),
+                    ash_over: Quantity::minutes($fuel->ashOverMinutes),
+                ),
+                $fuel->caution === '' ? null : Message::of('words.text', text: rtrim($fuel->caution, '.')),
+                Message::of('fire_task.outdoors_only_charcoal_gives_off'),
+            ),
+        );
     }
 
-    /** @return array{string, string} title and detail of what is done when the coals are grey */
-    public static function lay(FirePlan $fire): array
+    /** What is done when the coals are grey. */
+    public static function lay(FirePlan $fire): Task
     {
         $step = $fire->steps[0];
         $title = $fire->stove->equipment->isOpen() && $fire->handSeconds() !== null
-            ? sprintf('Lay the fire: a hand held %.0f s', $fire->handSeconds())
-            : sprintf('Bring the %s to %s', $fire->stove->equipment->kind->short, Figure::celsius($step->targetC));
-        $parts = array_filter([
+            ? Message::of('fire_task.lay_the_fire_a_hand', hand_seconds: Quantity::seconds($fire->handSeconds()))
+            : Message::of('fire_task.bring', cooker: $fire->stove->equipment->kind->short, target: Quantity::celsius($step->targetC));
+        $parts = [
             self::layout($fire),
             $fire->closeInC() !== null
-                ? sprintf('Slots wide open to %.0f °C, then %s', $fire->closeInC(), $fire->stove->curve->mechanism->inWords($step->settings))
+                ? Message::of(
+                    'fire_task.slots_wide_open',
+                    close_in: Quantity::celsius($fire->closeInC()),
+                    settings: $fire->stove->curve->mechanism->inWords($step->settings),
+                )
                 : (
                     $fire->stove->curve->mechanism instanceof GasGrill
                         ? self::preheating($fire)
-                        : ($fire->count() !== null ? '' : $fire->stove->curve->mechanism->inWords($step->settings))
+                        : ($fire->count() !== null ? null : $fire->stove->curve->mechanism->inWords($step->settings))
                 ),
-            $fire->stove->equipment->kind->lid && $fire->count() === null ? 'lid down' : '',
-        ], fn (string $words): bool => $words !== '');
+            $fire->stove->equipment->kind->lid && $fire->count() === null ? Message::of('fire_task.lid_down') : null,
+        ];
 
-        return [$title, ucfirst(implode('. ', array_map(ucfirst(...), $parts)))];
+        return new Task($title, Message::notes(...$parts));
     }
 
     /**
@@ -86,60 +103,85 @@ final class FireTasks
     public static function entries(FirePlan $fire, float $likelyMinutes, bool $begun): array
     {
         $kind = $fire->stove->equipment->kind->id;
-        $at = fn (float $minutes): \DateTimeImmutable => $fire->use->startsAt->setTimestamp(
-            $fire->use->startsAt->getTimestamp() + (int) round(60.0 * $minutes),
-        );
+        $at = fn (float $minutes): \DateTimeImmutable => Timing::after($fire->use->startsAt, $minutes);
         $entries = [];
         if ($fire->lent->from !== null) {
             $fuel = $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel : null;
             $more = $fuel?->inWords($fire->lent->topUpKg);
-            $entries = $fuel === null
+            $entries = $fuel === null || $more === null
                 ? []
-                : [new Entry("fire.$kind.light", $fire->use->dish, Act::Fire, $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes), "Light $more more", self::chimneys($fire->lent->topUpKg).", for the sear over what is left in the {$fire->lent->from}", until: $at(0.0))];
+                : [new Entry(
+                    EntryId::ofFire($kind, 'light'),
+                    $fire->use->dish,
+                    Act::Fire,
+                    $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes),
+                    Message::of('fire_task.light_more', more: $more),
+                    Message::of(
+                        'fire_task.for_the_sear_over_what',
+                        chimneys: self::chimneys($fire->lent->topUpKg),
+                        from: $fire->lent->from,
+                    ),
+                    until: $at(0.0),
+                )];
 
             return [
                 ...$entries,
                 new Entry(
-                    "fire.$kind.lay",
+                    EntryId::ofFire($kind, 'lay'),
                     $fire->use->dish,
                     Act::Fire,
                     $at(-self::TAKE_OVER_MINUTES),
-                    'Pan out, lid off, slots open',
-                    "Rake the coals in the {$fire->lent->from} together".($more === null ? ': they do for the sear' : ", the $more on them"),
+                    Message::of('fire_task.pan_out_lid_off_slots'),
+                    $more === null
+                        ? Message::of('fire_task.rake_the_coals', from: $fire->lent->from)
+                        : Message::of('fire_task.rake_the_coals_and_more', from: $fire->lent->from, more: $more),
                     until: $at(0.0),
                 ),
             ];
         }
         if (! $fire->use->first) {
             // The dish comes to it from another cooker: it has to be ready by then.
-            [$light, $care] = self::light($fire);
-            [$lay, $how] = self::lay($fire);
-            $entries[] = new Entry("fire.$kind.light", $fire->use->dish, Act::Fire, $at($fire->lightMinutes()), $light, $care);
-            $entries[] = new Entry("fire.$kind.lay", $fire->use->dish, Act::Fire, $at(-$fire->use->preheatMinutes), $lay, $how, until: $at(0.0));
+            $light = self::light($fire);
+            $lay = self::lay($fire);
+            $entries[] = new Entry(EntryId::ofFire($kind, 'light'), $fire->use->dish, Act::Fire, $at($fire->lightMinutes()), $light->title, $light->detail);
+            $entries[] = new Entry(
+                EntryId::ofFire($kind, 'lay'),
+                $fire->use->dish,
+                Act::Fire,
+                $at(-$fire->use->preheatMinutes),
+                $lay->title,
+                $lay->detail,
+                until: $at(0.0),
+            );
         }
         if (! $begun && $fire->stove->equipment->isVented() && $fire->run->closedInMinutes !== null) {
             $entries[] = new Entry(
-                "fire.$kind.close",
+                EntryId::ofFire($kind, 'close'),
                 $fire->use->dish,
                 Act::Fire,
                 $at($fire->run->closedInMinutes),
-                ucfirst($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings)),
-                sprintf('Once it shows %.0f °C: it climbs on by itself', $fire->closeInC() ?? $fire->steps[0]->targetC),
+                Message::note($fire->stove->curve->mechanism->inWords($fire->steps[0]->settings)),
+                Message::of(
+                    'fire_task.once_it_shows_it_climbs',
+                    close_in: Quantity::celsius($fire->closeInC() ?? $fire->steps[0]->targetC),
+                ),
                 until: $at(0.0),
             );
         }
         foreach (array_slice($fire->steps, 1) as $i => $step) {
             $entries[] = new Entry(
-                "fire.$kind.step.$i",
+                EntryId::ofFire($kind, 'step', $i),
                 $fire->use->dish,
                 Act::Fire,
                 $at($step->fromMinutes),
-                $fire->stove->equipment->isOpen() ? sprintf(
-                    '%s: a hand held %.0f s',
-                    $fire->stove->name,
-                    HandTest::seconds(HandTest::fluxOfWallWm2($step->targetC)),
-                ) : sprintf('%s to %s', $fire->stove->name, Figure::celsius($step->targetC)),
-                ucfirst($fire->stove->curve->mechanism->inWords($step->settings)),
+                $fire->stove->equipment->isOpen()
+                    ? Message::of(
+                        'fire_task.a_hand_held',
+                        stove: $fire->stove->name,
+                        seconds: Quantity::seconds(HandTest::seconds(HandTest::fluxOfWallWm2($step->targetC))),
+                    )
+                    : Message::of('fire_task.to', stove: $fire->stove->name, target: Quantity::celsius($step->targetC)),
+                Message::note($fire->stove->curve->mechanism->inWords($step->settings)),
             );
         }
         foreach ($fire->run->refuels as $i => $refuel) {
@@ -147,26 +189,28 @@ final class FireTasks
             if ($fuel === null) {
                 continue;
             }
-            $words = $fire->measure($refuel->kg);
+            $coals = $fire->measure($refuel->kg);
             $second = $fire->hasSecondFire();
             $entries[] = new Entry(
-                "fire.$kind.ready.$i",
+                EntryId::ofFire($kind, 'ready', $i),
                 $fire->use->dish,
                 Act::Fire,
                 $at($refuel->lightMinutes),
-                $second ? sprintf('Feed the second fire: %.0f kg of wood', $fuel->boughtKg($refuel->kg)) : "Light $words more",
                 $second
-                    ? 'From the back; coals are taken from its front'
-                    : self::chimneys($refuel->kg).', for the '.$fire->stove->equipment->kind->short,
+                    ? Message::of('fire_task.feed_the_second_fire', bought: Quantity::kg($fuel->boughtKg($refuel->kg)))
+                    : Message::of('fire_task.light_more', more: $coals),
+                $second
+                    ? Message::of('fire_task.from_the_back_coals_are')
+                    : Message::of('fire_task.for', chimneys: self::chimneys($refuel->kg), cooker: $fire->stove->equipment->kind->short),
                 until: $at($refuel->minutes),
             );
             $entries[] = new Entry(
-                "fire.$kind.refuel.$i",
+                EntryId::ofFire($kind, 'refuel', $i),
                 $fire->use->dish,
                 Act::Fire,
                 $at($refuel->minutes),
-                sprintf($second && $fire->stove->equipment->isOpen() ? 'Rake in %s' : 'Add %s', $words),
-                $refuel->minutes > $likelyMinutes ? 'Only if it is slow and still on' : self::refuelled($fire),
+                Message::of($second && $fire->stove->equipment->isOpen() ? 'fire_task.rake_in' : 'fire_task.add', coals: $coals),
+                $refuel->minutes > $likelyMinutes ? Message::of('fire_task.only_if_it_is_slow') : self::refuelled($fire),
                 until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null,
             );
         }
@@ -174,12 +218,12 @@ final class FireTasks
             for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->use->untilMinutes - 15.0; $k++) {
                 $minutes = $k * self::QUARTER_TURN_MINUTES;
                 $entries[] = new Entry(
-                    "fire.$kind.quarter.$k",
+                    EntryId::ofFire($kind, 'quarter', $k),
                     $fire->use->dish,
                     Act::Chore,
                     $at($minutes),
-                    'Quarter turn of pot and lid',
-                    'Pot one way, lid the other: no side stays by the wind',
+                    Message::of('fire_task.quarter_turn_of_pot'),
+                    Message::of('fire_task.pot_one_way_lid'),
                     until: $at($minutes + self::QUARTER_TURN_MINUTES),
                 );
             }
@@ -189,55 +233,54 @@ final class FireTasks
     }
 
     /** Where the coals go. */
-    private static function layout(FirePlan $fire): string
+    private static function layout(FirePlan $fire): ?Message
     {
         $count = $fire->count();
         if ($count !== null) {
             return $count['under'] === 0
-                ? sprintf('%d on the lid, in a ring; a good fire close at its side', $count['over'])
-                : sprintf('%d on the lid, %d below, in a ring', $count['over'], $count['under']);
+                ? Message::of('fire_task.on_the_lid', over: $count['over'])
+                : Message::of('fire_task.on_the_lid_below', over: $count['over'], under: $count['under']);
         }
         if ($fire->stove->wish->piles !== null) {
-            return 'the coals as you laid them on the picture';
+            return Message::of('fire_task.the_coals_as_you_laid');
         }
         $names = $fire->stove->equipment->layouts();
 
-        return $fire->stove->fuel === null || $fire->stove->layout === null ? '' : lcfirst($names[$fire->stove->layout] ?? '');
+        $name = $fire->stove->fuel === null || $fire->stove->layout === null ? '' : $names[$fire->stove->layout] ?? '';
+
+        return $name === '' ? null : Message::of('words.text', text: $name);
     }
 
-    private static function refuelled(FirePlan $fire): string
+    private static function refuelled(FirePlan $fire): Message
     {
         return match (true) {
-            $fire->count() !== null => sprintf(
-                'Where the smallest lie, on the lid%s; knock the ash off. The lid level, so that no ash tips in',
-                $fire->count()['under'] === 0 ? '' : ' and below as before',
-            ),
-            $fire->stove->equipment->isOpen() => 'Where the old ones lie; then the hand test',
-            default => 'On the old ones, lid down again at once',
+            $fire->count() !== null => Message::of('fire_task.where_the_smallest_lie', under: $fire->count()['under']),
+            $fire->stove->equipment->isOpen() => Message::of('fire_task.where_the_old_ones_lie'),
+            default => Message::of('fire_task.on_the_old_ones_lid'),
         };
     }
 
-    private static function preheating(FirePlan $fire): string
+    private static function preheating(FirePlan $fire): Message
     {
-        return sprintf(
-            'all burners full for %.0f min with the lid down, then %s',
-            $fire->use->preheatMinutes,
-            $fire->stove->curve->mechanism->inWords($fire->steps[0]->settings),
+        return Message::of(
+            'fire_task.all_burners_full',
+            preheat: Quantity::minutes($fire->use->preheatMinutes),
+            settings: $fire->stove->curve->mechanism->inWords($fire->steps[0]->settings),
         );
     }
 
-    private static function chimneys(float $kg): string
+    private static function chimneys(float $kg): Message
     {
         $share = Fuel::chimneys($kg);
 
         return match (true) {
-            $share < 0.17 => 'A few in the bottom of a chimney',
-            $share < 0.29 => 'About a quarter of a chimney',
-            $share < 0.42 => 'About a third of a chimney',
-            $share < 0.58 => 'About half a chimney',
-            $share < 0.88 => 'About three quarters of a chimney',
-            $share < 1.15 => 'A full chimney',
-            default => sprintf('%.1f chimneys', $share),
+            $share < 0.17 => Message::of('fire_task.a_few_in_the_bottom'),
+            $share < 0.29 => Message::of('fire_task.about_a_quarter'),
+            $share < 0.42 => Message::of('fire_task.about_a_third'),
+            $share < 0.58 => Message::of('fire_task.about_half_a_chimney'),
+            $share < 0.88 => Message::of('fire_task.about_three_quarters'),
+            $share < 1.15 => Message::of('fire_task.a_full_chimney'),
+            default => Message::of('fire_task.chimneys', share: Quantity::number($share, 1)),
         };
     }
 }

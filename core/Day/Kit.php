@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Diatherm\Day;
 
 use Diatherm\Fire\Fuel;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
 use Diatherm\Rig\FrameRig;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
@@ -14,23 +17,31 @@ use Diatherm\Roast\Roast;
 /** What has to lie ready, and by when: it follows from the rig, the cooker, the preparations and the light. Common practice. */
 final class Kit
 {
-    /** What each way of lighting asks for: id, name, why. */
+    /** What each way of lighting asks for: id, name, why, by the ids of their words. */
     private const BY_FIRE = [
         'chimney' => [
-            ['chimney', 'Chimney and lighters', 'for the first coals'],
-            ['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'],
-            ['water', 'Water or sand to put the fire out', 'before you leave it'],
+            ['chimney', 'kit.chimney_and_lighters', 'kit.for_the_first_coals'],
+            ['charcoal', 'kit.charcoal_and_a_refuel', 'kit.wind_and_cold_eat'],
+            ['water', 'kit.water_or_sand_to_put', 'kit.before_you_leave'],
         ],
         'charcoal' => [
-            ['charcoal', 'Charcoal, and a refuel in hand', 'wind and cold eat it'],
-            ['water', 'Water or sand to put the fire out', 'before you leave it'],
+            ['charcoal', 'kit.charcoal_and_a_refuel', 'kit.wind_and_cold_eat'],
+            ['water', 'kit.water_or_sand_to_put', 'kit.before_you_leave'],
         ],
         'wood' => [
-            ['wood', 'Dry clean wood', 'never painted or treated'],
-            ['shovel', 'Shovel and rake', 'to move coals'],
-            ['water', 'Water or sand to put the fire out', 'before you leave it'],
+            ['wood', 'kit.dry_clean_wood', 'kit.never_painted_or_treated'],
+            ['shovel', 'kit.shovel_and_rake', 'kit.to_move_coals'],
+            ['water', 'kit.water_or_sand_to_put', 'kit.before_you_leave'],
         ],
-        'gas' => [['gas', 'A second bottle of gas', 'the first one ends at the wrong hour']],
+        'gas' => [['gas', 'kit.a_second_bottle_of_gas', 'kit.the_first_one_ends']],
+    ];
+
+    /** What sides ask for, by what their rows need: name and why. */
+    private const FOR_SIDES = [
+        'pot' => ['kit.pot_and_lid', 'kit.for_what_boils'],
+        'foil' => ['kit.foil', 'kit.round_the_loaf'],
+        'cloth' => ['kit.clean_cloth', 'kit.to_wrap_bread'],
+        'flask' => ['kit.flask', 'kit.keeps_it_hot'],
     ];
 
     /** @return list<KitItem> */
@@ -40,22 +51,29 @@ final class Kit
         foreach ($roast->dishes as $i => $dish) {
             array_push($items, ...self::dish($sheet, $i, $dish, self::burns($roast, $dish)));
         }
+        foreach ($sheet->sides as $times) {
+            $needs = $times->dish->side->needs;
+            if ($needs !== null) {
+                [$name, $why] = self::FOR_SIDES[$needs];
+                $items[] = new KitItem($needs, Message::of($name), Message::of($why), $times->readyAt);
+            }
+        }
         $pull = self::first($sheet, Act::Pull);
         $items[] = new KitItem(
             'probe',
-            'Probe thermometer, and its spare battery',
-            'nothing else tells the core',
+            Message::of('kit.probe_thermometer_and_its_spare'),
+            Message::of('kit.nothing_else_tells_the_core'),
             self::first($sheet, Act::On),
         );
-        $items[] = new KitItem('gloves', 'Gloves and long tongs', 'for the pull', $pull);
-        $items[] = new KitItem('board', 'A clean board and knife', 'not the ones the raw meat lay on', $pull);
-        $items[] = new KitItem('foil', 'Foil', 'loosely over the rest', $pull);
+        $items[] = new KitItem('gloves', Message::of('kit.gloves_and_long_tongs'), Message::of('kit.for_the_pull'), $pull);
+        $items[] = new KitItem('board', Message::of('kit.a_clean_board_and_knife'), Message::of('kit.not_the_ones_the_raw'), $pull);
+        $items[] = new KitItem('foil', Message::of('kit.foil'), Message::of('kit.loosely_over_the_rest'), $pull);
         $dark = $roast->dark();
         if ($dark !== null && $dark < $roast->serveAt) {
             $items[] = new KitItem(
                 'headlamp',
-                'Headlamp',
-                ($roast->darkAt === null ? 'the sun sets at ' : 'it is dark at ').$dark->format('H:i').', before the table',
+                Message::of('kit.headlamp'),
+                Message::of($roast->darkAt === null ? 'kit.the_sun_sets' : 'kit.it_is_dark', dark: $dark),
                 $dark,
             );
         }
@@ -75,51 +93,71 @@ final class Kit
     /** @return list<KitItem> */
     private static function dish(RunSheet $sheet, int $number, Dish $dish, string $burns): array
     {
-        $on = self::at($sheet, "d$number.on");
-        $light = self::at($sheet, "d$number.light") ?? $on;
-        $rig = self::at($sheet, "d$number.rig") ?? $on;
-        $dig = self::at($sheet, "d$number.dig") ?? $light;
+        $on = self::when($sheet, 'on', $number);
+        $light = self::when($sheet, 'light', $number) ?? $on;
+        $rig = self::when($sheet, 'rig', $number) ?? $on;
+        $dig = self::when($sheet, 'dig', $number) ?? $light;
         $items = [];
         foreach (self::BY_FIRE[$burns] ?? [] as [$id, $name, $why]) {
-            $items[] = new KitItem($id, $name, $why, $light);
+            $items[] = new KitItem($id, Message::of($name), Message::of($why), $light);
         }
         if ($dish->rig instanceof SpitRig || str_contains($dish->stages[0]->cooker->id, 'rotisserie')) {
-            $items[] = new KitItem('forks', 'Both forks with their screws', 'the one left at home is always the second', $rig);
-            $items[] = new KitItem('twine', 'Twine', 'legs and wings tied close', $rig);
-            $items[] = new KitItem('pliers', 'Pliers', 'screws loosen as it shrinks', $rig);
+            $items[] = new KitItem('forks', Message::of('kit.both_forks_with_their_screws'), Message::of('kit.the_one_left_at_home'), $rig);
+            $items[] = new KitItem('twine', Message::of('kit.twine'), Message::of('kit.legs_and_wings_tied_close'), $rig);
+            $items[] = new KitItem('pliers', Message::of('kit.pliers'), Message::of('kit.screws_loosen_as_it_shrinks'), $rig);
         }
         if ($dish->rig instanceof FrameRig) {
-            $items[] = new KitItem('stakes', 'Stakes and a mallet', 'all stand before the meat goes on', $rig);
-            $items[] = new KitItem('rope', 'Rope', sprintf('%.1f m, with what knots take', $dish->rig->ropeM()), $rig);
-            $items[] = new KitItem('chain', 'Chain', sprintf('%.1f m near the fire, where rope would burn', $dish->rig->chainM()), $rig);
-            $items[] = new KitItem('twine', 'Wire or wet twine', 'to spread it on the frame', $rig);
+            $items[] = new KitItem('stakes', Message::of('kit.stakes_and_a_mallet'), Message::of('kit.all_stand_before_the_meat'), $rig);
+            $items[] = new KitItem(
+                'rope',
+                Message::of('kit.rope'),
+                Message::of('kit.with_what_knots_take', rope: Quantity::of($dish->rig->ropeM(), Unit::Metre, 1)),
+                $rig,
+            );
+            $items[] = new KitItem(
+                'chain',
+                Message::of('kit.chain'),
+                Message::of('kit.near_the_fire_where_rope', chain: Quantity::of($dish->rig->chainM(), Unit::Metre, 1)),
+                $rig,
+            );
+            $items[] = new KitItem('twine', Message::of('kit.wire_or_wet_twine'), Message::of('kit.to_spread'), $rig);
         }
         if ($dish->rig instanceof PotRig) {
-            $items[] = new KitItem('lifter', 'Lid lifter, and a clean place for the lid', 'never in the dirt', $rig);
-            $items[] = new KitItem('trivet', 'Trivet or thick slices of onion', 'keeps it off the bottom', $rig);
+            $items[] = new KitItem('lifter', Message::of('kit.lid_lifter_and_a_clean'), Message::of('kit.never_in_the_dirt'), $rig);
+            $items[] = new KitItem('trivet', Message::of('kit.trivet_or_thick_slices'), Message::of('kit.keeps_it_off_the_bottom'), $rig);
             if ($dish->rig->isBuried()) {
-                $items[] = new KitItem('locate', 'An answer from the local utility-locating service', 'before the first spade', $dig);
-                $items[] = new KitItem('spade', 'Spade, shovel and rake', 'for the hole and the coals', $dig);
-                $items[] = new KitItem('pit_foil', 'Foil or sheet to cover the coals', 'so that no earth gets in', $rig);
+                $items[] = new KitItem(
+                    'locate',
+                    Message::of('kit.an_answer_from_the_local'),
+                    Message::of('kit.before_the_first_spade'),
+                    $dig,
+                );
+                $items[] = new KitItem('spade', Message::of('kit.spade_shovel_and_rake'), Message::of('kit.for_the_hole'), $dig);
+                $items[] = new KitItem(
+                    'pit_foil',
+                    Message::of('kit.foil_or_sheet_to_cover'),
+                    Message::of('kit.so_that_no_earth_gets'),
+                    $rig,
+                );
             }
         }
         if (array_intersect(array_column($dish->preparations, 'id'), ['truss', 'bard']) !== []) {
-            $items[] = new KitItem('twine', 'Twine', 'for tying', $rig);
+            $items[] = new KitItem('twine', Message::of('kit.twine'), Message::of('kit.for_tying'), $rig);
         }
         if (array_intersect(array_column($dish->preparations, 'id'), ['stuff']) !== []) {
-            $items[] = new KitItem('needle', 'Needle and thread', 'to close it', $rig);
+            $items[] = new KitItem('needle', Message::of('kit.needle_and_thread'), Message::of('kit.to_close'), $rig);
         }
         if ($dish->stages[0]->cooker->lid && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
-            $items[] = new KitItem('drip_pan', 'Drip pan, with water in it', 'fat on coals makes dirty smoke', $rig);
+            $items[] = new KitItem('drip_pan', Message::of('kit.drip_pan_with_water'), Message::of('kit.fat_on_coals_makes_dirty'), $rig);
         }
 
         return $items;
     }
 
-    private static function at(RunSheet $sheet, string $id): ?\DateTimeImmutable
+    private static function when(RunSheet $sheet, string $what, int $dish): ?\DateTimeImmutable
     {
         foreach ($sheet->entries as $entry) {
-            if ($entry->id === $id) {
+            if ($entry->id->isThe($what, $dish)) {
                 return $entry->at;
             }
         }

@@ -7,6 +7,8 @@ namespace Diatherm\Day;
 use Diatherm\Food\Brine;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\PreparationWindow;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 
 /**
@@ -46,6 +48,12 @@ final readonly class PreparationPlan
         }
 
         return $minutes;
+    }
+
+    /** What a short one takes of the hands that do it; null for a long one, which waits by itself. */
+    public static function workMinutes(Preparation $preparation, Dish $dish): ?float
+    {
+        return self::isLong($preparation, $dish) ? null : 60.0 * self::hoursOf($preparation, $dish)[1];
     }
 
     /** Least that one of them takes, minutes. */
@@ -108,29 +116,36 @@ final readonly class PreparationPlan
     }
 
     /** When it gains nothing more, or the least that helps. */
-    public static function limit(Preparation $preparation, Dish $dish): string
+    public static function limit(Preparation $preparation, Dish $dish): ?Message
     {
         $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
 
         return $window->bestHours <= self::SHORT_HOURS || $window->mostHours <= $window->leastHours
-            ? ''
-            : sprintf('%.0f h at the least, no more gain after %.0f h', ceil($window->leastHours), $window->mostHours);
+            ? null
+            : Message::of(
+                'prepare.at_the_least_no_more',
+                least: Quantity::hours(ceil($window->leastHours)),
+                most: Quantity::hours($window->mostHours),
+            );
     }
 
-    /** How much of what: salt, water, marinade. Empty where nothing is measured. */
-    public static function amounts(Preparation $preparation, Dish $dish): string
+    /** How much of what: salt, water, marinade. Null where nothing is measured. */
+    public static function amounts(Preparation $preparation, Dish $dish): ?Message
     {
         $kg = $dish->massKg * $dish->pieces;
 
         return match (true) {
-            $preparation->id === 'dry_brine' => sprintf('%.0f g salt', 1000.0 * Brine::drySaltKg($kg)),
-            $preparation->id === 'wet_brine' => sprintf(
-                '%.1f l water, %.0f g salt',
-                Brine::WATER_L_PER_KG * $kg,
-                1000.0 * Brine::wetSaltKg($kg, Brine::WATER_L_PER_KG * $kg),
+            $preparation->id === 'dry_brine' => Message::of('prepare.salt', salt: Quantity::g(1000.0 * Brine::drySaltKg($kg))),
+            $preparation->id === 'wet_brine' => Message::of(
+                'prepare.water_salt',
+                water: Quantity::litres(Brine::WATER_L_PER_KG * $kg, 1),
+                salt: Quantity::g(1000.0 * Brine::wetSaltKg($kg, Brine::WATER_L_PER_KG * $kg)),
             ),
-            $preparation->mlPerKg !== null => sprintf('%.2f l marinade', $preparation->mlPerKg * $kg / 1000.0),
-            default => '',
+            $preparation->mlPerKg !== null => Message::of(
+                'prepare.marinade',
+                litres: Quantity::litres($preparation->mlPerKg * $kg / 1000.0, 2),
+            ),
+            default => null,
         };
     }
 

@@ -93,4 +93,10 @@ final readonly class Timing
     {
         return min($this->dig ?? INF, $this->prepare, $this->takeOut, $this->rig, $this->light);
     }
+
+    /** So many minutes later, to the second. */
+    public static function after(\DateTimeImmutable $from, float $minutes): \DateTimeImmutable
+    {
+        return $from->setTimestamp($from->getTimestamp() + (int) round(60.0 * $minutes));
+    }
 }

@@ -6,6 +6,8 @@ namespace Diatherm\Fire;
 
 use Diatherm\Measure\Bisection;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
 
 /**
  * Coals for a camp oven, briquettes or as big: how many, and where, by the two schools. Common practice throughout: twice the diameter in
@@ -13,10 +15,10 @@ use Diatherm\Measure\OutOfRange;
  */
 final readonly class CampOvenCount
 {
-    /** method => [name, share on the lid, share of the heat that coals give at all: a fire close by gives the rest] */
+    /** method => [share on the lid, share of the heat that coals give at all: a fire close by gives the rest] */
     public const METHODS = [
-        'roast' => ['Roasting', 0.5, 1.0], 'bake' => ['Baking', 2.0 / 3.0, 1.0],
-        'simmer' => ['Simmering', 1.0 / 3.0, 1.0], 'beside' => ['Beside a fire', 1.0, 0.5],
+        'roast' => [0.5, 1.0], 'bake' => [2.0 / 3.0, 1.0],
+        'simmer' => [1.0 / 3.0, 1.0], 'beside' => [1.0, 0.5],
     ];
 
     public const INCH_M = 0.0254;
@@ -40,6 +42,20 @@ final readonly class CampOvenCount
     /** For each m/s more. Source: McAdams, Heat Transmission: h = 5.7 + 3.8·v. */
     private const WINDY = 3.8;
 
+    /**
+     * What the trade's rule says in words: the heat that twice the inches hold, and what two more are worth.
+     *
+     * @return array{low: Quantity, high: Quantity, step: Quantity}
+     */
+    public static function ruleOfThumb(): array
+    {
+        return [
+            'low' => Quantity::celsius(self::PLAIN_C - 5.0),
+            'high' => Quantity::celsius(self::PLAIN_C + 5.0),
+            'step' => Quantity::kelvin(2.0 * self::K_FOR_ONE),
+        ];
+    }
+
     private function __construct(
         public float $diameterM,
         public string $method,
@@ -52,7 +68,7 @@ final readonly class CampOvenCount
     /** @throws OutOfRange for a pot of less than 15 or more than 60 cm, or a method that is not there */
     public static function for(float $diameterM, float $targetC, string $method, float $airC, float $windMs, float $rain = 0.0): self
     {
-        [, $share, $byCoals] = self::METHODS[$method] ?? throw OutOfRange::unknown('method', $method);
+        [$share, $byCoals] = self::METHODS[$method] ?? throw OutOfRange::unknown('method', $method);
         $total = (int) max(4, round($byCoals * self::exact($diameterM, $targetC, $airC, $windMs, $rain)));
         $over = (int) round($share * $total);
 
@@ -73,7 +89,7 @@ final readonly class CampOvenCount
     /** The count before it is rounded. */
     public static function exact(float $diameterM, float $targetC, float $airC, float $windMs, float $rain = 0.0): float
     {
-        OutOfRange::check('diameter of the pot', $diameterM, 0.15, 0.6, 'm');
+        OutOfRange::check('diameter_of_the_pot', $diameterM, 0.15, 0.6, Unit::Metre);
         $plain = 2.0 * $diameterM / self::INCH_M;
         // The rule's own line, down to where it would ask for next to none; below that, in proportion to the rise.
         $byRule = $targetC >= self::PLAIN_C - 60.0

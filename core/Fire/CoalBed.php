@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Fire;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * Coals that burn away, batch by batch. Each piece shrinks from its surface: its power goes with the surface that is
@@ -34,7 +35,7 @@ final class CoalBed
     /** @param  float  $windMs  at the coals, 0 to 20 m/s; 0 under a lid */
     public static function of(Fuel $fuel, float $windMs = 0.0): self
     {
-        return new self($fuel, OutOfRange::check('wind', $windMs, 0.0, 20.0, 'm/s'));
+        return new self($fuel, OutOfRange::check('wind', $windMs, 0.0, 20.0, Unit::MetrePerSecond));
     }
 
     /**
@@ -43,7 +44,7 @@ final class CoalBed
      */
     public function add(float $kg, bool $lit): void
     {
-        OutOfRange::check('fuel', $kg, 0.0, 2000.0, 'kg');
+        OutOfRange::check('fuel', $kg, 0.0, 2000.0, Unit::Kilogram);
         if ($kg > 0.0) {
             $this->batches[] = [$kg, $kg, $lit ? 60.0 * $this->fuel->ashOverMinutes : 0.0];
         }
@@ -126,7 +127,7 @@ final class CoalBed
     /** Minutes until an open bed has faded to $share of what it was. */
     public static function minutesToFade(Fuel $fuel, float $share, float $windMs = 0.0): float
     {
-        OutOfRange::check('share', $share, 0.0, 1.0, '');
+        OutOfRange::check('share', $share, 0.0, 1.0, Unit::None);
 
         return $fuel->burnOutMinutes / self::fanned($windMs) * (1.0 - sqrt($share));
     }

@@ -6,6 +6,7 @@ namespace Diatherm\Fire;
 
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * A grate, pit or trench from above: coals lying in it as emitters, and the radiant flux that they send to any place over
@@ -40,9 +41,9 @@ final readonly class FireFloor
      */
     public static function of(float $lengthM, float $widthM, bool $round, Fuel $fuel, array $piles, float $burning = 1.0): self
     {
-        OutOfRange::check('length of the fire', $lengthM, 0.2, 6.0, 'm');
-        OutOfRange::check('width of the fire', $widthM, 0.1, 6.0, 'm');
-        OutOfRange::check('burning share', $burning, 0.0, 2.0, '');
+        OutOfRange::check('length_of_the_fire', $lengthM, 0.2, 6.0, Unit::Metre);
+        OutOfRange::check('width_of_the_fire', $widthM, 0.1, 6.0, Unit::Metre);
+        OutOfRange::check('burning_share', $burning, 0.0, 2.0, Unit::None);
         $side = max($lengthM, $widthM) / self::SQUARES;
         [$nx, $ny] = [max(1, (int) round($lengthM / $side)), max(1, (int) round($widthM / $side))];
         [$dx, $dy] = [$lengthM / $nx, $widthM / $ny];

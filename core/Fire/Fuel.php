@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Diatherm\Fire;
 
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /** What is burnt. Rows: data/fuels.json. */
 final readonly class Fuel
@@ -39,7 +42,7 @@ final readonly class Fuel
     private function __construct(
         public string $id,
         public string $name,
-        public string $one,
+        public string $boughtAs,
         private float $lhvDryJKg,
         private float $carbon,
         private float $hydrogen,
@@ -62,14 +65,16 @@ final readonly class Fuel
     {
         static $fuels = [];
         if ($fuels === []) {
-            /** @var list<array{id: string, name: string, one: string, lhv_mj_kg: float, carbon: float, hydrogen: float, oxygen: float, moisture?: float,
+            /** @var list<array{id: string, name: string, bought_as?: string, lhv_mj_kg: float, carbon: float,
+             *   hydrogen: float, oxygen: float, moisture?: float,
              *   piece_g?: float, ash_over_min: float, burn_out_min: float, coals_share?: float, coals_lhv_mj_kg?: float,
              * radiant_share: float, use: string, caution?: string}> $rows
              */
             $rows = Table::named('fuels')['fuels'];
             foreach ($rows as $row) {
                 $fuels[$row['id']] = new self(
-                    $row['id'], $row['name'], $row['one'], 1e6 * $row['lhv_mj_kg'], $row['carbon'], $row['hydrogen'], $row['oxygen'], $row['moisture'] ?? 0.0, $row['moisture'] ?? 0.0,
+                    $row['id'], $row['name'], $row['bought_as'] ?? $row['name'], 1e6 * $row['lhv_mj_kg'], $row['carbon'], $row['hydrogen'],
+                    $row['oxygen'], $row['moisture'] ?? 0.0, $row['moisture'] ?? 0.0,
                     isset($row['piece_g']) ? $row['piece_g'] / 1000.0 : null, $row['ash_over_min'], $row['burn_out_min'],
                     $row['coals_share'] ?? null, isset($row['coals_lhv_mj_kg'])
                         ? 1e6 * $row['coals_lhv_mj_kg']
@@ -98,12 +103,12 @@ final readonly class Fuel
      */
     public function withMoisture(float $share): self
     {
-        $wet = self::heatingValue($this->lhvDryJKg, OutOfRange::check('moisture', $share, 0.0, 0.6, ''));
+        $wet = self::heatingValue($this->lhvDryJKg, OutOfRange::check('moisture', $share, 0.0, 0.6, Unit::None));
 
         return new self(
             $this->id,
             $this->name,
-            $this->one,
+            $this->boughtAs,
             $this->lhvDryJKg,
             $this->carbon,
             $this->hydrogen,
@@ -169,14 +174,15 @@ final readonly class Fuel
     }
 
     /** A cook's measure of so much in the bed, such as “34 briquettes”. */
-    public function inWords(float $kg): string
+    public function inWords(float $kg): Message
     {
         $pieces = $this->pieces($kg);
-        if ($pieces !== null) {
-            return $pieces.' '.$this->one.($pieces === 1 ? '' : 's');
-        }
 
-        return sprintf($this->coalsShare === null ? '%.1f kg of %s' : '%.1f kg of coals', $kg, lcfirst($this->name));
+        return match (true) {
+            $pieces !== null => Message::of("fuel.{$this->id}", pieces: $pieces),
+            $this->coalsShare === null => Message::of('fuel.mass_of', mass: Quantity::kg($kg, 1), fuel: lcfirst($this->name)),
+            default => Message::of('fuel.mass_of_coals', mass: Quantity::kg($kg, 1)),
+        };
     }
 
     /** The part of a chimney that it fills, 0 upwards. */

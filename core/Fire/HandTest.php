@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Diatherm\Fire;
 
+use Diatherm\Measure\Message;
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * Seconds that a palm can be held at the meat's height, as a measurement of radiant flux.
@@ -25,7 +27,7 @@ final class HandTest
      */
     public static function fluxWm2(float $seconds): float
     {
-        OutOfRange::check('hand test', $seconds, 2.0, 60.0, 's');
+        OutOfRange::check('hand_test', $seconds, 2.0, 60.0, Unit::Second);
         $before = 2;
         foreach (self::ROWS as $row => $flux) {
             if ($seconds <= $row) {
@@ -83,11 +85,9 @@ final class HandTest
     }
 
     /** A fire in a cook's words: “an 8 s hand”. */
-    public static function inWords(float $seconds): string
+    public static function inWords(float $seconds): Message
     {
-        $whole = (string) round($seconds);
-
-        return (in_array($whole, ['8', '11', '18'], true) ? 'an' : 'a')." $whole s hand";
+        return Message::of('words.hand', count: (int) round($seconds));
     }
 
     /** Temperature of a black wall that fills the palm's view and gives the same flux, °C. */

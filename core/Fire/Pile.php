@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Fire;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** Coals raked together in one place of a fire floor. */
 final readonly class Pile
@@ -25,9 +26,9 @@ final readonly class Pile
     public static function of(float $xM, float $yM, float $kg): self
     {
         return new self(
-            OutOfRange::check('place of the coals along', $xM, -5.0, 5.0, 'm'),
-            OutOfRange::check('place of the coals across', $yM, -5.0, 5.0, 'm'),
-            OutOfRange::check('coals', $kg, 0.0, 200.0, 'kg'),
+            OutOfRange::check('place_of_the_coals_along', $xM, -5.0, 5.0, Unit::Metre),
+            OutOfRange::check('place_of_the_coals_across', $yM, -5.0, 5.0, Unit::Metre),
+            OutOfRange::check('coals', $kg, 0.0, 200.0, Unit::Kilogram),
         );
     }
 

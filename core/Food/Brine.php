@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Food;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** How much salt, in how much water, for how long. */
 final class Brine
@@ -29,7 +30,7 @@ final class Brine
     /** Salt for a dry brine, kg. */
     public static function drySaltKg(float $massKg): float
     {
-        return self::SEASONED * OutOfRange::check('mass', $massKg, 0.0, 100.0, 'kg');
+        return self::SEASONED * OutOfRange::check('mass', $massKg, 0.0, 100.0, Unit::Kilogram);
     }
 
     /**
@@ -41,24 +42,22 @@ final class Brine
     public static function wetSaltKg(float $massKg, float $waterL): float
     {
         return self::SEASONED * (
-            OutOfRange::check('mass', $massKg, 0.0, 100.0, 'kg') + OutOfRange::check('water', $waterL, 0.0, 200.0, 'l')
+            OutOfRange::check('mass', $massKg, 0.0, 100.0, Unit::Kilogram) + OutOfRange::check('water', $waterL, 0.0, 200.0, Unit::Litre)
         );
     }
 
-    /** @return array{float, float, float} hours: least, best, most */
-    public static function dryHours(float $halfThicknessM): array
+    public static function dry(float $halfThicknessM): PreparationWindow
     {
         $best = self::within(self::DRY_HOURS_PER_CM2 * (100.0 * $halfThicknessM) ** 2, self::LONGEST_DRY_HOURS);
 
-        return [min($best, max(self::SHORTEST_HOURS, 0.3 * $best)), $best, self::LONGEST_DRY_HOURS];
+        return new PreparationWindow(min($best, max(self::SHORTEST_HOURS, 0.3 * $best)), $best, self::LONGEST_DRY_HOURS);
     }
 
-    /** @return array{float, float, float} hours: least, best, most */
-    public static function wetHours(float $halfThicknessM): array
+    public static function wet(float $halfThicknessM): PreparationWindow
     {
         $best = self::within(self::WET_HOURS_PER_CM2 * (100.0 * $halfThicknessM) ** 2, self::LONGEST_WET_HOURS);
 
-        return [min($best, max(self::SHORTEST_HOURS, 0.4 * $best)), $best, self::LONGEST_WET_HOURS];
+        return new PreparationWindow(min($best, max(self::SHORTEST_HOURS, 0.4 * $best)), $best, self::LONGEST_WET_HOURS);
     }
 
     private static function within(float $hours, float $longest): float

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Food;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** What a food is made of, as mass fractions from 0 to 1 that add up to one. */
 final readonly class Composition
@@ -36,9 +37,9 @@ final readonly class Composition
     ): self {
         $sum = 0.0;
         foreach ([$water, $protein, $fat, $carbohydrate, $fibre, $ash] as $fraction) {
-            $sum += OutOfRange::check('mass fraction', $fraction, 0.0, 1.0, '');
+            $sum += OutOfRange::check('mass_fraction', $fraction, 0.0, 1.0, Unit::None);
         }
-        OutOfRange::check('sum of mass fractions', $sum, 1.0 - self::LARGEST_GAP, 1.0 + self::LARGEST_GAP, '');
+        OutOfRange::check('sum_of_mass_fractions', $sum, 1.0 - self::LARGEST_GAP, 1.0 + self::LARGEST_GAP, Unit::None);
 
         return new self($water / $sum, $protein / $sum, $fat / $sum, $carbohydrate / $sum, $fibre / $sum, $ash / $sum);
     }

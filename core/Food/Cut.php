@@ -27,6 +27,7 @@ final readonly class Cut
      * @param  float  $facing  share of the surface that looks outwards; the rest is hidden by other parts of the animal
      * @param  bool  $tough  shoulder, brisket and the like, whose collagen needs time as well as heat
      * @param  float  $wetShare  share of the surface that gives off water: not skin, fat or bone
+     * @param  string  $called  what else people look for it by
      * @param  array{float, float}  $perPersonG  raw mass for one eater, from modest to hungry
      */
     public function __construct(
@@ -53,6 +54,7 @@ final readonly class Cut
         public float $facing = 1.0,
         public float $wetShare = 1.0,
         public bool $tough = false,
+        public string $called = '',
     ) {
     }
 

@@ -6,8 +6,10 @@ namespace Diatherm\Food;
 
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /** A marinade, rub, baste, brine, glaze or gravy as a scalable list. Our own: data/mixes.json. */
 final readonly class Mix
@@ -17,10 +19,7 @@ final readonly class Mix
     public const KINDS = ['marinade', 'rub', 'baste', 'brine', 'glaze', 'gravy', 'other'];
 
     /** What one measure of the list is for. */
-    public const BASES = [
-        'per_kg' => 'for a kilogram of meat', 'per_l' => 'for a litre', 'per_guest' => 'for one guest',
-        'parts' => 'in parts',
-    ];
+    public const BASES = ['per_kg', 'per_l', 'per_guest', 'parts'];
 
     private const MOST_ITEMS = 40;
 
@@ -58,22 +57,22 @@ final readonly class Mix
         $fields = Fields::of($data);
         $fields->only('format', 'version', 'id', 'name', 'kind', 'basis', 'items', 'method');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
-            $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
+            $fields->refuse('format', Message::of('file.format', format: self::FORMAT));
         }
         $fields->wholeNumber('version', 'version', 1, 1, 1);
         $name = $fields->text('name', 'name', 80);
         $kind = $fields->text('kind', 'kind', 20, 'other');
         if (! in_array($kind, self::KINDS, true)) {
-            $fields->refuse('kind', 'A mix is one of: '.implode(', ', self::KINDS).'.');
+            $fields->refuse('kind', Message::of('mix.a_mix_is_one', kinds: self::KINDS));
         }
         $basis = $fields->text('basis', 'basis', 20, 'per_kg');
-        if (! array_key_exists($basis, self::BASES)) {
-            $fields->refuse('basis', 'The amounts are one of: '.implode(', ', array_keys(self::BASES)).'.');
+        if (! in_array($basis, self::BASES, true)) {
+            $fields->refuse('basis', Message::of('mix.the_amounts_are_one', bases: self::BASES));
         }
         $items = array_map(MixItem::read(...), $fields->list('items', 'items', 1, self::MOST_ITEMS));
         $method = $fields->text('method', 'method', 2000, '');
         if ($basis === 'parts' && $fields->isClean() && array_sum(array_column($items, 'amount')) <= 0.0) {
-            $fields->refuse('items', 'The parts add up to nothing: give amounts.');
+            $fields->refuse('items', Message::of('mix.the_parts_add_up'));
         }
         $fields->orThrow();
         assert($items !== []);
@@ -92,7 +91,7 @@ final readonly class Mix
     {
         $recipe = self::findRecipe($data);
         if ($recipe === null) {
-            throw InvalidInput::at('file', 'There is no recipe in this file.');
+            throw InvalidInput::atField('file', Message::of('mix.there_is_no_recipe'));
         }
         $yield = $recipe['recipeYield'] ?? null;
         $yield = is_array($yield) ? ($yield[0] ?? null) : $yield;
@@ -100,7 +99,7 @@ final readonly class Mix
             ? (float) $yield
             : (is_string($yield) && preg_match('/\d+(?:[.,]\d+)?/', $yield, $found) === 1 ? (float) str_replace(',', '.', $found[0]) : 0.0);
         if ($guests <= 0.0 || $guests > 500.0) {
-            throw InvalidInput::at('recipeYield', 'The recipe does not say for how many it is.');
+            throw InvalidInput::atField('recipeYield', Message::of('mix.the_recipe_does_not_say'));
         }
         $ingredients = $recipe['recipeIngredient'] ?? [];
         $items = [];
@@ -125,7 +124,7 @@ final readonly class Mix
     /** @return list<MixItem> for so many kilograms, litres or guests, or parts of so many millilitres in all */
     public function scaled(float $measure): array
     {
-        OutOfRange::check('measure', $measure, 0.0, 100_000.0, '');
+        OutOfRange::check('measure', $measure, 0.0, 100_000.0, Unit::None);
         $factor = $this->basis === 'parts' ? $measure / array_sum(array_column($this->items, 'amount')) : $measure;
 
         return array_map(fn (MixItem $item): MixItem => $item->scaled($factor), $this->items);

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Diatherm\Food;
 
 use Diatherm\Measure\Fields;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
 
 /** One line of a mix: so much of something. */
 final readonly class MixItem
@@ -14,9 +17,54 @@ final readonly class MixItem
      * Source of oz and lb: NIST SP 811, appendix B.
      */
     private const UNITS = [
-        'g' => ['g', 1.0], 'gram' => ['g', 1.0], 'grams' => ['g', 1.0], 'kg' => ['g', 1000.0], 'oz' => ['g', 28.349523], 'ounce' => ['g', 28.349523], 'ounces' => ['g', 28.349523], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237], 'pound' => ['g', 453.59237], 'pounds' => ['g', 453.59237],
-        'ml' => ['ml', 1.0], 'cl' => ['ml', 10.0], 'dl' => ['ml', 100.0], 'l' => ['ml', 1000.0], 'litre' => ['ml', 1000.0], 'litres' => ['ml', 1000.0], 'liter' => ['ml', 1000.0], 'liters' => ['ml', 1000.0],
-        'tsp' => ['ml', 5.0], 'teaspoon' => ['ml', 5.0], 'teaspoons' => ['ml', 5.0], 'tbsp' => ['ml', 15.0], 'tablespoon' => ['ml', 15.0], 'tablespoons' => ['ml', 15.0], 'cup' => ['ml', 240.0], 'cups' => ['ml', 240.0],
+        'g' => [
+            'g',
+            1.0,
+        ], 'gram' => [
+            'g',
+            1.0,
+        ], 'grams' => [
+            'g',
+            1.0,
+        ], 'kg' => [
+            'g',
+            1000.0,
+        ], 'oz' => [
+            'g',
+            28.349523,
+        ], 'ounce' => [
+            'g',
+            28.349523,
+        ], 'ounces' => [
+            'g',
+            28.349523,
+        ], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237], 'pound' => ['g', 453.59237], 'pounds' => ['g', 453.59237],
+        'ml' => [
+            'ml',
+            1.0,
+        ], 'cl' => [
+            'ml',
+            10.0,
+        ], 'dl' => [
+            'ml',
+            100.0,
+        ], 'l' => [
+            'ml',
+            1000.0,
+        ], 'litre' => ['ml', 1000.0], 'litres' => ['ml', 1000.0], 'liter' => ['ml', 1000.0], 'liters' => ['ml', 1000.0],
+        'tsp' => [
+            'ml',
+            5.0,
+        ], 'teaspoon' => [
+            'ml',
+            5.0,
+        ], 'teaspoons' => [
+            'ml',
+            5.0,
+        ], 'tbsp' => [
+            'ml',
+            15.0,
+        ], 'tablespoon' => ['ml', 15.0], 'tablespoons' => ['ml', 15.0], 'cup' => ['ml', 240.0], 'cups' => ['ml', 240.0],
         'part' => ['part', 1.0], 'parts' => ['part', 1.0],
     ];
 
@@ -34,13 +82,13 @@ final readonly class MixItem
         $fields->only('what', 'amount', 'unit');
         $unit = $fields->text('unit', 'unit', 12, '');
         if ($unit !== '' && ! isset(self::UNITS[$unit])) {
-            $fields->refuse('unit', 'A unit is one of: g, kg, ml, l, tsp, tbsp, cup, oz, lb, part, or none.');
+            $fields->refuse('unit', Message::of('field.mix_unit'));
         }
         [$base, $factor] = self::UNITS[$unit] ?? ['', 1.0];
 
         return new self(
             $fields->text('what', 'ingredient', 120),
-            $factor * $fields->number('amount', 'amount', 0.0, 100_000.0, '', 0.0),
+            $factor * $fields->number('amount', 'amount', 0.0, 100_000.0, Unit::None, 0.0),
             $base,
         );
     }
@@ -54,7 +102,11 @@ final readonly class MixItem
             $amount += self::number($found[1]);
             $line = mb_substr($line, mb_strlen($found[0]));
         }
-        if ($amount > 0.0 && preg_match('/^([A-Za-z]+)\.?\s+(?:of\s+)?(.+)$/u', $line, $found) === 1 && isset(self::UNITS[mb_strtolower($found[1])])) {
+        if ($amount > 0.0 && preg_match(
+            '/^([A-Za-z]+)\.?\s+(?:of\s+)?(.+)$/u',
+            $line,
+            $found,
+        ) === 1 && isset(self::UNITS[mb_strtolower($found[1])])) {
             [$base, $factor] = self::UNITS[mb_strtolower($found[1])];
 
             return new self(mb_substr($found[2], 0, 120), $factor * $amount, $base);
@@ -69,20 +121,23 @@ final readonly class MixItem
     }
 
     /** As a kitchen would measure it: whole spoons under 60 ml, steps of 5, 10, 25 above; “to taste” where nothing was said. */
-    public function inWords(): string
+    public function inWords(): Message
     {
         $amount = $this->amount;
+        $number = fn (float $value, int $digits): Quantity => Quantity::number(round($value, $digits), null);
 
         return match (true) {
-            $amount <= 0.0 => 'to taste',
-            $this->unit === 'part' => self::plain($amount, 1).($amount === 1.0 ? ' part' : ' parts'),
-            $this->unit === '' => self::plain(max(0.5, round(2.0 * $amount) / 2.0), 1),
-            $this->unit === 'g' => $amount >= 1000.0 ? self::plain($amount / 1000.0, 2).' kg' : self::stepped($amount).' g',
-            $amount < 1.25 => 'a few drops',
-            $amount < 12.0 => self::plain(max(0.5, round($amount / 2.5) / 2.0), 1).' tsp',
-            $amount < 60.0 => self::plain(round($amount / 7.5) / 2.0, 1).' tbsp',
-            $amount >= 1000.0 => self::plain($amount / 1000.0, 2).' l',
-            default => self::stepped($amount).' ml',
+            $amount <= 0.0 => Message::of('amount.to_taste'),
+            $this->unit === 'part' => Message::of($amount === 1.0 ? 'amount.part' : 'amount.parts', number: $number($amount, 1)),
+            $this->unit === '' => Message::of('words.figure', figure: $number(max(0.5, round(2.0 * $amount) / 2.0), 1)),
+            $this->unit === 'g' => Message::of('words.figure', figure: $amount >= 1000.0
+                ? Quantity::kg(round($amount / 1000.0, 2), null)
+                : Quantity::of(self::stepped($amount), Unit::Gram, null)),
+            $amount < 1.25 => Message::of('amount.a_few_drops'),
+            $amount < 12.0 => Message::of('amount.teaspoons', number: $number(max(0.5, round($amount / 2.5) / 2.0), 1)),
+            $amount < 60.0 => Message::of('amount.tablespoons', number: $number(round($amount / 7.5) / 2.0, 1)),
+            $amount >= 1000.0 => Message::of('words.figure', figure: Quantity::of(round($amount / 1000.0, 2), Unit::Litre, null)),
+            default => Message::of('words.figure', figure: Quantity::of(self::stepped($amount), Unit::Millilitre, null)),
         };
     }
 
@@ -102,7 +157,7 @@ final readonly class MixItem
         return (float) $over / max(1.0, (float) $under);
     }
 
-    private static function stepped(float $amount): string
+    private static function stepped(float $amount): float
     {
         $step = match (true) {
             $amount < 10.0 => 0.5,
@@ -112,11 +167,6 @@ final readonly class MixItem
             default => 25.0,
         };
 
-        return self::plain(max($step, round($amount / $step) * $step), 1);
-    }
-
-    private static function plain(float $amount, int $digits): string
-    {
-        return rtrim(rtrim(number_format($amount, $digits, '.', ''), '0'), '.');
+        return round(max($step, round($amount / $step) * $step), 1);
     }
 }

@@ -30,20 +30,22 @@ final readonly class Part
         /** @var array<string, list<array{id: string, name: string, mass: float, half: float, from: float, to: float}>> $animals */
         $animals = Table::named('parts')['animals'];
 
-        return array_map(
-            fn (array $row): self => new self($row['id'], $row['name'], $row['mass'], $row['half'], $row['from'], $row['to']),
-            $animals[$cut->id] ?? [],
-        );
+        return array_map(self::row(...), $animals[$cut->id] ?? []);
     }
 
     /** @return non-empty-list<self> of a fire's length under a cut: its parts, or the two ends and the middle of one that is all alike */
     public static function along(Cut $cut): array
     {
-        return self::of($cut) ?: [
-            new self('left', 'Left end', 0.33, 1.0, 0.0, 0.33),
-            new self('middle', 'Middle', 0.34, 1.0, 0.33, 0.67),
-            new self('right', 'Right end', 0.33, 1.0, 0.67, 1.0),
-        ];
+        /** @var non-empty-list<array{id: string, name: string, mass: float, half: float, from: float, to: float}> $piece */
+        $piece = Table::named('parts')['piece'];
+
+        return self::of($cut) ?: array_map(self::row(...), $piece);
+    }
+
+    /** @param  array{id: string, name: string, mass: float, half: float, from: float, to: float}  $row */
+    private static function row(array $row): self
+    {
+        return new self($row['id'], $row['name'], $row['mass'], $row['half'], $row['from'], $row['to']);
     }
 
     /**

@@ -5,13 +5,23 @@ declare(strict_types=1);
 namespace Diatherm\Food;
 
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
 
 /** Something that is done to a cut before it goes on, with the time that it wants. Rows: data/preparations.json. */
 final readonly class Preparation
 {
+    /** Where meat thaws, and what the middle of a stuffing has to reach, °C. Source: USDA FSIS, The Big Thaw; Turkey Basics: Stuffing. */
+    private const REFRIGERATOR_C = 4.0;
+
+    private const STUFFING_C = 74.0;
+
+    /** Longer than that is no handwork between two steps. Common practice. */
+    private const LONGEST_BETWEEN_HOURS = 0.5;
+
     /**
      * @param  array{float, float, float}|null  $hours  least, best, most; null where a rule computes them
      * @param  list<string>  $kinds  of food that it suits
@@ -28,7 +38,6 @@ final readonly class Preparation
         private ?array $hours,
         public ?float $mlPerKg,
         public array $kinds,
-        public string $how,
         public float $halfFactor,
         public float $layerM2KW,
         public bool $seals,
@@ -38,12 +47,29 @@ final readonly class Preparation
     ) {
     }
 
+    /** Whether it can be done to food that was on the heat already: some minutes of work that leave its shape as it is. */
+    public function isBetweenSteps(): bool
+    {
+        return $this->rule === null
+            && $this->hours !== null
+            && $this->hours[1] <= self::LONGEST_BETWEEN_HOURS
+            && $this->mlPerKg === null
+            && $this->halfFactor === 1.0
+            && ! $this->crowds;
+    }
+
+    /** What it asks of hands then. */
+    public function handworkMinutes(): float
+    {
+        return 60.0 * ($this->hours[1] ?? 0.0);
+    }
+
     /** @return array<string, self> in the order of the work */
     public static function all(): array
     {
         /**
          * @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float,
-         *     kinds: list<string>, how: string, half_factor?: float, layer_mm?: float, layer_w_mk?: float, seals?: bool,
+         *     kinds: list<string>, half_factor?: float, layer_mm?: float, layer_w_mk?: float, seals?: bool,
          *     foil?: bool, crowds?: bool, mark: string, citation?: string}> $rows
          */
         $rows = Table::named('preparations')['preparations'];
@@ -56,7 +82,6 @@ final readonly class Preparation
                 $row['hours'] ?? null,
                 $row['ml_per_kg'] ?? null,
                 $row['kinds'],
-                $row['how'],
                 $row['half_factor'] ?? 1.0,
                 ($row['layer_mm'] ?? 0.0) / 1000.0 / ($row['layer_w_mk'] ?? 1.0),
                 $row['seals'] ?? false,
@@ -75,6 +100,16 @@ final readonly class Preparation
         return self::all()[$id] ?? throw OutOfRange::unknown('preparation', $id);
     }
 
+    /** How it is done, in few words. */
+    public function how(): Message
+    {
+        return Message::of(
+            "preparation.{$this->id}",
+            cold: Quantity::celsius(self::REFRIGERATOR_C),
+            hot: Quantity::celsius(self::STUFFING_C),
+        );
+    }
+
     /** Place in the order of the work, from 0. */
     public function order(): int
     {
@@ -87,16 +122,14 @@ final readonly class Preparation
      */
     public function window(float $massKg, float $halfThicknessM): PreparationWindow
     {
-        [$least, $best, $most] = match ($this->rule) {
-            'thaw_fridge' => Thawing::fridgeHours($massKg),
-            'thaw_water' => Thawing::coldWaterHours($massKg),
-            'dry_brine' => Brine::dryHours($halfThicknessM),
-            'wet_brine' => Brine::wetHours($halfThicknessM),
+        return match ($this->rule) {
+            'thaw_fridge' => Thawing::fridge($massKg),
+            'thaw_water' => Thawing::coldWater($massKg),
+            'dry_brine' => Brine::dry($halfThicknessM),
+            'wet_brine' => Brine::wet($halfThicknessM),
             // Common practice: 20 to 30 minutes for a steak-like piece, overnight for a big joint.
-            'rub' => $halfThicknessM < 0.035 ? [0.33, 0.5, 2.0] : [0.5, 12.0, 24.0],
-            default => $this->hours ?? [0.0, 0.0, 0.0],
+            'rub' => $halfThicknessM < 0.035 ? new PreparationWindow(0.33, 0.5, 2.0) : new PreparationWindow(0.5, 12.0, 24.0),
+            default => new PreparationWindow(...$this->hours ?? [0.0, 0.0, 0.0]),
         };
-
-        return new PreparationWindow($least, $best, $most);
     }
 }

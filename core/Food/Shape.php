@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Food;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * A joint as heat sees it: the distance from its coldest point to the nearest surface, and how many sides help.
@@ -37,8 +38,8 @@ final readonly class Shape
     public static function of(float $halfThicknessM, float $exponent): self
     {
         return new self(
-            OutOfRange::check('half-thickness', $halfThicknessM, self::THINNEST_M, self::THICKEST_M, 'm'),
-            OutOfRange::check('shape exponent', $exponent, 0.0, 2.0, ''),
+            OutOfRange::check('half_thickness', $halfThicknessM, self::THINNEST_M, self::THICKEST_M, Unit::Metre),
+            OutOfRange::check('shape_exponent', $exponent, 0.0, 2.0, Unit::None),
         );
     }
 

@@ -14,19 +14,19 @@ final class Thawing
 
     private const WATER_HOURS_PER_POUND = 0.5;
 
-    /** @return array{float, float, float} hours: least, best, most. A day more in the refrigerator does no harm. */
-    public static function fridgeHours(float $massKg): array
+    /** A day more in the refrigerator does no harm. */
+    public static function fridge(float $massKg): PreparationWindow
     {
         $slow = 24.0 * $massKg / self::FRIDGE_KG_PER_DAY[0];
 
-        return [24.0 * $massKg / self::FRIDGE_KG_PER_DAY[1], $slow, $slow + 24.0];
+        return new PreparationWindow(24.0 * $massKg / self::FRIDGE_KG_PER_DAY[1], $slow, $slow + 24.0);
     }
 
-    /** @return array{float, float, float} hours: least, best, most, all alike, since it is cooked at once */
-    public static function coldWaterHours(float $massKg): array
+    /** Least, best and most are alike, since it is cooked at once. */
+    public static function coldWater(float $massKg): PreparationWindow
     {
         $hours = self::WATER_HOURS_PER_POUND * $massKg / Nature::POUND_KG;
 
-        return [$hours, $hours, $hours];
+        return new PreparationWindow($hours, $hours, $hours);
     }
 }

@@ -7,6 +7,7 @@ namespace Diatherm\Heat;
 use Diatherm\Food\Shape;
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * A joint being heated: one-dimensional conduction in a generalised shape, with a surface that convects, radiates,
@@ -109,7 +110,7 @@ final class Roasting
         float $startC,
         private readonly Resolution $resolution,
     ) {
-        OutOfRange::check('start temperature', $startC, -5.0, 120.0, '°C');
+        OutOfRange::check('start_temperature', $startC, -5.0, 120.0, Unit::Celsius);
         $this->cellsC = array_fill(0, $resolution->cells, $startC);
         $this->water = array_fill(0, $resolution->cells, 1.0);
         $this->surfaceC = $startC;

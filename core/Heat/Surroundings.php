@@ -6,6 +6,7 @@ namespace Diatherm\Heat;
 
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** What a joint's surface meets at one moment. */
 final readonly class Surroundings
@@ -63,13 +64,13 @@ final readonly class Surroundings
         float $boilingC = 100.0,
     ): self {
         return new self(
-            OutOfRange::check('air temperature', $airC, -40.0, 600.0, '°C'),
-            OutOfRange::check('radiant temperature', $radiantC, -40.0, 900.0, '°C'),
-            OutOfRange::check('convective coefficient', $convectionWm2K, 0.0, 100.0, 'W/m²K'),
-            OutOfRange::check('emissivity', $emissivity, 0.0, 1.0, ''),
-            Vapour::saturationPa(OutOfRange::check('dew point', $dewPointC, -60.0, 100.0, '°C')),
-            OutOfRange::check('absorbed flux', $absorbedWm2, 0.0, 40_000.0, 'W/m²'),
-            self::LEWIS_K_PA * $convectionWm2K * OutOfRange::check('wettable share', $wettable, 0.0, 1.0, ''),
+            OutOfRange::check('air_temperature', $airC, -40.0, 600.0, Unit::Celsius),
+            OutOfRange::check('radiant_temperature', $radiantC, -40.0, 900.0, Unit::Celsius),
+            OutOfRange::check('convective_coefficient', $convectionWm2K, 0.0, 100.0, Unit::WattPerSquareMetreKelvin),
+            OutOfRange::check('emissivity', $emissivity, 0.0, 1.0, Unit::None),
+            Vapour::saturationPa(OutOfRange::check('dew_point', $dewPointC, -60.0, 100.0, Unit::Celsius)),
+            OutOfRange::check('absorbed_flux', $absorbedWm2, 0.0, 40_000.0, Unit::WattPerSquareMetre),
+            self::LEWIS_K_PA * $convectionWm2K * OutOfRange::check('wettable_share', $wettable, 0.0, 1.0, Unit::None),
             $boilingC,
             $airC,
             0.0,
@@ -115,9 +116,10 @@ final readonly class Surroundings
     public function touching(float $plateC, float $contactWm2K): self
     {
         return new self(
-            $this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2, $this->evaporationWm2Pa, $this->boilingC,
-            OutOfRange::check('plate temperature', $plateC, -40.0, 600.0, '°C'),
-            OutOfRange::check('contact coefficient', $contactWm2K, 0.0, 2000.0, 'W/m²K'),
+            $this->airC, $this->radiantC, $this->convectionWm2K, $this->emissivity, $this->vapourPa, $this->absorbedWm2,
+            $this->evaporationWm2Pa, $this->boilingC,
+            OutOfRange::check('plate_temperature', $plateC, -40.0, 600.0, Unit::Celsius),
+            OutOfRange::check('contact_coefficient', $contactWm2K, 0.0, 2000.0, Unit::WattPerSquareMetreKelvin),
             $this->skin,
         );
     }
@@ -132,7 +134,7 @@ final readonly class Surroundings
      */
     public function underPressure(float $pa): self
     {
-        $thinner = OutOfRange::check('air pressure', $pa, 30_000.0, 110_000.0, 'Pa') / Nature::AIR_PA;
+        $thinner = OutOfRange::check('air_pressure', $pa, 30_000.0, 110_000.0, Unit::Pascal) / Nature::AIR_PA;
 
         return new self(
             $this->airC,
@@ -156,7 +158,7 @@ final readonly class Surroundings
      */
     public function behind(float $resistanceM2KW): self
     {
-        OutOfRange::check('resistance of the layer', $resistanceM2KW, 0.0, 1.0, 'm²K/W');
+        OutOfRange::check('resistance_of_the_layer', $resistanceM2KW, 0.0, 1.0, Unit::SquareMetreKelvinPerWatt);
 
         return $this->stronger(
             1.0 / (1.0 + $resistanceM2KW * ($this->convectionWm2K + $this->contactWm2K + self::RADIATION_WM2K * $this->emissivity)),
@@ -181,7 +183,7 @@ final readonly class Surroundings
             $this->boilingC,
             $this->plateC,
             $this->contactWm2K,
-            OutOfRange::check('share that a skin lets through', $share, 0.0, 1.0, ''),
+            OutOfRange::check('share_that_a_skin_lets_through', $share, 0.0, 1.0, Unit::None),
         );
     }
 
@@ -218,7 +220,7 @@ final readonly class Surroundings
     /** The same place with its heat transfer, by every path, scaled by $factor (0.01 to 10). */
     public function stronger(float $factor): self
     {
-        OutOfRange::check('heat transfer factor', $factor, 0.01, 10.0, '');
+        OutOfRange::check('heat_transfer_factor', $factor, 0.01, 10.0, Unit::None);
 
         return new self(
             $this->airC,

@@ -8,6 +8,8 @@ use Diatherm\Cooking\Cook;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
@@ -61,12 +63,9 @@ final class Advising
         }
         if ($questioned !== null && $course->nowS - $questioned->seconds <= self::FRESH_S) {
             return new Advice(
-                'disagree',
-                'Read it again, in the same place',
-                sprintf(
-                    '%.0f °C does not follow from what was read before. Two readings that agree count; until then the earlier ones do.',
-                    $questioned->celsius,
-                ),
+                AdviceAct::Disagree,
+                Message::of('advice.read_it_again'),
+                Message::of('advice.does_not_follow_from_what', questioned: Quantity::celsius($questioned->celsius)),
             );
         }
         if ($course->pulledS !== null) {
@@ -77,7 +76,7 @@ final class Advising
         $stage = $dish->stages[$number];
         $last = $number === count($dish->stages) - 1;
         $dueC = match (true) {
-            $last && $stage->end === StageEnd::Minutes => $dish->targetC,
+            $last && $stage->end->isTimed() => $dish->targetC,
             $last => $pullC,
             $stage->end === StageEnd::Core => (float) $stage->value,
             default => INF,
@@ -85,49 +84,51 @@ final class Advising
         if ($coreNowC >= $dueC - self::AT_K) {
             return match (true) {
                 ! $read => new Advice(
-                    'read',
-                    'It should be there: read it',
-                    sprintf('Worked out, not read: about %.0f °C. The thermometer decides.', $coreNowC),
+                    AdviceAct::Read,
+                    Message::of('advice.it_should_be_there_read'),
+                    Message::of('advice.worked_out_not_read_about', core_now: Quantity::celsius($coreNowC)),
                 ),
                 $last && $stage->end === StageEnd::Tender => new Advice(
-                    'read',
-                    'Try it with a fork',
-                    sprintf(
-                        'It reads %.0f °C, where it should pull apart. A fork decides; if it holds, give it half an hour more.',
-                        $belief->newest->celsius,
-                    ),
+                    AdviceAct::Read,
+                    Message::of('advice.try_it_with_a_fork'),
+                    Message::of('advice.it_reads_where_it_should', newest: Quantity::celsius($belief->newest->celsius)),
                 ),
                 $last => new Advice(
-                    'take_off',
-                    'Take it off',
-                    sprintf('It reads %.0f °C; its number is %.0f °C.', $belief->newest->celsius, $dueC),
+                    AdviceAct::TakeOff,
+                    Message::of('advice.take_it_off'),
+                    Message::of(
+                        'advice.it_reads_its_number',
+                        newest: Quantity::celsius($belief->newest->celsius),
+                        due: Quantity::celsius($dueC),
+                    ),
                 ),
                 default => new Advice(
-                    'next_stage',
-                    'On to the next step',
-                    sprintf('It reads %.0f °C; this step ends at %.0f °C.', $belief->newest->celsius, $dueC),
+                    AdviceAct::NextStage,
+                    Message::of('advice.on_to_the_next_step'),
+                    Message::of(
+                        'advice.it_reads_this_step_ends',
+                        newest: Quantity::celsius($belief->newest->celsius),
+                        due: Quantity::celsius($dueC),
+                    ),
                 ),
             };
         }
 
         if ($fallen > self::LIKELY_FALLEN && $read && ! $dish->isBuried() && self::unreadS($course) > self::COOKER_FRESH_S) {
             return new Advice(
-                'read_cooker',
-                'The cooker seems to have fallen: read it',
-                sprintf(
-                    'The core warms more slowly than at %.0f °C it should. What the cooker shows settles it, and the hours follow.',
-                    $stage->cookerC,
-                ),
+                AdviceAct::ReadCooker,
+                Message::of('advice.the_cooker_seems_to_have'),
+                Message::of('advice.the_core_warms_more_slowly', heat: Quantity::celsius($stage->cookerC)),
             );
         }
         if ($stuckC !== null) {
             return new Advice(
-                'hotter',
-                'It will not get there at this heat',
-                sprintf(
-                    'As the cooker runs, the core comes to about %.0f °C and no further; its number is %.0f °C. More heat, or another cooker.',
-                    max($stuckC, $coreNowC),
-                    is_finite($dueC) ? $dueC : $pullC,
+                AdviceAct::Hotter,
+                Message::of('advice.it_will_not_get_there'),
+                Message::of(
+                    'advice.as_the_cooker_runs',
+                    stuck: Quantity::celsius(max($stuckC, $coreNowC)),
+                    due: Quantity::celsius(is_finite($dueC) ? $dueC : $pullC),
                 ),
             );
         }
@@ -145,9 +146,15 @@ final class Advising
 
     private static function disagreeing(Belief $belief, Reading $newest): Advice
     {
-        return new Advice('disagree', 'Read it once more, in another place', sprintf(
-            'It reads %.0f °C where about %.0f °C was expected. The thermometer counts: the hours below follow it, and are less sure for it.', $newest->celsius, $newest->celsius - $belief->offK,
-        ));
+        return new Advice(
+            AdviceAct::Disagree,
+            Message::of('advice.read_it_once_more'),
+            Message::of(
+                'advice.it_reads_where_about_was',
+                newest: Quantity::celsius($newest->celsius),
+                expected: Quantity::celsius($newest->celsius - $belief->offK),
+            ),
+        );
     }
 
     /** Short of what it should have by the carving: back on, or held, with the minutes. */
@@ -166,9 +173,14 @@ final class Advising
         }
         if ($atCarving->hottestC >= $safe->coreC - 0.25) {
             return new Advice(
-                'wait',
-                sprintf('Not yet: %.0f min at it belong to it', $safe->holdMinutes),
-                sprintf('%s: %.0f °C and %.0f min of rest before the knife.', ucfirst($safe->name), $safe->coreC, $safe->holdMinutes),
+                AdviceAct::Wait,
+                Message::of('advice.not_yet_at_it_belong', hold: Quantity::minutes($safe->holdMinutes)),
+                Message::of(
+                    'advice.and_of_rest_before',
+                    safe: ucfirst($safe->name),
+                    core: Quantity::celsius($safe->coreC),
+                    hold: Quantity::minutes($safe->holdMinutes),
+                ),
                 $safe->holdMinutes,
             );
         }
@@ -177,25 +189,35 @@ final class Advising
             ? INF
             : (1.0 - min(1.0, $atCarving->log10 / $safe->lethality->log10)) * $safe->lethality->seconds($coreNowC) / 60.0;
         $held = match (true) {
-            $hold > self::LONGEST_HOLD_MINUTES || $safe->lethality === null => '',
-            $hold <= 0.0 => sprintf(
-                ' By time at temperature (the table for %s), as it was read, it has had as much already. For the old, the young and the ill, back on.',
-                $safe->lethality->name,
-            ),
-            default => sprintf(
-                ' Or keep it at %.0f °C, read, for %.0f min from now: by time at temperature (the table for %s) that is as much. For the old, the young and the ill, back on.',
-                floor($coreNowC),
-                ceil($hold + 1.0),
-                $safe->lethality->name,
+            $hold > self::LONGEST_HOLD_MINUTES || $safe->lethality === null => null,
+            $hold <= 0.0 => Message::of('advice.by_time_at_temperature', lethality: $safe->lethality->name),
+            default => Message::of(
+                'advice.or_keep_it_at_read',
+                core_now: Quantity::celsius(floor($coreNowC)),
+                hold: Quantity::minutes(ceil($hold + 1.0)),
+                lethality: $safe->lethality->name,
             ),
         };
-        $what = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S
-            ? 'It reads'
-            : 'Worked out, not read: it has';
+        $read = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S;
 
-        return new Advice('back_on', $minutes === null ? 'Back on the heat' : sprintf('Back on the heat: about %.0f min', $minutes), sprintf(
-            '%s %.0f °C; %s should have %.0f °C by the carving, and off the heat it will not get there.%s', $what, floor($coreNowC), $safe->name, $safe->coreC, $held,
-        ), $minutes);
+        return new Advice(
+            AdviceAct::BackOn,
+            $minutes === null
+                ? Message::of('advice.back_on_the_heat')
+                : Message::of('advice.back_on_the_heat_about', minutes: Quantity::minutes($minutes)),
+            Message::sentences(
+                Message::of(
+                    $read
+                        ? 'advice.short_as_read'
+                        : 'advice.short_as_computed',
+                    core_now: Quantity::celsius(floor($coreNowC)),
+                    safe: $safe->name,
+                    core: Quantity::celsius($safe->coreC),
+                ),
+                $held,
+            ),
+            $minutes,
+        );
     }
 
     /**

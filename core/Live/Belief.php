@@ -365,7 +365,8 @@ final readonly class Belief
         $local = null;
         foreach (array_reverse($readings) as $before) {
             $modelBefore = $modelAt($before->celsius);
-            if ($newest->seconds - $before->seconds >= self::APART_S && $newest->celsius - $before->celsius >= self::APART_K && $at - $modelBefore >= self::BEGUN_S) {
+            $areApart = $newest->seconds - $before->seconds >= self::APART_S && $newest->celsius - $before->celsius >= self::APART_K;
+            if ($areApart && $at - $modelBefore >= self::BEGUN_S) {
                 $paces[] = $local = $bounded(($newest->seconds - $before->seconds) / ($at - $modelBefore));
                 break;
             }

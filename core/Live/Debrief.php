@@ -6,6 +6,8 @@ namespace Diatherm\Live;
 
 use Diatherm\Cooking\Course;
 use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 
 /** Plan against fact for one dish that came off the heat, and what the readings taught. */
@@ -54,10 +56,14 @@ final class Debrief
         $minutes = $fact->cookMinutes->likely;
         $late = $minutes - $plannedMinutes;
         $findings = [new Finding(
-            'time', 'On the heat', self::duration($plannedMinutes), self::duration($minutes), 'read',
+            'time',
+            Message::of('debrief.on_the_heat'),
+            self::lasting($plannedMinutes),
+            self::lasting($minutes),
+            'read',
             abs($late) < max(self::TELLING_LEAST_MINUTES, self::TELLING_SHARE * $plannedMinutes)
-                ? 'As planned.'
-                : sprintf('%s %s than planned.', self::duration(abs($late)), $late > 0 ? 'longer' : 'shorter'),
+                ? Message::of('debrief.as_planned')
+                : Message::of($late > 0 ? 'debrief.longer' : 'debrief.shorter', duration: Quantity::duration(abs($late))),
         )];
         $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id] === Verdict::Counts));
         $findings[] = self::atThePull($plannedPullC, $fact, $counted);
@@ -66,30 +72,33 @@ final class Debrief
         if ($safe->coreC !== null) {
             $findings[] = new Finding(
                 'safe',
-                'Safe minimum, by the carving',
-                sprintf('%.0f °C', $safe->coreC),
-                $fact->atCarving->safe ? 'reached' : 'not reached',
+                Message::of('debrief.safe_minimum_by_the_carving'),
+                Message::of('words.figure', figure: Quantity::celsius($safe->coreC)),
+                Message::of($fact->atCarving->safe ? 'debrief.reached' : 'debrief.not_reached'),
                 self::basis($counted, 60.0 * $minutes) === 'read' ? 'read' : 'computed',
                 $fact->atCarving->safe
-                    ? ($safe->holdMinutes > 0 ? sprintf('With %.0f min at it.', $safe->holdMinutes) : '')
-                    : sprintf(
+                    ? ($safe->holdMinutes > 0 ? Message::of('debrief.with', hold: Quantity::minutes($safe->holdMinutes)) : null)
+                    : Message::of(
                         self::basis($counted, 60.0 * $minutes) === 'read'
-                            ? 'It got to %.0f °C.'
-                            : 'By its low end it got to %.0f °C; it was not read near the pull.',
-                        floor($fact->atCarving->hottestC),
+                            ? 'debrief.got_to'
+                            : 'debrief.got_to_by_its_low_end',
+                        hottest: Quantity::celsius(floor($fact->atCarving->hottestC)),
                     ),
             );
         }
         if ($tableLateMinutes !== null) {
             $findings[] = new Finding(
                 'table',
-                'At the table',
-                'on the hour',
+                Message::of('debrief.at_the_table'),
+                Message::of('debrief.on_the_hour'),
                 abs($tableLateMinutes) < 3.0
-                    ? 'on the hour'
-                    : self::duration(abs($tableLateMinutes)).($tableLateMinutes > 0 ? ' late' : ' early'),
+                    ? Message::of('debrief.on_the_hour')
+                    : Message::of(
+                        $tableLateMinutes > 0 ? 'debrief.late' : 'debrief.early',
+                        duration: Quantity::duration(abs($tableLateMinutes)),
+                    ),
                 'read',
-                $tableLateMinutes > 10.0 ? 'Allow more slack, or start the fire sooner.' : 'Nobody waited.',
+                $tableLateMinutes > 10.0 ? Message::of('debrief.allow_more_slack_or_start') : Message::of('debrief.nobody_waited'),
             );
         }
 
@@ -103,11 +112,20 @@ final class Debrief
         $basis = self::basis($counted, $offS);
         $offC = $fact->trace->coreAt($offS);
 
-        return new Finding('pull', 'Core at the pull', sprintf('%.0f °C', $plannedPullC), ($basis === 'computed' ? 'about ' : '').sprintf('%.0f °C', $offC), $basis, match (true) {
-            $basis === 'computed' && $counted === [] => 'Nothing was read: this is worked out.',
-            abs($offC - $plannedPullC) < self::TELLING_K => 'Pulled on the mark.',
-            default => $offC > $plannedPullC ? 'Stayed on past the mark.' : 'Pulled before the mark.',
-        });
+        return new Finding(
+            'pull',
+            Message::of('debrief.core_at_the_pull'),
+            Message::of('words.figure', figure: Quantity::celsius($plannedPullC)),
+            Message::of($basis === 'computed' ? 'words.about' : 'words.figure', figure: Quantity::celsius($offC)),
+            $basis,
+            match (true) {
+                $basis === 'computed' && $counted === [] => Message::of('debrief.nothing_was_read_this'),
+                abs($offC - $plannedPullC) < self::TELLING_K => Message::of('debrief.pulled_on_the_mark'),
+                default => $offC > $plannedPullC
+                    ? Message::of('debrief.stayed_on_past_the_mark')
+                    : Message::of('debrief.pulled_before_the_mark'),
+            },
+        );
     }
 
     /** @param  list<Reading>  $counted */
@@ -121,11 +139,13 @@ final class Debrief
 
         return new Finding(
             'peak',
-            $basis === 'read' ? 'Highest read in the rest' : 'Core at its peak',
-            sprintf('%.0f °C', $dish->targetC),
-            ($basis === 'computed' ? 'about ' : '').sprintf('%.0f °C', $peakC),
+            $basis === 'read' ? Message::of('debrief.highest_read_in_the_rest') : Message::of('debrief.core_at_its_peak'),
+            Message::of('words.figure', figure: Quantity::celsius($dish->targetC)),
+            Message::of($basis === 'computed' ? 'words.about' : 'words.figure', figure: Quantity::celsius($peakC)),
             $basis,
-            abs($off) < self::TELLING_K ? 'On the target.' : sprintf('%.0f K %s the target.', abs($off), $off > 0.0 ? 'above' : 'below'),
+            abs($off) < self::TELLING_K
+                ? Message::of('debrief.on_the_target')
+                : Message::of($off > 0.0 ? 'debrief.above_the_target' : 'debrief.below_the_target', off: Quantity::kelvin(abs($off))),
         );
     }
 
@@ -153,11 +173,11 @@ final class Debrief
             return [
                 new Finding(
                     'learnt',
-                    'Learnt of the heat',
-                    '',
-                    $counted === 1 ? '1 reading' : "$counted readings",
+                    Message::of('debrief.learnt_of_the_heat'),
+                    null,
+                    Message::of('debrief.readings', counted: $counted),
                     'read',
-                    'Three readings or more would tell how strong the heat really was.',
+                    Message::of('debrief.three_readings_or_more_would'),
                 ),
             ];
         }
@@ -165,65 +185,85 @@ final class Debrief
         $guess = $fact->guess;
         $reached = $guess->reached(60.0 * $fact->cookMinutes->likely);
         $weaker = 1.0 - $reached;
-        $findings[] = new Finding('heat', 'Heat that reached it', '100 %', sprintf('%.0f %%', 100 * $reached), 'computed', abs($weaker) < self::TELLING_TRANSFER
-            ? 'The '.$dish->stages[0]->cooker->short.' gave what it should.'
-            : sprintf('The %s gave %s than its setting says: set it %s next time.', $dish->stages[0]->cooker->short, $weaker > 0 ? 'less' : 'more', $weaker > 0 ? 'higher' : 'lower'));
+        $findings[] = new Finding(
+            'heat',
+            Message::of('debrief.heat_that_reached'),
+            Message::of('words.figure', figure: Quantity::percent(100.0)),
+            Message::of('words.figure', figure: Quantity::percent(100 * $reached)),
+            'computed',
+            abs($weaker) < self::TELLING_TRANSFER
+            ? Message::of('debrief.gave_what_it_should', cooker: $dish->stages[0]->cooker->short)
+            : Message::of(
+                $weaker > 0
+                    ? 'debrief.gave_less'
+                    : 'debrief.gave_more',
+                cooker: $dish->stages[0]->cooker->short,
+            ),
+        );
         if (abs($guess->thickness - 1.0) > self::TELLING_THICKNESS) {
             $half = 200.0 * $dish->shape()->halfThicknessM;
             $findings[] = new Finding(
                 'thickness',
-                'As thick, to the heat, as',
-                sprintf('%.1f cm', $half),
-                sprintf('%.1f cm', $half * $guess->thickness),
+                Message::of('debrief.as_thick_to_the_heat'),
+                Message::of('words.figure', figure: Quantity::cm($half, 1)),
+                Message::of('words.figure', figure: Quantity::cm($half * $guess->thickness, 1)),
                 'computed',
-                'Put a tape on it next time: thickness decides more than weight.',
+                Message::of('debrief.put_a_tape'),
             );
         }
         if (abs($guess->warmerK) > self::TELLING_START_K) {
             $findings[] = new Finding(
                 'start',
-                'Went on at',
-                sprintf('%.0f °C', $dish->startC),
-                sprintf('%.0f °C', $dish->startC + $guess->warmerK),
+                Message::of('debrief.went'),
+                Message::of('words.figure', figure: Quantity::celsius($dish->startC)),
+                Message::of('words.figure', figure: Quantity::celsius($dish->startC + $guess->warmerK)),
                 'computed',
-                'A reading before it goes on settles this.',
+                Message::of('debrief.a_reading_before_it_goes'),
             );
         }
         if ($course->cookerReadings !== []) {
             $mean = array_sum(array_column($course->cookerReadings, 1)) / count($course->cookerReadings);
             $set = $dish->stages[0]->cookerC;
             $open = $dish->stages[0]->cooker->isOpenFire();
-            $heat = fn (float $celsius): string => $open
+            $heat = fn (float $celsius): Message => $open
                 ? HandTest::inWords(HandTest::secondsOfWall($celsius))
-                : sprintf('%.0f °C', $celsius);
-            $findings[] = new Finding('cooker', $open ? 'Fire when freshly made up, mean of what hands told' : 'Cooker, mean of its readings', $heat($set), $heat($mean), 'read', match (true) {
-                abs($mean - $set) < ($open ? self::HELD_OPEN_K : self::HELD_K) => 'Held well.',
-                $open => $mean > $set ? 'Ran hot.' : 'Ran cool.',
-                default => sprintf('Ran %.0f K %s.', abs($mean - $set), $mean > $set ? 'hot' : 'cool'),
-            });
+                : Message::of('words.figure', figure: Quantity::celsius($celsius));
+            $findings[] = new Finding(
+                'cooker',
+                $open ? Message::of('debrief.fire_when_freshly_made_up') : Message::of('debrief.cooker_mean_of_its_readings'),
+                $heat($set),
+                $heat($mean),
+                'read',
+                match (true) {
+                    abs($mean - $set) < ($open ? self::HELD_OPEN_K : self::HELD_K) => Message::of('debrief.held_well'),
+                    $open => $mean > $set ? Message::of('debrief.ran_hot') : Message::of('debrief.ran_cool'),
+                    default => Message::of(
+                        $mean > $set ? 'debrief.ran_hot_by' : 'debrief.ran_cool_by',
+                        off: Quantity::kelvin(abs($mean - $set)),
+                    ),
+                },
+            );
         }
         if ($course->lifts !== []) {
             $findings[] = new Finding(
                 'lifts',
-                'Lid off',
-                '',
-                sprintf(
-                    '%s, %.0f min',
-                    count($course->lifts) === 1 ? 'once' : count($course->lifts).' times',
-                    array_sum(array_column($course->lifts, 1)) / 60.0,
+                Message::of('debrief.lid_off'),
+                null,
+                Message::of(
+                    'debrief.lifts',
+                    lifts: count($course->lifts),
+                    open: Quantity::minutes(array_sum(array_column($course->lifts, 1)) / 60.0),
                 ),
                 'read',
-                'Counted in the course above.',
+                Message::of('debrief.counted_in_the_course_above'),
             );
         }
 
         return $findings;
     }
 
-    private static function duration(float $minutes): string
+    private static function lasting(float $minutes): Message
     {
-        $whole = (int) round($minutes);
-
-        return $whole < 60 ? "$whole min" : sprintf('%d h %02d', intdiv($whole, 60), $whole % 60);
+        return Message::of('words.figure', figure: Quantity::duration($minutes));
     }
 }

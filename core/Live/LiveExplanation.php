@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Measure\Input;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Working;
 use Diatherm\Roast\Dish;
@@ -17,44 +20,64 @@ final class LiveExplanation
     {
         $counted = count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts));
         $learnt = [
-            'Readings that count' => sprintf('%d of %d', $counted, count($live->verdicts)),
-            'Heat that reaches it' => sprintf('%.0f %% of the plan', 100.0 * $live->guess->reached(60.0 * $live->cookMinutes->likely)),
-            'Thickness' => sprintf('%.0f %% of the plan', 100.0 * $live->guess->thickness),
-            'Went on at' => sprintf('%.1f °C', $dish->startC + $live->guess->warmerK),
+            Input::of('readings_that_count', Message::of('why_live.of', counted: $counted, all: count($live->verdicts))),
+            Input::of(
+                'heat_that_reaches_it',
+                Message::of(
+                    'why_live.of_the_plan',
+                    share: Quantity::percent(100.0 * $live->guess->reached(60.0 * $live->cookMinutes->likely)),
+                ),
+            ),
+            Input::of('thickness', Message::of('why_live.of_the_plan', share: Quantity::percent(100.0 * $live->guess->thickness))),
+            Input::of('went_on_at', Quantity::celsius($dish->startC + $live->guess->warmerK, 1)),
         ];
 
         return [
             new Working(
                 'live.pull_at',
-                'Some two hundred cooks are computed, each with heat, thickness and start a little different, through the cooker temperatures and lids that were logged. Each counts by how well it meets the readings. One in ten of their weight is quicker than the band, one in ten slower.',
+                Message::of('why_live.some_two_hundred_cooks_are'),
                 $learnt,
                 Source::computed(),
             ),
             new Working('live.core_now_c', match (true) {
-                $live->belief->newest === null => 'What the weighed cooks say of the coldest point at this moment. Nothing was read yet.',
-                $live->belief->steered => 'The newest reading, carried forward at the pace that the readings have: it is further from the model than the model can explain, and the thermometer is right until shown wrong.',
-                default => 'The newest reading that counts, carried forward as the likely cook runs.',
-            }, ($live->belief->newest === null ? [] : ['Read' => sprintf('%.1f °C', $live->belief->newest->celsius), 'The model had then' => sprintf('%.1f °C', $live->belief->newest->celsius - $live->belief->offK)]) + ['Low' => sprintf('%.1f °C', $live->coreNowC->low), 'Likely' => sprintf('%.1f °C', $live->coreNowC->likely), 'High' => sprintf('%.1f °C', $live->coreNowC->high)], Source::computed()),
+                $live->belief->newest === null => Message::of('why_live.what_the_weighed_cooks_say'),
+                $live->belief->steered => Message::of('why_live.the_newest_reading_carried_forward'),
+                default => Message::of('why_live.the_newest_reading_that_counts'),
+            }, [
+                ...($live->belief->newest === null
+                    ? []
+                    : [
+                        Input::of('read', Quantity::celsius($live->belief->newest->celsius, 1)),
+                        Input::of('the_model_had_then', Quantity::celsius($live->belief->newest->celsius - $live->belief->offK, 1)),
+                    ]),
+                Input::of('low', Quantity::celsius($live->coreNowC->low, 1)),
+                Input::of('likely', Quantity::celsius($live->coreNowC->likely, 1)),
+                Input::of('high', Quantity::celsius($live->coreNowC->high, 1)),
+            ], Source::computed()),
             new Working(
                 'live.pull_c',
-                'The core temperature at which to take it off: the target, less what has climbed by the carving at the slow end of what the readings leave open, and never more than may be counted on.',
+                Message::of('why_live.the_core_temperature_at_which'),
                 [
-                    'Target' => sprintf('%.0f °C', $dish->targetC),
-                    'Counted on at most' => sprintf('%.0f K', $dish->carryover()->creditK),
-                ] + $learnt,
+                    Input::of('target', Quantity::celsius($dish->targetC)),
+                    Input::of('counted_on_at_most', Quantity::kelvin($dish->carryover()->creditK)),
+                    ...$learnt,
+                ],
                 Carryover::source(),
             ),
             new Working(
                 'live.peak_c',
                 $dish->carryover()->climbK <= 0.0
-                    ? 'No climb off the heat is counted for this: it is as hot as it was read or came off.'
-                    : sprintf(
-                        'The likely cook, followed on a board in the open air until its core stops climbing, through what was read; never more than %.0f K above the pull.',
-                        $dish->carryover()->climbK,
-                    ),
+                    ? Message::of('why_live.no_climb_off_the_heat')
+                    : Message::of('why_live.the_likely_cook_followed', climb: Quantity::kelvin($dish->carryover()->climbK)),
                 [
-                    'Pulled at' => sprintf('%.1f °C', $live->pullC),
-                    'Peaks after' => sprintf('%.0f min of rest', max(0.0, $live->peakMinutes - $live->cookMinutes->likely)),
+                    Input::of('pulled_at', Quantity::celsius($live->pullC, 1)),
+                    Input::of(
+                        'peaks_after',
+                        Message::of(
+                            'why_live.of_rest',
+                            minutes: Quantity::minutes(max(0.0, $live->peakMinutes - $live->cookMinutes->likely)),
+                        ),
+                    ),
                 ],
                 Source::computed(),
             ),

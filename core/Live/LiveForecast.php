@@ -28,6 +28,9 @@ final readonly class LiveForecast
     /** Runs go this far past the target, so that a pull set anew by what was learnt is still met. */
     private const PAST_TARGET_K = 1.0;
 
+    /** A steered finish so many times later than a cook that nothing was read of is none: look first. Common practice. */
+    private const TELLING = 2.5;
+
     /** Where it never gets there, so much of what is to come is shown, s. */
     private const AHEAD_S = 3 * 3600.0;
 
@@ -116,26 +119,29 @@ final readonly class LiveForecast
         $offS = 60.0 * $cookMinutes->likely;
         $trace = $belief->trace($offS);
         $nowC = $belief->coreAt($course->nowS);
-        [$peakC, $peakS] = Coast::peak($trace, $offS);
+        $peak = Coast::peak($trace, $offS);
         $now = self::coreNow($course, $belief, $posterior, $nowC);
         $offC = $trace->coreAt($offS);
         $atCarving = self::judged($dish, $course, $belief, $trace, $offS, $now);
-        $getsThere = $course->pulledS !== null || $stuckAt === null || ($belief->newest !== null && $belief->newest->celsius >= $pullC);
+        $isThere = $belief->newest !== null && $belief->newest->celsius >= $pullC;
+        // Readings that no run allows may stretch an hour, but not to one that nobody can promise.
+        $tells = ! $belief->steered || $offS <= self::TELLING * self::usualS($dish, $airC, $course, $pullC);
+        $getsThere = $course->pulledS !== null || $isThere || ($stuckAt === null && $tells);
         $untilS = match (true) {
             $course->pulledS !== null => $course->pulledS + Coast::FOLLOWED_REST_S,
             $getsThere => 60.0 * $cookMinutes->high,
             default => $course->nowS + self::AHEAD_S,
         };
-        $caution = $course->pulledS === null ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'As it stands');
+        $caution = $course->pulledS === null ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
 
         return new self(
             $cookMinutes,
             array_map(fn (float $seconds): float => $seconds / 60.0, $starts),
-            $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : $offC,
+            $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : $offC,
             $now,
-            max($peakC, $offC, $course->pulledS === null && $dish->lastStage()->end !== StageEnd::Minutes ? $pullC : -INF),
-            $peakS / 60.0,
-            $trace->falls(Clocks::HOT_C, max($offS, $peakS)) / 60.0,
+            max($peak->celsius, $offC, $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : -INF),
+            $peak->seconds / 60.0,
+            $trace->falls(Clocks::HOT_C, max($offS, $peak->seconds)) / 60.0,
             $verdicts,
             self::band($belief, $posterior, $trace, $untilS, min($airC, $dish->startC)),
             $guess,
@@ -153,11 +159,20 @@ final readonly class LiveForecast
                 $nowC,
                 $atCarving,
                 self::questioned($readings, $verdicts),
-                $getsThere ? null : $model->coreAt($modelOffS),
+                $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
                 $posterior->fallen(),
             ),
             $getsThere,
         );
+    }
+
+    /** How long it would take through what was logged of its cooker, had nothing been read in the meat; never less than it took so far. */
+    private static function usualS(Dish $dish, float $airC, Course $course, float $pullC): float
+    {
+        $cook = Cook::of($dish, $airC, Resolution::coarse(), $course, Variation::none());
+        $cook->toPull($pullC);
+
+        return max($course->nowS, $cook->body->elapsedS());
     }
 
     /**
@@ -195,7 +210,7 @@ final readonly class LiveForecast
         $begins = 0.0;
         for ($i = 1; $i < count($dish->stages); $i++) {
             $before = $dish->stages[$i - 1];
-            $due = $before->end === StageEnd::Minutes
+            $due = $before->end->isTimed()
                 ? $begins + 60.0 * (float) $before->value
                 : $belief->reaches((float) $before->value) ?? $belief->when($modelStartsS[$i] ?? 0.0);
             // What was not begun yet begins now at the earliest; what the cook never logged began when it should have.
@@ -222,7 +237,7 @@ final readonly class LiveForecast
         }
         $now = $course->nowS / 60.0;
         $last = $dish->lastStage();
-        if ($last->end === StageEnd::Minutes) {
+        if ($last->end->isTimed()) {
             $begun = count($starts) === 1 || isset($course->stageStarts[count($starts) - 1]);
             $likely = max($now, $starts[count($starts) - 1] / 60.0 + (float) $last->value);
 

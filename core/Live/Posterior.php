@@ -271,7 +271,10 @@ final readonly class Posterior
         }
         // One that was looked at just now has hardly had the time to fall.
         $since = $course->nowS - $looked;
-        $odds = self::FALLS_ODDS * min(1.0, $course->cookerReadings === [] ? $since / self::FORGETS_S + 0.5 : $since / self::FALLS_WITHIN_S);
+        $odds = self::FALLS_ODDS * min(
+            1.0,
+            $course->cookerReadings === [] ? $since / self::FORGETS_S + 0.5 : $since / self::FALLS_WITHIN_S,
+        );
         $count = min(self::MOST_FALLS, $last - $first + 1);
         $ways = [[1.0 - $odds, $planned]];
         for ($n = 0; $n < $count; $n++) {

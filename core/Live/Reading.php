@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Live;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** A temperature that was read inside a dish, with its time and place. */
 final readonly class Reading
@@ -27,6 +28,6 @@ final readonly class Reading
      */
     public static function of(string $id, float $seconds, string $place, float $celsius): self
     {
-        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, -30.0, 400.0, '°C'));
+        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, -30.0, 400.0, Unit::Celsius));
     }
 }

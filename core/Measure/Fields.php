@@ -10,7 +10,7 @@ namespace Diatherm\Measure;
  */
 final class Fields
 {
-    /** @param  array<string, list<string>>  $messages */
+    /** @param  array<string, list<Message>>  $messages */
     private function __construct(
         private readonly mixed $data,
         private readonly string $path,
@@ -33,7 +33,7 @@ final class Fields
         }
     }
 
-    public function refuse(string $key, string $message): void
+    public function refuse(string $key, Message $message): void
     {
         $this->messages[$this->pathTo($key)][] = $message;
     }
@@ -46,7 +46,7 @@ final class Fields
         }
         $value = is_array($this->data) ? $this->data[$key] : null;
         if (! is_array($value) || (array_is_list($value) && $value !== [])) {
-            $this->refuse($key, "The $what must be an object with named values.");
+            $this->refuse($key, Message::of('field.object', what: OutOfRange::called($what)));
 
             return null;
         }
@@ -68,7 +68,7 @@ final class Fields
     public function only(string ...$keys): void
     {
         if (! is_array($this->data)) {
-            $this->refuse('', 'This must be an object with named values.');
+            $this->refuse('', Message::of('field.values'));
 
             return;
         }
@@ -76,18 +76,18 @@ final class Fields
             if (! in_array($key, $keys, true)) {
                 $this->refuse(
                     (string) $key,
-                    sprintf('“%s” is not known here. Known: %s.', mb_substr((string) $key, 0, 40), implode(', ', $keys)),
+                    Message::of('field.not_known', key: mb_substr((string) $key, 0, 40), keys: array_values($keys)),
                 );
             }
         }
     }
 
-    public function number(string $key, string $what, float $least, float $most, string $unit, ?float $default = null): float
+    public function number(string $key, string|Message $what, float $least, float $most, Unit $unit, ?float $default = null): float
     {
         $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
         if ($value === null || $value === '') {
             if ($default === null) {
-                $this->refuse($key, "Give the $what.");
+                $this->refuse($key, Message::of('field.give', what: OutOfRange::called($what)));
             }
 
             return $default ?? $least;
@@ -96,29 +96,29 @@ final class Fields
             $value = (float) $value;
         }
         if (! is_int($value) && ! is_float($value)) {
-            $this->refuse($key, "The $what must be a number.");
+            $this->refuse($key, Message::of('field.number', what: OutOfRange::called($what)));
 
             return $default ?? $least;
         }
         try {
             return OutOfRange::check($what, (float) $value, $least, $most, $unit);
         } catch (OutOfRange $wrong) {
-            $this->refuse($key, $wrong->getMessage());
+            $this->refuse($key, $wrong->says);
 
             return $default ?? $least;
         }
     }
 
-    public function optionalNumber(string $key, string $what, float $least, float $most, string $unit): ?float
+    public function optionalNumber(string $key, string|Message $what, float $least, float $most, Unit $unit): ?float
     {
         return $this->has($key) ? $this->number($key, $what, $least, $most, $unit) : null;
     }
 
     public function wholeNumber(string $key, string $what, int $least, int $most, ?int $default = null): int
     {
-        $value = $this->number($key, $what, $least, $most, '', $default === null ? null : (float) $default);
+        $value = $this->number($key, $what, (float) $least, (float) $most, Unit::None, $default === null ? null : (float) $default);
         if (floor($value) !== $value) {
-            $this->refuse($key, "The $what must be a whole number.");
+            $this->refuse($key, Message::of('field.whole_number', what: OutOfRange::called($what)));
         }
 
         return (int) $value;
@@ -131,18 +131,18 @@ final class Fields
         $value = is_string($value) ? trim($value) : $value;
         if ($value === null || $value === '') {
             if ($default === null) {
-                $this->refuse($key, "Give the $what.");
+                $this->refuse($key, Message::of('field.give', what: OutOfRange::called($what)));
             }
 
             return $default ?? '';
         }
         if (! is_string($value)) {
-            $this->refuse($key, "The $what must be text.");
+            $this->refuse($key, Message::of('field.text', what: OutOfRange::called($what)));
 
             return '';
         }
         if (! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $longest) {
-            $this->refuse($key, "The $what may have up to $longest characters.");
+            $this->refuse($key, Message::of('field.characters', what: OutOfRange::called($what), longest: $longest));
 
             return '';
         }
@@ -157,7 +157,7 @@ final class Fields
             return $default;
         }
         if (! is_bool($value)) {
-            $this->refuse($key, "The $what must be true or false.");
+            $this->refuse($key, Message::of('field.truth', what: OutOfRange::called($what)));
 
             return $default;
         }
@@ -170,12 +170,12 @@ final class Fields
     {
         $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
         if ($value === null || $value === '') {
-            $this->refuse($key, "Give the $what.");
+            $this->refuse($key, Message::of('field.give', what: OutOfRange::called($what)));
 
             return null;
         }
         if (! is_string($value) || preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', $value) !== 1) {
-            $this->refuse($key, "The $what must be a date and time with its offset, such as 2026-10-03T18:45:00+02:00.");
+            $this->refuse($key, Message::of('field.moment', what: OutOfRange::called($what)));
 
             return null;
         }
@@ -186,7 +186,7 @@ final class Fields
         }
         // PHP rolls a 31st of February over; such a date is no date.
         if ($time === null || $time->format('Y-m-d') !== substr($value, 0, 10)) {
-            $this->refuse($key, "The $what is not a date that exists.");
+            $this->refuse($key, Message::of('field.no_date', what: OutOfRange::called($what)));
 
             return null;
         }
@@ -203,12 +203,12 @@ final class Fields
     {
         $value = is_array($this->data) ? ($this->data[$key] ?? []) : [];
         if (! is_array($value) || ! array_is_list($value)) {
-            $this->refuse($key, "The $what must be a list.");
+            $this->refuse($key, Message::of('field.list', what: OutOfRange::called($what)));
 
             return [];
         }
         if (count($value) < $least || count($value) > $most) {
-            $this->refuse($key, "There must be $least to $most $what.");
+            $this->refuse($key, Message::of('field.count', least: $least, most: $most, what: OutOfRange::called($what)));
 
             return [];
         }

@@ -11,14 +11,4 @@ enum Mark: string
     case Memory = 'memory';
     case Common = 'common';
     case Computed = 'computed';
-
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::Published => 'Published',
-            self::Memory => 'Published; value given from memory',
-            self::Common => 'Common practice',
-            self::Computed => 'Computed here',
-        };
-    }
 }

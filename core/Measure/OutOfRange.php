@@ -7,31 +7,35 @@ namespace Diatherm\Measure;
 /** A quantity outside what the rules of the job can answer for. */
 final class OutOfRange extends \DomainException implements DiathermException
 {
-    private function __construct(public readonly string $quantity, string $message)
+    private function __construct(public readonly Message $says)
     {
-        parent::__construct($message);
+        parent::__construct($says->plain());
     }
 
-    public static function notFinite(string $quantity): self
+    /** @param  string|Message  $quantity  id under `quantity.`, or what it is called */
+    public static function notFinite(string|Message $quantity): self
     {
-        return new self($quantity, "The $quantity must be a number.");
+        return new self(Message::of('field.number', what: self::called($quantity)));
     }
 
-    public static function outside(string $quantity, float $least, float $most, string $unit): self
+    public static function outside(string|Message $quantity, float $least, float $most, Unit $unit): self
     {
-        return new self(
-            $quantity,
-            sprintf('The %s must be between %s and %s %s.', $quantity, self::plain($least), self::plain($most), $unit),
-        );
+        return new self(Message::of(
+            'field.between',
+            what: self::called($quantity),
+            least: Quantity::of($least, $unit, null),
+            most: Quantity::of($most, $unit, null),
+        ));
     }
 
-    public static function unknown(string $quantity, string $id): self
+    /** @param  string  $kind  of thing, an id under `quantity.` */
+    public static function unknown(string $kind, string $id): self
     {
-        return new self($quantity, sprintf('There is no %s called “%s”.', $quantity, mb_substr($id, 0, 40)));
+        return new self(Message::of('field.unknown', what: self::called($kind), name: mb_substr($id, 0, 40)));
     }
 
     /** @throws self when $value is not a finite number from $least to $most */
-    public static function check(string $quantity, float $value, float $least, float $most, string $unit): float
+    public static function check(string|Message $quantity, float $value, float $least, float $most, Unit $unit): float
     {
         if (! is_finite($value)) {
             throw self::notFinite($quantity);
@@ -43,8 +47,8 @@ final class OutOfRange extends \DomainException implements DiathermException
         return $value;
     }
 
-    private static function plain(float $value): string
+    public static function called(string|Message $quantity): Message
     {
-        return rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
+        return is_string($quantity) ? Message::of('quantity.'.$quantity) : $quantity;
     }
 }

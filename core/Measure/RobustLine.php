@@ -78,7 +78,7 @@ final readonly class RobustLine
         );
     }
 
-    public function at(float $x): float
+    public function valueAt(float $x): float
     {
         return $this->intercept + $this->slope * $x;
     }

@@ -27,8 +27,12 @@ final readonly class Source
         return new self(Mark::Computed, '');
     }
 
-    public function inWords(): string
+    public function inWords(): Message
     {
-        return $this->citation === '' ? $this->mark->inWords() : $this->mark->inWords().': '.$this->citation;
+        return match (true) {
+            $this->citation === '' => Message::of('source.'.$this->mark->value),
+            $this->mark === Mark::Common => Message::of('source.common_as', citation: $this->citation),
+            default => Message::of('source.'.$this->mark->value, citation: $this->citation),
+        };
     }
 }

@@ -17,8 +17,8 @@ final readonly class Spread
     /** @throws OutOfRange unless low ≤ likely ≤ high */
     public static function of(float $low, float $likely, float $high): self
     {
-        OutOfRange::check('low end', $low, -PHP_FLOAT_MAX, $likely, '');
-        OutOfRange::check('high end', $high, $likely, PHP_FLOAT_MAX, '');
+        OutOfRange::check('low_end', $low, -PHP_FLOAT_MAX, $likely, Unit::None);
+        OutOfRange::check('high_end', $high, $likely, PHP_FLOAT_MAX, Unit::None);
 
         return new self($low, $likely, $high);
     }

@@ -7,10 +7,10 @@ namespace Diatherm\Measure;
 /** Why a number is what it is: its inputs, its rule and its source. */
 final readonly class Working
 {
-    /** @param  array<string, string>  $inputs what went in, as label => figure with its unit */
+    /** @param  list<Input>  $inputs  what went in */
     public function __construct(
         public string $of,
-        public string $rule,
+        public Message $rule,
         public array $inputs,
         public Source $source,
     ) {

@@ -6,7 +6,11 @@ namespace Diatherm\Plan;
 
 use Diatherm\Cooking\Forecast;
 use Diatherm\Cooking\Uncertainty;
+use Diatherm\Food\Tenderness;
+use Diatherm\Measure\Input;
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Working;
 use Diatherm\Roast\StageEnd;
@@ -30,69 +34,102 @@ final class Explanation
         $shape = $dish->shape();
         $measured = $dish->thicknessM !== null || $dish->girthM !== null;
         $size = [
-            'Half-thickness' => sprintf('%.1f cm, %s', 100 * $shape->halfThicknessM, $measured ? 'from the tape' : 'from the mass'),
-            'Shape exponent' => sprintf('%.2f (slab 0, cylinder 1, sphere 2)', $shape->exponent),
+            Input::of('half_thickness', Message::of(
+                $measured ? 'why.from_the_tape' : 'why.from_the_mass',
+                half_thickness: Quantity::cm(100 * $shape->halfThicknessM, 1),
+            )),
+            Input::of('shape_exponent', Message::of('why.slab_cylinder_sphere', exponent: Quantity::number($shape->exponent, 2))),
         ];
-        $inputs = $size + [
-            'Mass of a piece' => self::kg($dish->massKg),
-            'Starts at' => sprintf('%.0f °C', $dish->startC),
-            'Outside air' => sprintf('%.0f °C', $forecast->airC),
+        $inputs = [
+            ...$size,
+            Input::of('mass_of_a_piece', self::kg($dish->massKg)),
+            Input::of('starts_at', Quantity::celsius($dish->startC)),
+            Input::of('outside_air', Quantity::celsius($forecast->airC)),
         ];
         foreach ($dish->stages as $i => $stage) {
-            $inputs['Stage '.($i + 1)] = $stage->cooker->name.' at '.$stage->heatInWords();
+            $inputs[] = Input::labelled(
+                Message::of('input.stage', number: $i + 1),
+                Message::of('why.at', cooker: $stage->cooker->name, heat: $stage->heatInWords()),
+            );
         }
         $carryover = $dish->carryover();
         $credit = $dish->targetC - $forecast->pullC;
 
         $tender = $forecast->tenderShare === null
             ? []
-            : [new Working('tender_share', 'Collagen needs hours as well as heat: parts of the hours that each core temperature takes, added up from the first warmth to the carving. Shown as common practice has them; a fork decides.', ['At 80 °C' => '4.5 h', 'At 90 °C' => '1.5 h', 'Had by the carving' => sprintf('%.0f %%', 100.0 * $forecast->tenderShare)], Source::of(Mark::Common))];
+            : [new Working(
+                'tender_share',
+                Message::of('why.collagen_needs_hours_as_well'),
+                [...self::collagen(), Input::of('had_by_the_carving', Quantity::percent(100.0 * $forecast->tenderShare))],
+                Source::of(Mark::Common),
+            )];
 
         return [
             ...$tender,
-            new Working('cook_minutes', sprintf(
-                'Heat conducted through the joint, step by step, with its surface warmed by air and walls and cooled by drying. The band is the spread when heat transfer is off by %d %%, thickness by %d %% and the start by %d K%s: one cook in ten is quicker, one in ten slower.',
-                (int) round(100 * Uncertainty::transfer($dish)), (int) round(
-                    100 * Uncertainty::thickness($dish),
-                ), (int) Uncertainty::START_K,
-                Uncertainty::kind($dish) > 0.0 ? sprintf(
-                    ', and the time by %d %% more for a kind of cooker that is less well known',
-                    (int) round(100.0 * Uncertainty::kind($dish)),
-                ) : '',
-            ), $inputs, Source::computed()),
+            new Working(
+                'cook_minutes',
+                Message::of(
+                    'why.heat_conducted_through_the_joint',
+                    transfer: Quantity::percent(100 * Uncertainty::transfer($dish)),
+                    thickness: Quantity::percent(
+                        100 * Uncertainty::thickness($dish),
+                    ),
+                    start: Quantity::kelvin(Uncertainty::START_K),
+                    kind: Uncertainty::kind($dish) > 0.0
+            ? Message::of('why.and_the_time_by_more', kind: Quantity::percent(100.0 * Uncertainty::kind($dish)))
+            : '',
+                ),
+                $inputs,
+                Source::computed(),
+            ),
             new Working(
                 'shape',
-                'The distance from the coldest point to the nearest surface decides, more than the weight. Of the thickness that a tape reads, the heat sees what lies between two warmed sides, bone and cavity allowed for.',
+                Message::of('why.the_distance_from_the_coldest'),
                 $size,
                 Source::of(Mark::Published, 'Cleland & Earle 1982, equivalent heat transfer dimensionality'),
             ),
             new Working('pull_c', match (true) {
                 $dish->lastStage()
-                    ->end !== StageEnd::Pull => 'It comes off at the stage’s own end; what it climbs in the rest comes on top.',
-                $dish->isBuried() => 'Nobody looks into a hole: it stays for the slow end of practice, and then has to read its number.',
-                $carryover->creditK <= 0.0 => 'Cooked to its number: nothing is counted of the climb off the heat.',
-                default => sprintf(
-                    'The outside is hotter than the core, so the core climbs on after the pull. Counted is what has happened by the carving at the slow end of the band, and never more than %.0f K.',
-                    $carryover->creditK,
-                ),
-            }, ['Target' => sprintf('%.0f °C', $dish->targetC), 'Counted on' => sprintf('%.1f K', max(0.0, $credit)), 'Rest' => self::minutes($dish->leastRestMinutes())], Carryover::source()),
+                    ->end !== StageEnd::Pull => Message::of('why.it_comes_off'),
+                $dish->isBuried() => Message::of('why.nobody_looks_into_a_hole'),
+                $carryover->creditK <= 0.0 => Message::of('why.cooked_to_its_number_nothing'),
+                default => Message::of('why.the_outside_is_hotter', credit: Quantity::kelvin($carryover->creditK)),
+            }, [
+                Input::of('target', Quantity::celsius($dish->targetC)),
+                Input::of('counted_on', Quantity::kelvin(max(0.0, $credit), 1)),
+                Input::of('rest', self::minutes($dish->leastRestMinutes())),
+            ], Carryover::source()),
             new Working('peak_c', $carryover->climbK <= 0.0
-                ? 'No climb off the heat is counted for this: it is as hot as it was when it came off.'
-                : sprintf(
-                    'The same heat, followed on a board in the open air, loosely covered, until the core stops climbing; never shown more than %.0f K above the pull.',
-                    $carryover->climbK,
-                ),
-                ['Pulled at' => sprintf('%.1f °C', $forecast->pullC), 'Peaks after' => sprintf('%.0f min of rest', max(0.0, $forecast->peakMinutes - $forecast->cookMinutes->likely))], Source::computed()),
+                ? Message::of('why.no_climb_off_the_heat')
+                : Message::of('why.the_same_heat_followed', climb: Quantity::kelvin($carryover->climbK)),
+                [
+                    Input::of('pulled_at', Quantity::celsius($forecast->pullC, 1)),
+                    Input::of(
+                        'peaks_after',
+                        Message::of(
+                            'why.of_rest',
+                            peak: Quantity::minutes(max(0.0, $forecast->peakMinutes - $forecast->cookMinutes->likely)),
+                        ),
+                    ),
+                ], Source::computed()),
             new Working(
                 'first_look_minutes',
-                'One cook in twenty would be ready by now. Looking sooner only lets heat out.',
-                ['Likely' => self::minutes($forecast->cookMinutes->likely), 'Quick end' => self::minutes($forecast->cookMinutes->low)],
+                Message::of('why.one_cook_in_twenty_would'),
+                [
+                    Input::of('likely', self::minutes($forecast->cookMinutes->likely)),
+                    Input::of('quick_end', self::minutes($forecast->cookMinutes->low)),
+                ],
                 Source::computed(),
             ),
             ...(
                 $forecast->liftCostMinutes === null
                     ? []
-                    : [new Working('lid_lift_minutes', sprintf('The same cook with the lid off for %.0f min half way: the air falls most of the way to that outside and takes a while to come back.', Forecast::LIFT_MINUTES), ['Recovers in' => self::minutes($dish->stages[0]->cooker->recoveryMinutes)], Source::computed())]
+                    : [new Working(
+                        'lid_lift_minutes',
+                        Message::of('why.the_same_cook', lift: Quantity::minutes(Forecast::LIFT_MINUTES)),
+                        [Input::of('recovers_in', self::minutes($dish->stages[0]->cooker->recoveryMinutes))],
+                        Source::computed(),
+                    )]
             ),
         ];
     }
@@ -105,29 +142,26 @@ final class Explanation
         $workings = [
             new Working(
                 'target_c',
-                $dish->taste === null ? 'Set by the cook.' : 'What this taste means at the core when eaten.',
-                ['Target' => sprintf('%.0f °C', $dish->targetC)],
+                $dish->taste === null ? Message::of('why.set_by_the_cook') : Message::of('why.what_this_taste_means'),
+                [Input::of('target', Quantity::celsius($dish->targetC))],
                 $dish->taste === null ? Source::of(Mark::Common) : $dish->cut->taste($dish->taste)->source,
             ),
             new Working(
                 'feeds',
-                'Raw weight over what one eater takes, from hungry to modest; bone, cavity and loss are in it.',
+                Message::of('why.raw_weight_over_what_one'),
                 [
-                    'Raw, in all' => self::kg($dish->massKg * $dish->pieces),
-                    'For one' => sprintf('%s to %s', self::kg($grams[0] / 1000), self::kg($grams[1] / 1000)),
+                    Input::of('raw_in_all', self::kg($dish->massKg * $dish->pieces)),
+                    Input::of('for_one', Message::of('why.to', least: self::kg($grams[0] / 1000), most: self::kg($grams[1] / 1000))),
                 ],
                 Source::of(Mark::Common),
             ),
             new Working(
                 'temper_minutes',
-                sprintf(
-                    'On a board from refrigerator-cold until the whole joint is on average at its start temperature; not longer than the %.0f minutes that the two-hour rule allows at this air.',
-                    Clocks::allowedMinutes($forecast->airC),
-                ),
+                Message::of('why.on_a_board_from_refrigerator', allowed: Quantity::minutes(Clocks::allowedMinutes($forecast->airC))),
                 [
-                    'From' => sprintf('%.0f °C', Clocks::COLD_C),
-                    'To' => sprintf('%.0f °C', $dish->startC),
-                    'Saves on the heat' => self::minutes($forecast->temperSavesMinutes),
+                    Input::of('from', Quantity::celsius(Clocks::COLD_C)),
+                    Input::of('to', Quantity::celsius($dish->startC)),
+                    Input::of('saves_on_the_heat', self::minutes($forecast->temperSavesMinutes)),
                 ],
                 Clocks::source(),
             ),
@@ -135,8 +169,8 @@ final class Explanation
         if ($forecast->rule !== null) {
             $workings[] = new Working(
                 'rule_minutes',
-                ucfirst($forecast->rule->words).'. '.$forecast->rule->fails,
-                ['Mass' => self::kg($dish->massKg)],
+                Message::sentences(Message::note($forecast->rule->words(), $forecast->rule->fails())),
+                [Input::of('mass', self::kg($dish->massKg))],
                 $forecast->rule->source,
             );
         }
@@ -152,22 +186,22 @@ final class Explanation
         if ($safe->coreC !== null) {
             $workings[] = new Working(
                 'safe_c',
-                'The plain safe minimum for '.$safe->name.', judged at the carving and at the slow end.',
-                ['Core' => sprintf('%.0f °C', $safe->coreC)] + (
-                    $safe->holdMinutes > 0 ? ['Rest' => self::minutes($safe->holdMinutes)] : []
-                ),
+                Message::of('why.the_plain_safe_minimum', safe: $safe->name),
+                [Input::of('core', Quantity::celsius($safe->coreC)), ...(
+                    $safe->holdMinutes > 0 ? [Input::of('rest', self::minutes($safe->holdMinutes))] : []
+                )],
                 $safe->source,
             );
         }
         if ($forecast->lethalityLog10 !== null && $safe->lethality !== null) {
             $workings[] = new Working(
                 'lethality_log10',
-                'Reduction of Salmonella added up along the coldest point, rest included, at the likely or the slow end, whichever is less, from the table’s holding times. Counted only where the table has rows; sums stop at 12.',
+                Message::of('why.reduction_of_salmonella_added_up'),
                 [
-                    'Table' => $safe->lethality->name,
-                    'Made for this' => $safe->lethality->isMadeFor($forecast->dish->cut->id, $forecast->dish->cut->kind)
+                    Input::of('table', $safe->lethality->name),
+                    Input::of('made_for_this', $safe->lethality->isMadeFor($forecast->dish->cut->id, $forecast->dish->cut->kind)
                         ? 'yes'
-                        : 'no: it stands in for want of its own',
+                        : Message::of('why.no_it_stands')),
                 ],
                 $safe->lethality->source,
             );
@@ -176,13 +210,25 @@ final class Explanation
         return $workings;
     }
 
-    private static function kg(float $kg): string
+    /** @return list<Input> what the table of tenderness says at two core temperatures */
+    private static function collagen(): array
     {
-        return rtrim(rtrim(sprintf('%.2f', $kg), '0'), '.').' kg';
+        return array_map(
+            fn (float $coreC): Input => Input::labelled(
+                Message::of('input.at', core: Quantity::celsius($coreC)),
+                Quantity::hours(Tenderness::hours($coreC), 1),
+            ),
+            [80.0, 90.0],
+        );
     }
 
-    private static function minutes(float $minutes): string
+    private static function kg(float $kg): Quantity
     {
-        return sprintf('%.0f min', $minutes);
+        return Quantity::kg($kg, null);
+    }
+
+    private static function minutes(float $minutes): Quantity
+    {
+        return Quantity::minutes($minutes);
     }
 }

@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\CookerExplanation;
+use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
+use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Input;
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
+use Diatherm\Measure\Unit;
 use Diatherm\Measure\Working;
 use Diatherm\Tending\Banking;
 use Diatherm\Tending\FireLayout;
@@ -17,27 +23,49 @@ use Diatherm\Tending\FireSimulation;
 /** Why the numbers of a fire plan are what they are. */
 final class FireExplanation
 {
+    /** Coals that burn freely over coals that are starved, K. Common practice. */
+    private const FREELY_HOTTER_K = 300.0;
+
     /** @return list<Working> */
     public static function of(FirePlan $fire, ?Banking $banking): array
     {
         $step = $fire->steps[0];
-        $weather = ['Air' => sprintf('%.0f °C', $fire->stove->weather->airC), 'Wind' => sprintf('%.1f m/s', $fire->stove->weather->windMs)]
-            + ($fire->stove->weather->rain ? ['Rain' => 'yes'] : []) + (
-                $fire->stove->weather->altitudeM > 0.0 ? ['Altitude' => sprintf('%.0f m', $fire->stove->weather->altitudeM)] : []
-            );
+        $weather = [
+            Input::of(
+                'air',
+                Quantity::celsius($fire->stove->weather->airC),
+            ), Input::of('wind', Quantity::of($fire->stove->weather->windMs, Unit::MetrePerSecond, 1)),
+            ...($fire->stove->weather->rain ? [Input::of('rain', Message::of('words.yes'))] : []),
+            ...(
+                $fire->stove->weather->altitudeM > 0.0
+                    ? [Input::of('altitude', Quantity::of($fire->stove->weather->altitudeM, Unit::Metre))]
+                    : []
+            ),
+        ];
         $workings = [
-            new Working('fire.settings', CookerExplanation::physics($fire->stove->curve->mechanism).($fire->stove->curve->settled > 0 ? ' Bent by what was logged on this cooker.' : ' Nothing was logged on it: this is how its kind behaves.'), [
-                'Target' => sprintf('%.0f °C', $step->targetC), 'These settings come to' => sprintf('%.0f °C', $step->steadyC->likely), 'Eight in ten lie within' => sprintf(
-                    '%.0f °C to %.0f °C',
-                    $step->steadyC->low,
-                    $step->steadyC->high,
-                ), 'Readings behind it' => (string) $fire->stove->curve->settled,
-            ] + $weather, Source::computed()),
-            new Working('fire.course', 'Minute by minute: heat from coals, knobs or element, less what the walls and the draught carry off, over what the body stores; with the coals burning away and the refuels put on by the clock.', [
-                'Stores' => sprintf('%.0f kJ/K', $fire->stove->curve->mechanism->storageJK() / 1000.0), 'Follows within' => sprintf(
-                    '%.0f min',
-                    $fire->stove->curve->paceMinutes($step->targetC, $fire->stove->weather),
-                ),
+            new Working('fire.settings', Message::sentences(
+                CookerExplanation::physics($fire->stove->curve->mechanism),
+                Message::of($fire->stove->curve->settled > 0
+                    ? 'why_fire.bent_by_what_was_logged'
+                    : 'why_fire.nothing_was_logged'),
+            ), [
+                Input::of(
+                    'target',
+                    Quantity::celsius($step->targetC),
+                ), Input::of(
+                    'these_settings_come_to',
+                    Quantity::celsius($step->steadyC->likely),
+                ), Input::of(
+                    'eight_in_ten_lie_within',
+                    Message::of('why_fire.to', low: Quantity::celsius($step->steadyC->low), high: Quantity::celsius($step->steadyC->high)),
+                ), Input::of('readings_behind_it', $fire->stove->curve->settled),
+                ...$weather,
+            ], Source::computed()),
+            new Working('fire.course', Message::of('why_fire.minute_by_minute_heat_from'), [
+                Input::of(
+                    'stores',
+                    Quantity::of($fire->stove->curve->mechanism->storageJK() / 1000.0, Unit::KilojoulePerKelvin),
+                ), Input::of('follows_within', Quantity::minutes($fire->stove->curve->paceMinutes($step->targetC, $fire->stove->weather))),
             ], Source::computed()),
         ];
         if ($fire->stove->fuel !== null) {
@@ -46,10 +74,13 @@ final class FireExplanation
         if ($fire->isFed()) {
             $workings[] = new Working(
                 'fire.buy',
-                'Heat given off over the whole cook, over the fuel’s lower heating value; a third more than is burnt, since a bottle never ends at a good hour.',
+                Message::of('why_fire.heat_given_off_over'),
                 [
-                    'Heat' => sprintf('%.1f kWh', $fire->run->energyJ / 3.6e6),
-                    'Heating value' => sprintf('%.1f MJ/kg', ($fire->feed()?->heatingValueJKg() ?? 0.0) / 1e6),
+                    Input::of('heat', Quantity::of($fire->run->energyJ / 3.6e6, Unit::KilowattHour, 1)),
+                    Input::of(
+                        'heating_value',
+                        Quantity::of(($fire->feed()?->heatingValueJKg() ?? 0.0) / 1e6, Unit::MegajoulePerKilogram, 1),
+                    ),
                 ],
                 Source::of(Mark::Memory, 'lower heating values as in fuel handbooks'),
             );
@@ -57,15 +88,18 @@ final class FireExplanation
         if ($fire->handSeconds() !== null) {
             $workings[] = new Working(
                 'fire.hand',
-                'Time until a bare palm hurts, at the meat’s height, is a measure of radiant flux.',
-                ['Flux there' => sprintf('%.1f kW/m²', \Diatherm\Fire\HandTest::fluxOfWallWm2($step->steadyC->likely) / 1000.0)],
+                Message::of('why_fire.time_until_a_bare_palm'),
+                [Input::of(
+                    'flux_there',
+                    Quantity::of(HandTest::fluxOfWallWm2($step->steadyC->likely) / 1000.0, Unit::KilowattPerSquareMetre, 1),
+                )],
                 Source::of(Mark::Memory, 'API RP 521, from Stoll & Greene 1959'),
             );
         }
         if ((new FireLayout($fire))->floor() !== null) {
             $workings[] = new Working(
                 'fire.flux',
-                'Every small square of coals sends out E·cosθ₁·cosθ₂/(π·r²) to each place above it; what arrives is added up.',
+                Message::of('why_fire.every_small_square_of_coals'),
                 [],
                 Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'),
             );
@@ -73,7 +107,7 @@ final class FireExplanation
         if ($fire->stove->equipment->isOpen() && $fire->stove->fuel !== null) {
             $workings[] = new Working(
                 'fire.turn',
-                'A surface that turns about the spit faces each ray by s/π on average, s being the sine of the ray’s angle with the spit: 1/π of what looks down over a narrow bed, more over a wide one.',
+                Message::of('why_fire.a_surface_that_turns_about'),
                 [],
                 Source::of(Mark::Published, 'Incropera & DeWitt, chapter 13'),
             );
@@ -81,14 +115,15 @@ final class FireExplanation
         if ($fire->closeInC() !== null) {
             $workings[] = new Working(
                 'fire.close',
-                sprintf(
-                    'Coals that burn freely are some 300 K hotter than coals that are starved of air. What they hold of it comes out within minutes of closing the slots, and warms what the cooker stores; it is closed in that much sooner, but not by more than %.0f K.',
-                    FireSimulation::MOST_CLOSE_IN_K,
+                Message::of(
+                    'why_fire.coals_that_burn_freely_are',
+                    hotter: Quantity::kelvin(self::FREELY_HOTTER_K),
+                    most_close_in: Quantity::kelvin(FireSimulation::MOST_CLOSE_IN_K),
                 ),
                 [
-                    'Closed in at' => sprintf('%.0f °C', $fire->closeInC()),
-                    'On the way to' => sprintf('%.0f °C', $step->targetC),
-                    'Stores' => sprintf('%.0f kJ/K', $fire->stove->curve->mechanism->storageJK() / 1000.0),
+                    Input::of('closed_in_at', Quantity::celsius($fire->closeInC())),
+                    Input::of('on_the_way_to', Quantity::celsius($step->targetC)),
+                    Input::of('stores', Quantity::of($fire->stove->curve->mechanism->storageJK() / 1000.0, Unit::KilojoulePerKelvin)),
                 ],
                 Source::of(Mark::Common),
             );
@@ -96,15 +131,19 @@ final class FireExplanation
         if ($fire->smokeKg() > 0.0) {
             $workings[] = new Working(
                 'fire.smoke',
-                'Smoke takes while the meat is cool: so much for each hour of the first three, chunks of some 80 g or handfuls of some 40 g.',
-                ['For each hour' => sprintf('%.0f g', 1000.0 * FirePlan::SMOKE_KG_PER_HOUR)],
+                Message::of(
+                    'why_fire.smoke_takes_while_the_meat',
+                    chunk: Quantity::g(1000.0 * (Fuel::named('chunks')->pieceKg ?? 0.0)),
+                    handful: Quantity::g(1000.0 * (Fuel::named('chips')->pieceKg ?? 0.0)),
+                ),
+                [Input::of('for_each_hour', Quantity::g(1000.0 * FirePlan::SMOKE_KG_PER_HOUR))],
                 Source::of(Mark::Common),
             );
         }
         if ($fire->count() !== null) {
             $workings[] = new Working(
                 'fire.count',
-                'Twice the pot’s diameter in inches for 165 °C to 175 °C in still mild air, two more for each 13 K; more for wind and cold. Renewed when they have faded to half.',
+                Message::of('why_fire.twice_the_pots_diameter', ...CampOvenCount::ruleOfThumb()),
                 $weather,
                 Source::of(Mark::Common),
             );
@@ -112,8 +151,8 @@ final class FireExplanation
         if ($banking !== null) {
             $workings[] = new Working(
                 'fire.banking',
-                'Each part is cooked at several heats; what each pile sends to each part is added up; the coals are then shared out so that all parts reach the target in the same time.',
-                ['Done together after' => sprintf('%.0f min', $banking->togetherMinutes)],
+                Message::of('why_fire.each_part_is_cooked'),
+                [Input::of('done_together_after', Quantity::minutes($banking->togetherMinutes))],
                 Source::computed(),
             );
         }
@@ -125,28 +164,34 @@ final class FireExplanation
     private static function fuel(FirePlan $fire, Fuel $fuel): array
     {
         $bed = [
-            'Fuel' => $fuel->name,
-            'Heating value' => sprintf('%.1f MJ/kg', $fuel->heatingValueJKg() / 1e6),
-            'Grey after' => sprintf('%.0f min', $fuel->ashOverMinutes),
-            'An open bed is gone after' => sprintf('%.0f min', $fuel->burnOutMinutes),
+            Input::of('fuel', $fuel->name),
+            Input::of('heating_value', Quantity::of($fuel->heatingValueJKg() / 1e6, Unit::MegajoulePerKilogram, 1)),
+            Input::of('grey_after', Quantity::minutes($fuel->ashOverMinutes)),
+            Input::of('an_open_bed_is_gone_after', Quantity::minutes($fuel->burnOutMinutes)),
         ];
 
         return [
             new Working('fire.start', $fire->stove->equipment->isVented()
-                ? 'As much as can give the heat that is needed to the end, but not three times that heat at once: more would roar at every lid lift. It is renewed when it can only just give it.'
-                : 'As much as gives the wanted heat at the meat when it is freshly grey. It is renewed when it has faded to a set share of that.', $bed, $fuel->source()),
+                ? Message::of('why_fire.as_much_as_can_give')
+                : Message::of('why_fire.as_much_as_gives'), $bed, $fuel->source()),
             new Working('fire.refuels', $fire->stove->equipment->isVented()
-                ? 'Fed when the bed can give only a little more than what holds the target, with what lasts to the end; never so much that it could give three times that.'
-                : 'Fed when it has faded to this share of what it gave at first, and then made up to that again; wind at the coals has it fade sooner.',
-                ($fire->stove->equipment->isOpen() ? ['Fed at' => sprintf('%.0f %%', 100.0 * $fire->stove->equipment->renewAt($fire->stove->wish->steady))] : []) + ['Refuels' => (string) count($fire->run->refuels), 'Wind' => sprintf('%.1f m/s', $fire->stove->weather->windMs)], Source::of(Mark::Common)),
+                ? Message::of('why_fire.fed_when_the_bed_can')
+                : Message::of('why_fire.fed_when_it_has_faded'),
+                [
+                    ...($fire->stove->equipment->isOpen()
+                        ? [Input::of('fed_at', Quantity::percent(100.0 * $fire->stove->equipment->renewAt($fire->stove->wish->steady)))]
+                        : []),
+                    Input::of('refuels', count($fire->run->refuels)),
+                    Input::of('wind', Quantity::of($fire->stove->weather->windMs, Unit::MetrePerSecond, 1)),
+                ], Source::of(Mark::Common)),
             new Working(
                 'fire.buy',
-                'What is laid and added, and one refuel in hand: a cook that runs late still has a fire.',
+                Message::of('why_fire.what_is_laid_and_added'),
                 [
-                    'Laid at first' => sprintf('%.1f kg', $fuel->boughtKg($fire->run->startKg)),
-                    'Refuels' => (string) count($fire->run->refuels),
-                    'In all' => sprintf('%.1f kg', $fire->usedKg()),
-                    'Still there at the end' => sprintf('%.1f kg', $fire->run->leftKg),
+                    Input::of('laid_at_first', Quantity::kg($fuel->boughtKg($fire->run->startKg), 1)),
+                    Input::of('refuels', count($fire->run->refuels)),
+                    Input::of('in_all', Quantity::kg($fire->usedKg(), 1)),
+                    Input::of('still_there_at_the_end', Quantity::kg($fire->run->leftKg, 1)),
                 ],
                 Source::computed(),
             ),

@@ -7,10 +7,14 @@ namespace Diatherm\Plan;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooking\Forecast;
+use Diatherm\Day\CourseHours;
+use Diatherm\Day\Finishing;
 use Diatherm\Day\Kit;
 use Diatherm\Day\KitItem;
 use Diatherm\Day\Progress;
+use Diatherm\Day\Purchase;
 use Diatherm\Day\RunSheet;
+use Diatherm\Day\Shopping;
 use Diatherm\Day\Timing;
 use Diatherm\Food\Portions;
 use Diatherm\Measure\InvalidInput;
@@ -32,6 +36,7 @@ final readonly class Plan
      * @param  non-empty-list<PlannedDish>  $dishes
      * @param  list<PlannedFire>  $fires
      * @param  list<KitItem>  $kit
+     * @param  list<Purchase>  $shopping
      * @param  list<Keeping>  $keeping
      * @param  array{int, int}  $feeds  how many the whole table feeds, hungry and modest
      */
@@ -42,6 +47,7 @@ final readonly class Plan
         public array $fires,
         public RunSheet $runSheet,
         public array $kit,
+        public array $shopping,
         public array $keeping,
         public array $feeds,
     ) {
@@ -55,7 +61,7 @@ final readonly class Plan
      */
     public static function of(Roast $roast, \DateTimeImmutable $now, array $progress = [], array $yard = []): self
     {
-        $laid = LaidFires::in($roast, $yard);
+        $laid = LaidFires::lay($roast, $yard);
 
         return self::from($laid, self::dishes($laid), $now, $progress);
     }
@@ -96,8 +102,8 @@ final readonly class Plan
         $progress = array_map(fn (Progress $made): Progress => $made->inZone($zone), $progress);
         $allowed = Clocks::allowedMinutes($roast->airC);
         $forecasts = array_map(fn (PlannedDish $dish): Forecast => $dish->forecast, $dishes);
+        $finishing = Finishing::of($roast);
         $timings = [];
-        $ons = [];
         foreach ($forecasts as $i => $forecast) {
             $timings[$i] = Timing::of(
                 $forecast->dish,
@@ -106,12 +112,16 @@ final readonly class Plan
                 $allowed,
                 self::lightMinutes($roast, $forecast->dish->stages[0]),
             );
-            $ons[$i] = $progress[$i]->onAt ?? $roast->serveAt->setTimestamp(
-                $roast->serveAt->getTimestamp() - (int) round(60.0 * $timings[$i]->serve),
-            );
         }
+        $hours = CourseHours::of($roast, $forecasts, $timings, $finishing, $progress);
+        $ons = array_map(
+            fn (Forecast $forecast, int $i): \DateTimeImmutable => $progress[$i]->onAt
+                ?? Timing::after($hours->at($forecast->dish->course), -$timings[$i]->serve - $finishing->dishes[$i]),
+            $forecasts,
+            array_keys($forecasts),
+        );
         $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard);
-        $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $now, $progress);
+        $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $finishing, $hours, $now, $progress);
 
         return new self(
             $roast,
@@ -120,6 +130,7 @@ final readonly class Plan
             array_map(fn (FirePlan $fire): PlannedFire => PlannedFire::of($fire, $forecasts[$fire->use->dish]), $fires),
             $sheet,
             Kit::of($roast, $sheet),
+            Shopping::of($roast, $fires),
             Keeping::rules($roast->airC),
             Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
         );
@@ -130,7 +141,7 @@ final readonly class Plan
      *
      * @param  array<int, Progress>  $progress
      */
-    public function with(array $progress, \DateTimeImmutable $now): self
+    public function followedBy(array $progress, \DateTimeImmutable $now): self
     {
         return self::from($this->laid, $this->dishes, $now, $progress);
     }

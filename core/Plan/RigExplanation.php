@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooking\Forecast;
+use Diatherm\Measure\Input;
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
+use Diatherm\Measure\Unit;
 use Diatherm\Measure\Working;
 use Diatherm\Rig\FrameRig;
+use Diatherm\Rig\Pit;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitFit;
 use Diatherm\Rig\SpitRig;
@@ -37,8 +42,11 @@ final class RigExplanation
         $workings = [];
         foreach ($dish->preparations as $preparation) {
             $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
-            $workings[] = new Working('prepare.'.$preparation->id, 'It wants so long; the plan takes the best where there is time, less where there is not, and begins nothing at night where that can be helped.', [
-                'At the least' => self::hours($window->leastHours), 'Best' => self::hours($window->bestHours), 'No more gain after' => self::hours($window->mostHours),
+            $workings[] = new Working('prepare.'.$preparation->id, Message::of('why_rig.it_wants_so_long'), [
+                Input::of(
+                    'at_the_least',
+                    self::hours($window->leastHours),
+                ), Input::of('best', self::hours($window->bestHours)), Input::of('no_more_gain_after', self::hours($window->mostHours)),
             ], $preparation->source);
         }
 
@@ -53,20 +61,35 @@ final class RigExplanation
         $balance = $rig->balance($load);
 
         return [
-            new Working('rig.clearance', 'From the spit to the nearest thing, less how far the tied joint reaches at any angle of its turn, its middle off the spit by what the roll test found.', [
-                'Room' => self::cm($rig->roomM), 'Reaches' => self::cm(max($fit->swingM)), 'To keep' => self::cm(SpitFit::LEAST_CLEARANCE_M),
+            new Working('rig.clearance', Message::of('why_rig.from_the_spit'), [
+                Input::of(
+                    'room',
+                    self::cm($rig->roomM),
+                ), Input::of('reaches', self::cm(max($fit->swingM))), Input::of('to_keep', self::cm(SpitFit::LEAST_CLEARANCE_M)),
             ], Source::of(Mark::Common)),
-            new Working('rig.balance', 'In the roll test the weight on its arm held the joint still: weight × arm = mass × distance off the middle. Torque is mass × gravity × that distance, with the heavy side level.', [
-                'Weight' => sprintf('%.2f kg', $rig->testKg), 'Arm' => self::cm($rig->testArmM), 'On the spit' => sprintf('%.2f kg', $load), 'Torque' => sprintf(
-                    '%.2f N·m',
-                    $balance->torqueNm,
-                ),
+            new Working('rig.balance', Message::of('why_rig.in_the_roll_test'), [
+                Input::of(
+                    'weight',
+                    Quantity::kg($rig->testKg, 2),
+                ), Input::of(
+                    'arm',
+                    self::cm($rig->testArmM),
+                ), Input::of(
+                    'on_the_spit',
+                    Quantity::kg($load, 2),
+                ), Input::of('torque', Quantity::of($balance->torqueNm, Unit::NewtonMetre, 2)),
             ], Source::computed()),
-            new Working('rig.bar', 'A beam on two rests under an even load: sag 5wL⁴/384EI, bending stress Mc/I.', [
-                'Between the rests' => self::cm($rig->bar->spanM), 'Second moment' => sprintf(
-                    '%.0f mm⁴',
-                    1e12 * $rig->bar->secondMomentM4(),
-                ), 'Load' => sprintf('%.2f kg and its own weight', $load), 'Stress' => sprintf('%.0f MPa', $rig->bar->stressPa($load) / 1e6),
+            new Working('rig.bar', Message::of('why_rig.a_beam_on_two_rests'), [
+                Input::of(
+                    'between_the_rests',
+                    self::cm($rig->bar->spanM),
+                ), Input::of(
+                    'second_moment',
+                    Quantity::of(1e12 * $rig->bar->secondMomentM4(), Unit::QuarticMillimetre),
+                ), Input::of(
+                    'load',
+                    Message::of('why_rig.and_its_own_weight', load: Quantity::kg($load, 2)),
+                ), Input::of('stress', Quantity::of($rig->bar->stressPa($load) / 1e6, Unit::Megapascal)),
             ], Source::of(Mark::Published, 'Roark’s Formulas for Stress and Strain')),
         ];
     }
@@ -75,31 +98,38 @@ final class RigExplanation
     private static function pot(PotRig $rig, Forecast $forecast): array
     {
         $hours = $forecast->cookMinutes->high / 60.0;
-        $workings = [new Working('rig.liquid', 'What gets past the lid as steam over the slow end of the cook, half as much again, spread over the bottom; three centimetres at the least when it is buried.', [
-            'Time' => self::hours($hours), 'Leaves as steam' => sprintf('%.2f l', $rig->pot->lossL($hours)), 'Bottom' => sprintf(
-                '%.0f cm²',
-                1e4 * $rig->pot->floorM2(),
-            ),
+        $workings = [new Working('rig.liquid', Message::of('why_rig.what_gets_past_the_lid'), [
+            Input::of(
+                'time',
+                self::hours($hours),
+            ), Input::of(
+                'leaves_as_steam',
+                Quantity::litres($rig->pot->lossL($hours), 2),
+            ), Input::of('bottom', Quantity::of(1e4 * $rig->pot->floorM2(), Unit::SquareCentimetre)),
         ], Source::of(Mark::Common))];
         $pit = $rig->pit();
         if ($pit !== null) {
-            $coals = array_map(fn (float $m3): string => sprintf('%.0f l', 1000.0 * $m3), $pit->coalsM3());
+            $coals = array_map(fn (float $m3): Quantity => Quantity::litres(1000.0 * $m3), $pit->coalsM3());
             $workings[] = new Working(
                 'rig.coals',
-                'The hole less the pot, up to the top of the coals, filled with loose glowing coals of 150 kg to 220 kg a cubic metre.',
-                ['Under' => $coals['under'], 'Beside' => $coals['beside'], 'Above' => $coals['above']],
+                Message::of(
+                    'why_rig.the_hole_less_the_pot',
+                    light: Quantity::kg(Pit::COALS_KG_M3[0]),
+                    dense: Quantity::kg(Pit::COALS_KG_M3[2]),
+                ),
+                [Input::of('under', $coals['under']), Input::of('beside', $coals['beside']), Input::of('above', $coals['above'])],
                 Source::of(Mark::Common),
             );
             $workings[] = new Working(
                 'rig.wood',
-                'A quarter to a fifth of dry wood’s mass is left as coals; a tended fire of a square metre burns down some 40 kg an hour.',
-                ['Coals' => sprintf('%.0f kg', $pit->coalsKg()->likely)],
+                Message::of('why_rig.a_quarter_to_a_fifth', burnt: Quantity::kg(Pit::BURNS_KG_H_M2)),
+                [Input::of('coals', Quantity::kg($pit->coalsKg()->likely))],
                 Source::of(Mark::Common),
             );
             $workings[] = new Working(
                 'rig.soil',
-                'As wide as the pot with seven to eight centimetres all round; coals under, pot, coals above and earth on top make the depth.',
-                ['Wide' => self::cm($pit->widthM()), 'Deep' => self::cm($pit->depthM())],
+                Message::of('why_rig.as_wide_as_the_pot'),
+                [Input::of('wide', self::cm($pit->widthM())), Input::of('deep', self::cm($pit->depthM()))],
                 Source::of(Mark::Common),
             );
         }
@@ -113,14 +143,18 @@ final class RigExplanation
         return [
             new Working(
                 'rig.height',
-                'Along the frame from its foot, times the cosine of its lean.',
-                ['Foot to the meat' => self::cm($rig->lowestM), 'Leans' => sprintf('%.0f°', $rig->leanDeg)],
+                Message::of('why_rig.along_the_frame_from'),
+                [Input::of('foot_to_the_meat', self::cm($rig->lowestM)), Input::of('leans', Quantity::of($rig->leanDeg, Unit::Degree))],
                 Source::computed(),
             ),
             new Working(
                 'rig.line',
-                'Straight from the frame’s head to the stake; what hangs within 80 cm of the coals is chain, the rest rope, and 80 cm go into knots.',
-                ['Head to stake' => self::cm($rig->lineM())],
+                Message::of(
+                    'why_rig.straight_from_the_frames_head',
+                    near: Quantity::cm(100.0 * FrameRig::CHAIN_WITHIN_M),
+                    knots: Quantity::cm(100.0 * FrameRig::KNOTS_M),
+                ),
+                [Input::of('head_to_stake', self::cm($rig->lineM()))],
                 Source::of(Mark::Common),
             ),
         ];
@@ -132,20 +166,20 @@ final class RigExplanation
         return [
             new Working(
                 'rig.pan',
-                'Four centimetres beyond the joint on every side. The water warms until what it takes from air and walls leaves as vapour, by the Lewis relation; that rate over the slow end of the cook, a third more.',
+                Message::of('why_rig.four_centimetres_beyond_the_joint'),
                 [],
                 Source::computed(),
             ),
         ];
     }
 
-    private static function cm(float $m): string
+    private static function cm(float $m): Quantity
     {
-        return sprintf('%.1f cm', 100.0 * $m);
+        return Quantity::cm(100.0 * $m, 1);
     }
 
-    private static function hours(float $hours): string
+    private static function hours(float $hours): Quantity
     {
-        return $hours < 1.0 ? sprintf('%.0f min', 60.0 * $hours) : sprintf('%.1f h', $hours);
+        return $hours < 1.0 ? Quantity::minutes(60.0 * $hours) : Quantity::hours($hours, 1);
     }
 }

@@ -74,10 +74,14 @@ final readonly class BeliefTrial
             }
         }
 
-        return new self($cooks, array_map(fn (int $count): float => $count / max(1, $cooks), $held), array_map(function (array $all): float {
-            sort($all);
+        return new self(
+            $cooks,
+            array_map(fn (int $count): float => $count / max(1, $cooks), $held),
+            array_map(function (array $all): float {
+                sort($all);
 
-            return $all[intdiv(count($all), 2)] ?? 0.0;
-        }, $offs));
+                return $all[intdiv(count($all), 2)] ?? 0.0;
+            }, $offs),
+        );
     }
 }

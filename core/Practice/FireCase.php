@@ -71,7 +71,13 @@ final readonly class FireCase
             'ceramic-slot' => Equipment::of('ceramic')->mechanism()->settingsFor(170.0, $weather)->get('intake_mm'),
             'gas-three' => self::gas($weather, 1.0),
             'gas-two' => Equipment::of('gas')->mechanism()->steadyC(self::burners(0.0), $weather),
-            'camp-8', 'camp-10', 'camp-12', 'camp-14', 'camp-16' => (float) CampOvenCount::for((int) substr($this->id, 5) * CampOvenCount::INCH_M, 170.0, 'roast', self::MILD_C, 0.0)->total,
+            'camp-8', 'camp-10', 'camp-12', 'camp-14', 'camp-16' => (float) CampOvenCount::for(
+                (int) substr($this->id, 5) * CampOvenCount::INCH_M,
+                170.0,
+                'roast',
+                self::MILD_C,
+                0.0,
+            )->total,
             'camp-refresh' => CampOvenCount::refreshMinutes(0.0),
             'briquettes-useful' => CoalBed::minutesToFade(Fuel::named('briquettes'), 0.5),
             'buried-bird' => self::minutes(
@@ -86,7 +92,7 @@ final readonly class FireCase
             ),
             'spit-lamb' => self::lamb('open-spit', 6.5),
             'trench-lamb' => self::lamb('trench', 8.0),
-            default => throw OutOfRange::unknown('fire case', $this->id),
+            default => throw OutOfRange::unknown('fire_case', $this->id),
         };
     }
 

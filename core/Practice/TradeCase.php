@@ -18,7 +18,12 @@ use Diatherm\Roast\RoastFile;
 use Diatherm\Tending\FirePlan;
 use Diatherm\Tending\LaidFires;
 
-/** A cook of the trade, with the minutes that practice gives it; what the heat model is held against. Rows: data/practice-cases.json. */
+/**
+ * A cook of the trade, with the minutes that practice gives it; what the heat model is held against. Rows: data/practice-cases.json.
+ *
+ * @phpstan-type Row array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float},
+ *     climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}
+ */
 final readonly class TradeCase
 {
     private const ROOM_C = 20.0;
@@ -56,16 +61,16 @@ final readonly class TradeCase
      */
     public static function dish(array $dish): Dish
     {
-        return LaidFires::in(
+        return LaidFires::lay(
             RoastFile::read(['serve_at' => '2000-01-01T12:00:00Z', 'air_c' => self::ROOM_C, 'wind_ms' => 0, 'dishes' => [$dish]]),
             [],
         )->dishes[0];
     }
 
-    /** @return list<array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float}, climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}> of the table */
+    /** @return list<Row> of the table */
     public static function rows(string $part): array
     {
-        /** @var list<array{id: string, what: string, dish: array<string, mixed>, minutes: array{float, float}, climb_k: array{float, float}, kg: array{float, float}, fuel: string, mark: string, citation?: string}> */
+        /** @var list<Row> */
         return Table::named('practice-cases')[$part];
     }
 
@@ -78,7 +83,7 @@ final readonly class TradeCase
         [$offS, $offC] = [$cook->body->elapsedS(), $cook->body->coreC()];
         $cook->rest(Coast::FOLLOWED_REST_S);
 
-        return Coast::peak($trace, $offS)[0] - $offC;
+        return Coast::peak($trace, $offS)->celsius - $offC;
     }
 
     /**

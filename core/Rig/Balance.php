@@ -6,6 +6,7 @@ namespace Diatherm\Rig;
 
 use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * How far off balance a joint hangs on its spit, from the roll test: on two rests the heavy side rolls down; a known
@@ -45,11 +46,11 @@ final readonly class Balance
      */
     public static function of(float $massKg, float $testKg, float $testArmM, float $heavyDeg, ?float $motorNm): self
     {
-        OutOfRange::check('mass on the spit', $massKg, 0.05, 120.0, 'kg');
-        OutOfRange::check('weight of the roll test', $testKg, 0.0, 40.0, 'kg');
-        OutOfRange::check('arm of the roll test', $testArmM, 0.0, 2.0, 'm');
+        OutOfRange::check('mass_on_the_spit', $massKg, 0.05, 120.0, Unit::Kilogram);
+        OutOfRange::check('weight_of_the_roll_test', $testKg, 0.0, 40.0, Unit::Kilogram);
+        OutOfRange::check('arm_of_the_roll_test', $testArmM, 0.0, 2.0, Unit::Metre);
         if ($motorNm !== null) {
-            OutOfRange::check('rating of the motor', $motorNm, 0.05, 500.0, 'N·m');
+            OutOfRange::check('rating_of_the_motor', $motorNm, 0.05, 500.0, Unit::NewtonMetre);
         }
         $moment = $testKg * $testArmM;
 
@@ -82,6 +83,6 @@ final readonly class Balance
     /** Counterweight at an arm that brings it into balance, kg. */
     public function counterweightKg(float $armM): float
     {
-        return $this->momentKgM / OutOfRange::check('arm of the counterweight', $armM, 0.01, 2.0, 'm');
+        return $this->momentKgM / OutOfRange::check('arm_of_the_counterweight', $armM, 0.01, 2.0, Unit::Metre);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Diatherm\Rig;
 
+use Diatherm\Measure\Message;
+
 /** Whether a joint goes on a spit, and what it takes. */
 enum Fit: string
 {
@@ -18,14 +20,8 @@ enum Fit: string
         return $this !== self::TooWide && $this !== self::TooLong;
     }
 
-    public function inWords(): string
+    public function inWords(): Message
     {
-        return match ($this) {
-            self::AsItIs => 'It fits, even with a leg loose.',
-            self::Tied => 'It fits when it is tied; a loose leg would touch.',
-            self::Folded => 'It fits when neck and back are folded in, or the shanks cut and tied.',
-            self::TooWide => 'It does not turn: too wide for the room round the spit.',
-            self::TooLong => 'It does not go between the forks, even folded.',
-        };
+        return Message::of('fit.'.$this->value);
     }
 }

@@ -6,6 +6,7 @@ namespace Diatherm\Rig;
 
 use Diatherm\Food\Part;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /**
  * A dish spread on a frame that leans over a trench of coals, foot on the ground, its head held back by a line to a stake.
@@ -14,10 +15,10 @@ use Diatherm\Measure\OutOfRange;
 final readonly class FrameRig implements Rig
 {
     /** Within this of the coals a line is chain, not rope. Common practice. */
-    private const CHAIN_WITHIN_M = 0.8;
+    public const CHAIN_WITHIN_M = 0.8;
 
     /** For knots and a hand to hold. Common practice. */
-    private const KNOTS_M = 0.8;
+    public const KNOTS_M = 0.8;
 
     /**
      * @param  float  $lengthM  of the frame
@@ -38,10 +39,10 @@ final readonly class FrameRig implements Rig
     public static function of(float $lengthM, float $leanDeg, float $lowestM, float $stakeM, ?JointSize $size): self
     {
         return new self(
-            OutOfRange::check('length of the frame', $lengthM, 0.3, 4.0, 'm'),
-            OutOfRange::check('lean of the frame', $leanDeg, 0.0, 85.0, '°'),
-            OutOfRange::check('start of the meat', $lowestM, 0.0, 3.0, 'm'),
-            OutOfRange::check('distance of the stake', $stakeM, 0.3, 8.0, 'm'),
+            OutOfRange::check('length_of_the_frame', $lengthM, 0.3, 4.0, Unit::Metre),
+            OutOfRange::check('lean_of_the_frame', $leanDeg, 0.0, 85.0, Unit::Degree),
+            OutOfRange::check('start_of_the_meat', $lowestM, 0.0, 3.0, Unit::Metre),
+            OutOfRange::check('distance_of_the_stake', $stakeM, 0.3, 8.0, Unit::Metre),
             $size,
         );
     }

@@ -7,6 +7,7 @@ namespace Diatherm\Rig;
 use Diatherm\Food\Cut;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /** A joint as a tape sees it, limbs tied: along the spit, across, and deep. Metres. */
 final readonly class JointSize
@@ -23,7 +24,7 @@ final readonly class JointSize
     public static function measured(float $lengthM, float $widthM, float $depthM): self
     {
         foreach (['length' => $lengthM, 'width' => $widthM, 'depth' => $depthM] as $what => $value) {
-            OutOfRange::check("$what of the joint", $value, 0.01, 2.0, 'm');
+            OutOfRange::check($what.'_of_the_joint', $value, 0.01, 2.0, Unit::Metre);
         }
 
         return new self($lengthM, $widthM, $depthM, true);

@@ -30,13 +30,13 @@ final readonly class Pit
     private const SHOVEL_M3 = 0.004;
 
     /** Loose glowing coals, kg/m³. */
-    private const COALS_KG_M3 = [150.0, 185.0, 220.0];
+    public const COALS_KG_M3 = [150.0, 185.0, 220.0];
 
     /** Share of dry wood's mass that is left as coals. */
     private const COALS_FROM_WOOD = [0.2, 0.225, 0.25];
 
     /** Wood that a tended fire on a square metre burns down, kg/h. */
-    private const BURNS_KG_H_M2 = 40.0;
+    public const BURNS_KG_H_M2 = 40.0;
 
     /** The lower coals sit this long to dry the wall before the pot goes in, min. */
     public const SETTLE_MINUTES = 10.0;

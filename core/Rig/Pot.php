@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Rig;
 
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Unit;
 
 /** A camp oven: whether the joint goes under the lid, and how much liquid keeps it from boiling dry. */
 final readonly class Pot
@@ -39,8 +40,8 @@ final readonly class Pot
     public static function of(float $diameterM, float $depthM): self
     {
         return new self(
-            OutOfRange::check('diameter of the pot', $diameterM, 0.15, 0.6, 'm'),
-            OutOfRange::check('depth of the pot', $depthM, 0.06, 0.4, 'm'),
+            OutOfRange::check('diameter_of_the_pot', $diameterM, 0.15, 0.6, Unit::Metre),
+            OutOfRange::check('depth_of_the_pot', $depthM, 0.06, 0.4, Unit::Metre),
         );
     }
 
@@ -70,7 +71,7 @@ final readonly class Pot
     /** Water that gets past the lid, litres. */
     public function lossL(float $hours): float
     {
-        return self::LEAK_KG_H_M * M_PI * $this->diameterM * OutOfRange::check('time in the pot', $hours, 0.0, 48.0, 'h');
+        return self::LEAK_KG_H_M * M_PI * $this->diameterM * OutOfRange::check('time_in_the_pot', $hours, 0.0, 48.0, Unit::Hour);
     }
 
     /** How deep the liquid should stand at the start, m. */

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Diatherm\Rig;
 
 use Diatherm\Measure\Fields;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /** The rig of a dish in the roast format: read and written. */
 final class RigFile
@@ -26,10 +29,10 @@ final class RigFile
 
     public static function read(Fields $fields): ?Rig
     {
-        $kind = $fields->text('kind', 'kind of rig', 20);
+        $kind = $fields->text('kind', 'kind_of_rig', 20);
         if (! in_array($kind, self::KINDS, true)) {
             if ($kind !== '') {
-                $fields->refuse('kind', 'A rig is one of: '.implode(', ', self::KINDS).'.');
+                $fields->refuse('kind', Message::of('rig_file.a_rig_is_one', kinds: self::KINDS));
             }
 
             return null;
@@ -95,24 +98,26 @@ final class RigFile
             'width_cm',
             'depth_cm',
         );
-        $between = $fields->number('between_cm', 'length between the forks', 8.0, 250.0, 'cm', self::USUAL['between_cm']);
-        $bite = $fields->number('bite_cm', 'bite of the forks', 0.0, 40.0, 'cm', self::USUAL['bite_cm']);
-        $room = $fields->number('room_cm', 'room round the spit', 4.0, 150.0, 'cm', self::USUAL['room_cm']);
-        $section = self::oneOf($fields, 'section', 'section of the spit', self::SECTIONS, 'round');
-        $bar = $fields->number('bar_mm', 'thickness of the spit', 4.0, 120.0, 'mm', self::USUAL['bar_mm']);
-        $wall = $section === 'tube' ? $fields->number('wall_mm', 'wall of the tube', 0.5, 20.0, 'mm', self::USUAL['wall_mm']) : 0.0;
+        $between = $fields->number('between_cm', 'length_between_the_forks', 8.0, 250.0, Unit::Centimetre, self::USUAL['between_cm']);
+        $bite = $fields->number('bite_cm', 'bite_of_the_forks', 0.0, 40.0, Unit::Centimetre, self::USUAL['bite_cm']);
+        $room = $fields->number('room_cm', 'room_round_the_spit', 4.0, 150.0, Unit::Centimetre, self::USUAL['room_cm']);
+        $section = self::oneOf($fields, 'section', 'section_of_the_spit', self::SECTIONS, 'round');
+        $bar = $fields->number('bar_mm', 'thickness_of_the_spit', 4.0, 120.0, Unit::Millimetre, self::USUAL['bar_mm']);
+        $wall = $section === 'tube'
+            ? $fields->number('wall_mm', 'wall_of_the_tube', 0.5, 20.0, Unit::Millimetre, self::USUAL['wall_mm'])
+            : 0.0;
         if ($section === 'tube' && 2.0 * $wall >= $bar) {
-            $fields->refuse('wall_mm', 'The wall is thicker than half the tube.');
+            $fields->refuse('wall_mm', Message::of('rig_file.the_wall_is_thicker'));
         }
-        $span = $fields->number('span_cm', 'span between the rests', 15.0, 400.0, 'cm', self::USUAL['span_cm']);
+        $span = $fields->number('span_cm', 'span_between_the_rests', 15.0, 400.0, Unit::Centimetre, self::USUAL['span_cm']);
         $steel = self::oneOf($fields, 'steel', 'steel', self::steels(), '304');
-        $motor = $fields->optionalNumber('motor_nm', 'rating of the motor', 0.1, 300.0, 'N·m');
-        $testKg = $fields->number('test_kg', 'weight of the roll test', 0.0, 20.0, 'kg', 0.0);
-        $testArm = $fields->number('test_arm_cm', 'arm of the roll test', 0.0, 100.0, 'cm', 0.0);
+        $motor = $fields->optionalNumber('motor_nm', 'rating_of_the_motor', 0.1, 300.0, Unit::NewtonMetre);
+        $testKg = $fields->number('test_kg', 'weight_of_the_roll_test', 0.0, 20.0, Unit::Kilogram, 0.0);
+        $testArm = $fields->number('test_arm_cm', 'arm_of_the_roll_test', 0.0, 100.0, Unit::Centimetre, 0.0);
         if ($testKg > 0.0 && $testArm <= 0.0) {
-            $fields->refuse('test_arm_cm', 'Say how far from the spit that weight hung.');
+            $fields->refuse('test_arm_cm', Message::of('rig_file.say_how_far_from'));
         }
-        $heavy = $fields->number('heavy_deg', 'heavy side', 0.0, 360.0, '°', 0.0);
+        $heavy = $fields->number('heavy_deg', 'heavy_side', 0.0, 360.0, Unit::Degree, 0.0);
         $size = self::size($fields);
         if (! $fields->isClean()) {
             return null;
@@ -134,10 +139,10 @@ final class RigFile
     private static function frame(Fields $fields): ?FrameRig
     {
         $fields->only('kind', 'frame_cm', 'lean_deg', 'lowest_cm', 'stake_cm', 'length_cm', 'width_cm', 'depth_cm');
-        $length = $fields->number('frame_cm', 'length of the frame', 30.0, 400.0, 'cm', self::USUAL['frame_cm']);
-        $lean = $fields->number('lean_deg', 'lean of the frame', 0.0, 85.0, '°', self::USUAL['lean_deg']);
-        $lowest = $fields->number('lowest_cm', 'start of the meat', 0.0, 300.0, 'cm', self::USUAL['lowest_cm']);
-        $stake = $fields->number('stake_cm', 'distance of the stake', 30.0, 800.0, 'cm', self::USUAL['stake_cm']);
+        $length = $fields->number('frame_cm', 'length_of_the_frame', 30.0, 400.0, Unit::Centimetre, self::USUAL['frame_cm']);
+        $lean = $fields->number('lean_deg', 'lean_of_the_frame', 0.0, 85.0, Unit::Degree, self::USUAL['lean_deg']);
+        $lowest = $fields->number('lowest_cm', 'start_of_the_meat', 0.0, 300.0, Unit::Centimetre, self::USUAL['lowest_cm']);
+        $stake = $fields->number('stake_cm', 'distance_of_the_stake', 30.0, 800.0, Unit::Centimetre, self::USUAL['stake_cm']);
         $size = self::size($fields);
 
         return $fields->isClean() ? FrameRig::of($length / 100.0, $lean, $lowest / 100.0, $stake / 100.0, $size) : null;
@@ -146,13 +151,13 @@ final class RigFile
     private static function pot(Fields $fields, bool $buried): ?PotRig
     {
         $fields->only('kind', 'pot_cm', 'pot_depth_cm', 'ground', 'length_cm', 'width_cm', 'depth_cm');
-        $diameter = $fields->number('pot_cm', 'diameter of the pot', 15.0, 60.0, 'cm', self::USUAL['pot_cm']);
+        $diameter = $fields->number('pot_cm', 'diameter_of_the_pot', 15.0, 60.0, Unit::Centimetre, self::USUAL['pot_cm']);
         $depth = $fields->number(
             'pot_depth_cm',
-            'depth of the pot',
+            'depth_of_the_pot',
             6.0,
             40.0,
-            'cm',
+            Unit::Centimetre,
             max(6.0, 100.0 * Pot::usual(max(0.16, $diameter / 100.0))->depthM),
         );
         $ground = $buried ? self::oneOf(
@@ -169,14 +174,14 @@ final class RigFile
 
     private static function size(Fields $fields): ?JointSize
     {
-        $sides = ['length_cm' => 'length of the joint', 'width_cm' => 'width of the joint', 'depth_cm' => 'depth of the joint'];
+        $sides = ['length_cm' => 'length_of_the_joint', 'width_cm' => 'width_of_the_joint', 'depth_cm' => 'depth_of_the_joint'];
         $given = array_filter(array_keys($sides), fn (string $key): bool => $fields->has($key));
         if ($given === []) {
             return null;
         }
         $cm = [];
         foreach ($sides as $key => $what) {
-            $cm[] = $fields->number($key, $what, 1.0, 200.0, 'cm');
+            $cm[] = $fields->number($key, $what, 1.0, 200.0, Unit::Centimetre);
         }
 
         return $fields->isClean() ? JointSize::measured($cm[0] / 100.0, $cm[1] / 100.0, $cm[2] / 100.0) : null;
@@ -193,7 +198,7 @@ final class RigFile
     {
         $value = $fields->text($key, $what, 20, $default);
         if (! in_array($value, $allowed, true)) {
-            $fields->refuse($key, "The $what is one of: ".implode(', ', $allowed).'.');
+            $fields->refuse($key, Message::of('field.one_of', what: OutOfRange::called($what), allowed: $allowed));
 
             return $default;
         }

@@ -10,6 +10,7 @@ use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /**
  * A spit as a beam on two rests under an even load: sag 5wL⁴/384EI, bending stress Mc/I with M = wL²/8.
@@ -50,10 +51,10 @@ final readonly class SpitBar
         if (! in_array($section, ['round', 'tube', 'square'], true)) {
             throw OutOfRange::unknown('section', $section);
         }
-        OutOfRange::check('size of the spit', $sizeM, 0.003, 0.2, 'm');
-        OutOfRange::check('span of the spit', $spanM, 0.1, 5.0, 'm');
+        OutOfRange::check('size_of_the_spit', $sizeM, 0.003, 0.2, Unit::Metre);
+        OutOfRange::check('span_of_the_spit', $spanM, 0.1, 5.0, Unit::Metre);
         if ($section === 'tube') {
-            OutOfRange::check('wall of the tube', $wallM, 0.0005, 0.5 * $sizeM, 'm');
+            OutOfRange::check('wall_of_the_tube', $wallM, 0.0005, 0.5 * $sizeM, Unit::Metre);
         }
         /** @var array<string, array{name: string, yield_mpa: int, e_gpa: int, mark: string, citation: string}> $steels */
         $steels = Table::named('rigs')['steels'];

@@ -8,6 +8,7 @@ use Diatherm\Food\Cut;
 use Diatherm\Measure\Bisection;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
+use Diatherm\Measure\Unit;
 
 /** A joint on a spit: its length between the forks, and its swing against the nearest element, wall, lid or coals. */
 final readonly class SpitFit
@@ -44,8 +45,8 @@ final readonly class SpitFit
      */
     public static function of(Cut $cut, float $massKg, JointSize $size, float $usableM, float $roomM, float $offM = 0.0): self
     {
-        OutOfRange::check('usable length', $usableM, 0.05, 3.0, 'm');
-        OutOfRange::check('room round the spit', $roomM, 0.03, 2.0, 'm');
+        OutOfRange::check('usable_length', $usableM, 0.05, 3.0, Unit::Metre);
+        OutOfRange::check('room_round_the_spit', $roomM, 0.03, 2.0, Unit::Metre);
         $swing = self::swing($size, $offM);
         $reach = max($swing);
         $loose = $reach + self::looseReachM($cut, $size);

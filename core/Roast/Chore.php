@@ -4,23 +4,16 @@ declare(strict_types=1);
 
 namespace Diatherm\Roast;
 
+use Diatherm\Measure\Message;
+
 /** Something to do again and again during a stage. */
 final readonly class Chore
 {
-    /** id => words */
-    public const KINDS = [
-        'baste' => 'Baste',
-        'spray' => 'Spray',
-        'turn' => 'Turn it over',
-        'rotate' => 'Quarter turn of cooker and lid',
-        'fuel' => 'See to the fire',
-        'stock' => 'Top up the pan',
-        'stir' => 'Stir',
-        'side' => 'Add the sides',
-    ];
+    public const KINDS = ['baste', 'spray', 'turn', 'rotate', 'fuel', 'stock', 'stir', 'side', 'own'];
 
     /**
-     * @param  key-of<self::KINDS>  $kind
+     * @param  value-of<self::KINDS>  $kind
+     * @param  string  $words  of the cook's own, for a chore that has no kind
      * @param  float  $everyMinutes  0 for once
      * @param  float  $fromMinutes  into the stage; the first time
      */
@@ -28,6 +21,12 @@ final readonly class Chore
         public string $kind,
         public float $everyMinutes,
         public float $fromMinutes,
+        public string $words = '',
     ) {
+    }
+
+    public function inWords(): Message
+    {
+        return $this->kind === 'own' ? Message::of('words.text', text: $this->words) : Message::of('chore.'.$this->kind);
     }
 }

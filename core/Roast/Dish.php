@@ -32,6 +32,7 @@ final readonly class Dish
      * @param  float  $restMinutes  as asked for; leastRestMinutes() is what it gets
      * @param  non-empty-list<Stage>  $stages
      * @param  list<Preparation>  $preparations  in the order of the work
+     * @param  int  $course  in which it is served, the first is 1
      * @param  BuriedBed|null  $bed  the coals of a buried pot, whose heat fades; null while they are not laid
      */
     public function __construct(
@@ -50,6 +51,7 @@ final readonly class Dish
         public array $stages,
         public array $preparations = [],
         public ?Rig $rig = null,
+        public int $course = 1,
         public ?BuriedBed $bed = null,
     ) {
     }
@@ -85,6 +87,7 @@ final readonly class Dish
             $stages,
             $this->preparations,
             $this->rig,
+            $this->course,
             $bed,
         );
     }
@@ -152,7 +155,7 @@ final readonly class Dish
     {
         $heats = array_values(array_filter($this->stages, fn (Stage $stage): bool => ! $stage->cooker->isRest()));
         $last = $this->lastStage();
-        $sear = $last->end === StageEnd::Minutes && (float) $last->value <= self::SEAR_MINUTES ? ($heats[count($heats) - 2] ?? null) : null;
+        $sear = $last->end->isTimed() && (float) $last->value <= self::SEAR_MINUTES ? ($heats[count($heats) - 2] ?? null) : null;
 
         return ($sear ?? $last)->cookerC;
     }

@@ -10,6 +10,9 @@ use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\Fields;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
 
 /** Reads and writes the fires of a roast file. */
 final class FireFile
@@ -28,7 +31,7 @@ final class FireFile
                 continue;
             }
             if (isset($wishes[$wish->kind])) {
-                $fields->refuse('cooker', 'This cooker has its fire already.');
+                $fields->refuse('cooker', Message::of('fire_file.this_cooker_has_its_fire'));
             }
             $wishes[$wish->kind] = $wish;
         }
@@ -65,42 +68,50 @@ final class FireFile
         $kind = $fields->text('cooker', 'cooker', 60);
         if (! Equipment::has($kind)) {
             if ($kind !== '') {
-                $fields->refuse('cooker', 'A fire belongs to one of: '.implode(', ', Equipment::kinds()).'.');
+                $fields->refuse('cooker', Message::of('fire_file.a_fire_belongs_to_one', kinds: Equipment::kinds()));
             }
 
             return null;
         }
         $equipment = Equipment::of($kind);
-        $own = $fields->text('own', 'name of your cooker', OwnCooker::LONGEST_NAME, '');
+        $own = $fields->text('own', 'name_of_your_cooker', OwnCooker::LONGEST_NAME, '');
         $fuels = array_column($equipment->fuels(), 'id');
         $fuel = $fields->text('fuel', 'fuel', 40, '');
         if ($fuel !== '' && ! in_array($fuel, $fuels, true)) {
-            $fields->refuse('fuel', $fuels === [] ? 'This cooker takes no fuel.' : 'It burns one of: '.implode(', ', $fuels).'.');
+            $fields->refuse(
+                'fuel',
+                $fuels === [] ? Message::of('fire_file.this_cooker_takes_no_fuel') : Message::of('fire_file.it_burns_one', fuels: $fuels),
+            );
         }
         $wood = array_filter($equipment->fuels(), fn (Fuel $one): bool => $one->isWood() && ($fuel === '' || $one->id === $fuel));
-        $moisture = $fields->optionalNumber('moisture_percent', 'water in the wood', 0.0, 60.0, '%');
+        $moisture = $fields->optionalNumber('moisture_percent', 'water_in_the_wood', 0.0, 60.0, Unit::Percent);
         if ($moisture !== null && $wood === []) {
-            $fields->refuse('moisture_percent', 'Only wood has its water asked for.');
+            $fields->refuse('moisture_percent', Message::of('fire_file.only_wood_has_its_water'));
         }
         $layouts = $kind === 'camp-oven' ? array_keys(CampOvenCount::METHODS) : array_keys($equipment->layouts());
         $layout = $fields->text('layout', 'layout', 40, '');
         if ($layout !== '' && ! in_array($layout, $layouts, true)) {
-            $fields->refuse('layout', $layouts === [] ? 'Its heat cannot be laid out.' : 'It can be laid as: '.implode(', ', $layouts).'.');
+            $fields->refuse(
+                'layout',
+                $layouts === []
+                    ? Message::of('fire_file.its_heat_cannot_be_laid')
+                    : Message::of('fire_file.it_can_be_laid', layouts: $layouts),
+            );
         }
         $piles = [];
         foreach ($fields->list('piles', 'piles', 0, self::MOST_PILES) as $pile) {
             $pile->only('x_cm', 'y_cm', 'kg');
             $piles[] = Pile::of(
-                0.01 * $pile->number('x_cm', 'place of the coals along', -300.0, 300.0, 'cm'),
-                0.01 * $pile->number('y_cm', 'place of the coals across', -300.0, 300.0, 'cm'),
-                $pile->number('kg', 'coals in the pile', 0.0, 60.0, 'kg'),
+                0.01 * $pile->number('x_cm', 'place_of_the_coals_along', -300.0, 300.0, Unit::Centimetre),
+                0.01 * $pile->number('y_cm', 'place_of_the_coals_across', -300.0, 300.0, Unit::Centimetre),
+                $pile->number('kg', 'coals_in_the_pile', 0.0, 60.0, Unit::Kilogram),
             );
         }
         $kg = array_sum(array_column($piles, 'kg'));
         if ($piles !== [] && $kg <= 0.0) {
-            $fields->refuse('piles', 'There must be coals in one of the piles.');
+            $fields->refuse('piles', Message::of('fire_file.there_must_be_coals'));
         } elseif ($kg > self::MOST_KG) {
-            $fields->refuse('piles', sprintf('All piles together hold at most %.0f kg.', self::MOST_KG));
+            $fields->refuse('piles', Message::of('fire_file.all_piles_together_hold', most: Quantity::kg(self::MOST_KG)));
         }
 
         return new FireWish(
@@ -109,7 +120,7 @@ final class FireFile
             $fuel === '' ? null : $fuel,
             $layout === '' ? null : $layout,
             $piles === [] ? null : $piles,
-            $fields->truth('steady', 'wish for a steady fire', false),
+            $fields->truth('steady', 'wish_for_a_steady_fire', false),
             $moisture === null ? null : 0.01 * $moisture,
         );
     }

@@ -15,9 +15,15 @@ final readonly class Roast
     /** A light air, where nothing was said. Common practice. */
     public const USUAL_WIND_MS = 1.5;
 
+    /** A first dish buys the roast so long. Common practice. */
+    public const COURSE_MINUTES = 20.0;
+
     /**
      * @param  non-empty-list<Dish>  $dishes
      * @param  array<string, FireWish>  $fires  by kind of cooker
+     * @param  list<SideDish>  $sides
+     * @param  int  $hands  pairs of them
+     * @param  float  $courseMinutes  from one course to the next
      */
     public function __construct(
         public string $name,
@@ -31,11 +37,14 @@ final readonly class Roast
         public bool $rain = false,
         public float $altitudeM = 0.0,
         public array $fires = [],
+        public array $sides = [],
+        public int $hands = 1,
+        public float $courseMinutes = self::COURSE_MINUTES,
     ) {
     }
 
     /** @param  non-empty-list<Dish>  $dishes */
-    public function with(array $dishes): self
+    public function withDishes(array $dishes): self
     {
         return new self(
             $this->name,
@@ -49,7 +58,16 @@ final readonly class Roast
             $this->rain,
             $this->altitudeM,
             $this->fires,
+            $this->sides,
+            $this->hands,
+            $this->courseMinutes,
         );
+    }
+
+    /** When a course is on the table: the first at the serving hour. */
+    public function tableAt(int $course): \DateTimeImmutable
+    {
+        return $this->serveAt->setTimestamp($this->serveAt->getTimestamp() + (int) round(60.0 * $this->courseMinutes * ($course - 1)));
     }
 
     /** Name of the table's time zone in the IANA list; null where its offset alone is known. */

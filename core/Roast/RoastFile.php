@@ -10,9 +10,13 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
+use Diatherm\Food\Side;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
 use Diatherm\Rig\RigFile;
 
 /** The open roast format (docs/roast.schema.json): the one place where a roast is read and written. */
@@ -28,6 +32,12 @@ final class RoastFile
     public const MOST_BYTES = 262_144;
 
     private const MOST_DISHES = 12;
+
+    private const MOST_SIDES = 12;
+
+    private const MOST_HANDS = 4;
+
+    private const MOST_COURSES = 4;
 
     private const MOST_STAGES = 8;
 
@@ -50,12 +60,12 @@ final class RoastFile
     public static function readJson(string $json, ?\DateTimeImmutable $now = null): Roast
     {
         if (strlen($json) > self::MOST_BYTES) {
-            throw InvalidInput::at('file', sprintf('The file is too large: a roast takes up to %d kB.', intdiv(self::MOST_BYTES, 1024)));
+            throw InvalidInput::atField('file', Message::of('file.too_large', kb: intdiv(self::MOST_BYTES, 1024)));
         }
         try {
             $data = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
         } catch (\JsonException) {
-            throw InvalidInput::at('file', 'The file is not JSON.');
+            throw InvalidInput::atField('file', Message::of('file.not_json'));
         }
 
         return self::read($data, $now);
@@ -86,44 +96,54 @@ final class RoastFile
             'altitude_m',
             'fires',
             'dishes',
+            'sides',
+            'hands',
+            'course_minutes',
         );
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
-            $fields->refuse('format', 'The format must be “'.self::FORMAT.'”.');
+            $fields->refuse('format', Message::of('file.format', format: self::FORMAT));
         }
         $version = $fields->wholeNumber('version', 'version', self::FIRST_VERSION, self::VERSION, self::VERSION);
         $name = $fields->text('name', 'name', Roast::LONGEST_NAME, '');
-        $serveAt = $fields->time('serve_at', 'serving hour');
-        $zone = $fields->text('time_zone', 'time zone', 64, '');
+        $serveAt = $fields->time('serve_at', 'serving_hour');
+        $zone = $fields->text('time_zone', 'time_zone', 64, '');
         if ($zone !== '' && ! in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)) {
-            $fields->refuse('time_zone', 'The time zone must be a name of the IANA list, such as Europe/Oslo.');
+            $fields->refuse('time_zone', Message::of('roast_file.the_time_zone_must'));
         }
         if ($serveAt !== null && $now !== null && $serveAt <= $now) {
-            $fields->refuse('serve_at', 'The serving hour has passed. Choose one to come.');
+            $fields->refuse('serve_at', Message::of('roast_file.the_serving_hour_has_passed'));
         }
         if ($serveAt !== null && $now !== null && $serveAt > $now->modify('+2 years')) {
-            $fields->refuse('serve_at', 'The serving hour is more than two years off.');
+            $fields->refuse('serve_at', Message::of('roast_file.the_serving_hour_is_more'));
         }
-        $people = $fields->wholeNumber('people', 'number of people', 1, 500, 4);
-        $airC = $fields->number('air_c', 'outside air temperature', -30.0, 50.0, '°C', 20.0);
-        $latitude = $fields->optionalNumber('latitude', 'latitude', -66.0, 66.0, '°');
-        $longitude = $fields->optionalNumber('longitude', 'longitude', -180.0, 180.0, '°');
+        $people = $fields->wholeNumber('people', 'number_of_people', 1, 500, 4);
+        $airC = $fields->number('air_c', 'outside_air_temperature', -30.0, 50.0, Unit::Celsius, 20.0);
+        $latitude = $fields->optionalNumber('latitude', 'latitude', -66.0, 66.0, Unit::Degree);
+        $longitude = $fields->optionalNumber('longitude', 'longitude', -180.0, 180.0, Unit::Degree);
         if (($latitude === null) !== ($longitude === null)) {
-            $fields->refuse($latitude === null ? 'latitude' : 'longitude', 'A place takes both latitude and longitude.');
+            $fields->refuse($latitude === null ? 'latitude' : 'longitude', Message::of('roast_file.a_place_takes_both_latitude'));
         }
-        $darkAt = $fields->text('dark_at', 'hour of dark', 5, '');
+        $darkAt = $fields->text('dark_at', 'hour_of_dark', 5, '');
         if ($darkAt !== '' && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $darkAt) !== 1) {
-            $fields->refuse('dark_at', 'The hour of dark must be a time such as 19:30.');
+            $fields->refuse('dark_at', Message::of('roast_file.the_hour_of_dark_must'));
         }
-        $windMs = $fields->number('wind_ms', 'wind', 0.0, 20.0, 'm/s', Roast::USUAL_WIND_MS);
+        $windMs = $fields->number('wind_ms', 'wind', 0.0, 20.0, Unit::MetrePerSecond, Roast::USUAL_WIND_MS);
         $rain = $fields->truth('rain', 'rain', false);
-        $altitudeM = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, 'm', 0.0);
+        $altitudeM = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, Unit::Metre, 0.0);
+        $hands = $fields->wholeNumber('hands', 'pairs_of_hands', 1, self::MOST_HANDS, 1);
+        $courseMinutes = $fields->number('course_minutes', 'time_between_courses', 5.0, 120.0, Unit::Minute, Roast::COURSE_MINUTES);
         $fires = FireFile::readAll($fields);
         $dishes = array_map(
             fn (Fields $dish): ?Dish => self::dish($dish, $version),
             $fields->list('dishes', 'dishes', 1, self::MOST_DISHES),
         );
+        $sides = array_map(
+            fn (Fields $side): ?SideDish => self::side($side, max(1, count($dishes))),
+            $fields->list('sides', 'sides', 0, self::MOST_SIDES),
+        );
         $fields->orThrow();
         $dishes = array_values(array_filter($dishes));
+        $sides = array_values(array_filter($sides));
         assert($serveAt !== null && $dishes !== []);
 
         if ($zone !== '') {
@@ -142,6 +162,9 @@ final class RoastFile
             $rain,
             $altitudeM,
             $fires,
+            $sides,
+            $hands,
+            $courseMinutes,
         );
     }
 
@@ -175,6 +198,7 @@ final class RoastFile
                 'target_c' => $dish->taste === null ? $dish->targetC : null,
                 'coast' => $dish->coast,
                 'rest_minutes' => $dish->restMinutes,
+                'course' => $dish->course === 1 ? null : $dish->course,
                 'preparations' => $dish->preparations === [] ? null : array_column($dish->preparations, 'id'),
                 'rig' => $dish->rig === null ? null : RigFile::write($dish->rig),
                 'stages' => array_map(fn (Stage $stage): array => [
@@ -182,12 +206,43 @@ final class RoastFile
                     ...Stage::heatInFile($stage->cooker, $stage->cookerC),
                     $stage->end->value => $stage->value ?? true,
                     ...($stage->wrap === null ? [] : ['wrap' => $stage->wrap->value]),
+                    ...($stage->preparations === [] ? [] : ['preparations' => array_column($stage->preparations, 'id')]),
                     'chores' => array_map(fn (Chore $chore): array => [
-                        'do' => $chore->kind, 'every_minutes' => $chore->everyMinutes, 'from_minutes' => $chore->fromMinutes,
+                        'do' => $chore->kind,
+                        ...($chore->words === '' ? [] : ['words' => $chore->words]),
+                        'every_minutes' => $chore->everyMinutes,
+                        'from_minutes' => $chore->fromMinutes,
                     ], $stage->chores),
                 ], $dish->stages),
             ], fn (mixed $value): bool => $value !== null), $roast->dishes),
+            ...($roast->sides === [] ? [] : ['sides' => array_map(fn (SideDish $side): array => [
+                'side' => $side->side->id,
+                'name' => $side->name,
+                ...($side->minutes === null ? [] : ['minutes' => $side->minutes]),
+                ...($side->course === 1 ? [] : ['course' => $side->course]),
+                ...($side->with === null ? [] : ['with' => $side->with]),
+            ], $roast->sides)]),
+            ...($roast->hands === 1 ? [] : ['hands' => $roast->hands]),
+            ...($roast->courseMinutes === Roast::COURSE_MINUTES ? [] : ['course_minutes' => $roast->courseMinutes]),
         ];
+    }
+
+    /** @param  int  $dishes  how many the roast has */
+    private static function side(Fields $fields, int $dishes): ?SideDish
+    {
+        $fields->only('side', 'name', 'minutes', 'course', 'with');
+        $minutes = $fields->optionalNumber('minutes', 'time_that_it_takes', 1.0, 1440.0, Unit::Minute);
+        $course = $fields->wholeNumber('course', 'course', 1, self::MOST_COURSES, 1);
+        $with = $fields->has('with') ? $fields->wholeNumber('with', 'dish_that_it_lies_with', 0, $dishes - 1, 0) : null;
+        try {
+            $side = Side::named($fields->text('side', 'side', 40));
+
+            return new SideDish($side, $fields->text('name', 'name', Roast::LONGEST_NAME, $side->name), $minutes, $course, $with);
+        } catch (OutOfRange $wrong) {
+            $fields->refuse('side', $wrong->says);
+
+            return null;
+        }
     }
 
     private static function dish(Fields $fields, int $version): ?Dish
@@ -205,6 +260,7 @@ final class RoastFile
             'target_c',
             'coast',
             'rest_minutes',
+            'course',
             'preparations',
             'rig',
             'stages',
@@ -214,92 +270,94 @@ final class RoastFile
             $id = $fields->text('cut', 'cut', 60);
             $cut = $id === '' ? null : Larder::cut($id);
         } catch (OutOfRange $wrong) {
-            $fields->refuse('cut', $wrong->getMessage());
+            $fields->refuse('cut', $wrong->says);
         }
         $form = Larder::form('whole');
         try {
             $form = Larder::form($fields->text('form', 'form', 40, 'whole'));
             if ($cut !== null && ! in_array($cut->kind, $form->kinds, true)) {
-                $fields->refuse('form', "{$cut->name}: “{$form->name}” does not fit this cut.");
+                $fields->refuse('form', Message::of('roast_file.does_not_fit_this_cut', cut: $cut->name, form: $form->name));
             }
         } catch (OutOfRange $wrong) {
-            $fields->refuse('form', $wrong->getMessage());
+            $fields->refuse('form', $wrong->says);
         }
         $name = $fields->text('name', 'name', Roast::LONGEST_NAME, $cut->name ?? '');
-        $pieces = $fields->wholeNumber('pieces', 'number of pieces', 1, 200, 1);
-        $mass = $fields->number('mass_kg', 'mass of one piece', 0.005, 60.0, 'kg');
-        if ($cut !== null && $fields->has('mass_kg') && ($mass < $cut->leastMassKg / self::MASS_LEEWAY || $mass > $cut->mostMassKg * self::MASS_LEEWAY)) {
+        $pieces = $fields->wholeNumber('pieces', 'number_of_pieces', 1, 200, 1);
+        $mass = $fields->number('mass_kg', 'mass_of_one_piece', 0.005, 60.0, Unit::Kilogram);
+        $fits = $cut === null || ($mass >= $cut->leastMassKg / self::MASS_LEEWAY && $mass <= $cut->mostMassKg * self::MASS_LEEWAY);
+        if ($cut !== null && $fields->has('mass_kg') && ! $fits) {
             $fields->refuse(
                 'mass_kg',
-                sprintf(
-                    '%s: one piece weighs %s to %s kg.',
-                    $cut->name,
-                    round($cut->leastMassKg / self::MASS_LEEWAY, 3),
-                    $cut->mostMassKg * self::MASS_LEEWAY,
+                Message::of(
+                    'roast_file.one_piece_weighs_to_kg',
+                    cut: $cut->name,
+                    least: Quantity::kg(round($cut->leastMassKg / self::MASS_LEEWAY, 3), null),
+                    most: Quantity::kg($cut->mostMassKg * self::MASS_LEEWAY, null),
                 ),
             );
         }
-        $thickness = $fields->optionalNumber('thickness_cm', 'thickness', 0.5, 50.0, 'cm');
-        $girth = $fields->optionalNumber('girth_cm', 'girth', 3.0, 160.0, 'cm');
+        $thickness = $fields->optionalNumber('thickness_cm', 'thickness', 0.5, 50.0, Unit::Centimetre);
+        $girth = $fields->optionalNumber('girth_cm', 'girth', 3.0, 160.0, Unit::Centimetre);
         if ($thickness !== null && $girth !== null && $girth < $thickness * M_PI * 0.8) {
-            $fields->refuse('girth_cm', 'The girth cannot be that small for this thickness.');
+            $fields->refuse('girth_cm', Message::of('roast_file.the_girth_cannot'));
         }
         if ($cut !== null && $thickness !== null) {
             $usual = 100.0 * $cut->shape->usualThicknessM($mass);
             if ($thickness < 0.3 * $usual || $thickness > 2.5 * $usual) {
                 $fields->refuse(
                     'thickness_cm',
-                    sprintf('At this mass the thickness is usually about %.0f cm: measure %s.', $usual, $cut->measure),
+                    Message::of('roast_file.at_this_mass_the_thickness', usual: Quantity::cm($usual), measure: $cut->measure),
                 );
             }
         }
-        $start = $fields->number('start_c', 'start temperature', -1.0, 40.0, '°C', 5.0);
+        $start = $fields->number('start_c', 'start_temperature', -1.0, 40.0, Unit::Celsius, 5.0);
         [$taste, $target] = self::target($fields, $cut);
-        $coast = $fields->has('coast') ? $fields->truth('coast', 'wish to pull early', true) : null;
+        $coast = $fields->has('coast') ? $fields->truth('coast', 'wish_to_pull_early', true) : null;
         if ($version === self::FIRST_VERSION && $coast === true) {
             $coast = null;
         }
-        $rest = $fields->number('rest_minutes', 'rest', 0.0, 240.0, 'min', $cut->restMinutes ?? 10.0);
+        $rest = $fields->number('rest_minutes', 'rest', 0.0, 240.0, Unit::Minute, $cut->restMinutes ?? 10.0);
+        $course = $fields->wholeNumber('course', 'course', 1, self::MOST_COURSES, 1);
         $preparations = self::preparations($fields, $cut);
         $rigFields = $fields->object('rig', 'rig');
         $rig = $rigFields === null ? null : RigFile::read($rigFields);
         $list = $fields->list('stages', 'stages', 1, self::MOST_STAGES);
         $stages = [];
+        $laid = [];
         foreach ($list as $i => $stage) {
-            $stages[] = self::stage($stage, $i === count($list) - 1);
+            $read = self::stage($stage, $cut, $i === count($list) - 1);
+            array_push($laid, ...$read->preparations);
+            $stages[] = $laid === [] ? $read : $read->laidIn($laid);
         }
         if ($cut === null || ! $fields->isClean() || $stages === []) {
             return null;
         }
         if ($target <= $start) {
-            $fields->refuse('target_c', 'The target must be above the start temperature.');
+            $fields->refuse('target_c', Message::of('roast_file.the_target_must_be_above'));
         }
         foreach (in_array('stuff', array_column($preparations, 'id'), true) ? $stages : [] as $i => $stage) {
             if (! $stage->cooker->isRest() && $stage->cookerC < self::COOLEST_FOR_STUFFING_C) {
                 $fields->refuse(
                     "stages.$i.cooker_c",
-                    sprintf(
-                        'Stuffing warms too slowly in a smoker’s heat and spoils before it is hot: %.0f °C or more, or cook the stuffing by itself.',
-                        self::COOLEST_FOR_STUFFING_C,
-                    ),
+                    Message::of('roast_file.stuffing_warms_too_slowly', coolest: Quantity::celsius(self::COOLEST_FOR_STUFFING_C)),
                 );
             }
         }
         if ($stages[count($stages) - 1]->end === StageEnd::Tender && ! $cut->tough) {
             $fields->refuse(
                 'stages.'.(count($stages) - 1).'.until_tender',
-                "{$cut->name}: it does not take hours to get tender. Give a core temperature.",
+                Message::of('roast_file.it_does_not_take_hours', cut: $cut->name),
             );
         }
         if ($stages[count($stages) - 1]->cooker->isRest()) {
-            $fields->refuse('stages', 'The last stage must be on a cooker: the rest after it is counted by itself.');
+            $fields->refuse('stages', Message::of('roast_file.the_last_stage_must'));
         }
 
         return new Dish(
             $name, $cut, $form, $pieces, $mass,
             $thickness === null ? null : $thickness / 100.0,
             $girth === null ? null : $girth / 100.0,
-            $start, $taste, $target, $coast, $rest, $stages, $preparations, $rig,
+            $start, $taste, $target, $coast, $rest, $stages, $preparations, $rig, $course,
         );
     }
 
@@ -311,14 +369,17 @@ final class RoastFile
             try {
                 $preparation = Preparation::named($field->text('', 'preparation', 40));
                 if ($cut !== null && ! in_array($cut->kind, $preparation->kinds, true)) {
-                    $field->refuse('', "{$cut->name}: “{$preparation->name}” does not fit this cut.");
+                    $field->refuse(
+                        '',
+                        Message::of('roast_file.preparation_does_not_fit', cut: $cut->name, preparation: $preparation->name),
+                    );
                 }
                 if (isset($preparations[$preparation->id])) {
-                    $field->refuse('', "“{$preparation->name}” is there twice.");
+                    $field->refuse('', Message::of('roast_file.is_there_twice', preparation: $preparation->name));
                 }
                 $preparations[$preparation->id] = $preparation;
             } catch (OutOfRange $wrong) {
-                $field->refuse('', $wrong->getMessage());
+                $field->refuse('', $wrong->says);
             }
         }
         usort($preparations, fn (Preparation $a, Preparation $b): int => $a->order() <=> $b->order());
@@ -330,7 +391,7 @@ final class RoastFile
     private static function target(Fields $fields, ?Cut $cut): array
     {
         if ($fields->has('target_c')) {
-            return [null, $fields->number('target_c', 'target temperature', 35.0, 99.0, '°C')];
+            return [null, $fields->number('target_c', 'target_temperature', 35.0, 99.0, Unit::Celsius)];
         }
         $taste = $fields->text('taste', 'taste', 40, $cut->usualTaste ?? '');
         if ($cut === null) {
@@ -341,16 +402,16 @@ final class RoastFile
         } catch (OutOfRange) {
             $fields->refuse(
                 'taste',
-                sprintf('%s can be: %s. Or give target_c.', $cut->name, implode(', ', array_column($cut->tastes, 'id'))),
+                Message::of('roast_file.can_be_or_give_target', cut: $cut->name, tastes: array_column($cut->tastes, 'id')),
             );
 
             return [$taste, 99.0];
         }
     }
 
-    private static function stage(Fields $fields, bool $last): Stage
+    private static function stage(Fields $fields, ?Cut $cut, bool $last): Stage
     {
-        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'until_tender', 'chores', 'wrap');
+        $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'until_tender', 'until_brown', 'chores', 'wrap', 'preparations');
         $cooker = CookerShed::kind('oven');
         $known = true;
         try {
@@ -358,35 +419,36 @@ final class RoastFile
         } catch (OutOfRange $wrong) {
             $known = false;
             if ($fields->has('cooker')) {
-                $fields->refuse('cooker', $wrong->getMessage());
+                $fields->refuse('cooker', $wrong->says);
             }
         }
         $cookerC = $known
-            ? $fields->number('cooker_c', 'cooker temperature', $cooker->leastC, $cooker->mostC, '°C', $cooker->defaultC)
+            ? $fields->number('cooker_c', 'cooker_temperature', $cooker->leastC, $cooker->mostC, Unit::Celsius, $cooker->defaultC)
             : $cooker->defaultC;
         if ($known && $fields->has('hand_s')) {
             $cookerC = self::byHand($fields, $cooker);
         }
         $ends = array_values(array_filter(StageEnd::cases(), fn (StageEnd $end): bool => $fields->has($end->value)));
         if (count($ends) > 1) {
-            $fields->refuse($ends[1]->value, 'A stage has one end: until_core_c, minutes, until_tender or pull.');
+            $fields->refuse($ends[1]->value, Message::of('roast_file.a_stage_has_one_end'));
         }
         $end = $ends[0] ?? StageEnd::Pull;
         if (! $last && in_array($end, [StageEnd::Pull, StageEnd::Tender], true)) {
             $fields->refuse(
                 $ends === [] ? '' : $end->value,
-                'Only the last stage ends with the pull; give this one minutes or until_core_c.',
+                Message::of('roast_file.only_the_last_stage_ends'),
             );
         }
         $value = match ($end) {
-            StageEnd::Minutes => $fields->number('minutes', 'length of the stage', 1.0, 2880.0, 'min'),
-            StageEnd::Core => $fields->number('until_core_c', 'core temperature', 5.0, 99.0, '°C'),
+            StageEnd::Minutes => $fields->number('minutes', 'length_of_the_stage', 1.0, 2880.0, Unit::Minute),
+            StageEnd::Brown => $fields->number('until_brown', 'length_of_the_stage', 1.0, 60.0, Unit::Minute),
+            StageEnd::Core => $fields->number('until_core_c', 'core_temperature', 5.0, 99.0, Unit::Celsius),
             StageEnd::Pull, StageEnd::Tender => null,
         };
 
         $wrap = $fields->has('wrap') ? Wrapping::tryFrom($fields->text('wrap', 'wrapping', 10)) : null;
         if ($fields->has('wrap') && $wrap === null) {
-            $fields->refuse('wrap', 'It is wrapped in foil or paper, or left out.');
+            $fields->refuse('wrap', Message::of('roast_file.it_is_wrapped_in_foil'));
         }
 
         return new Stage(
@@ -397,26 +459,41 @@ final class RoastFile
             array_map(self::chore(...), $fields->list('chores', 'chores', 0, 8)),
             null,
             $wrap,
+            null,
+            self::between($fields, $cut),
         );
+    }
+
+    /** @return list<Preparation> what is done as a step begins: work of a few minutes that leaves its shape as it is */
+    private static function between(Fields $fields, ?Cut $cut): array
+    {
+        $preparations = self::preparations($fields, $cut);
+        foreach ($preparations as $i => $one) {
+            if (! $one->isBetweenSteps()) {
+                $fields->refuse("preparations.$i", Message::of('roast_file.not_between_steps', preparation: $one->name));
+            }
+        }
+
+        return $preparations;
     }
 
     /** The heat of an open fire, told by seconds of the palm. */
     private static function byHand(Fields $fields, Cooker $cooker): float
     {
         if (! $cooker->isOpenFire()) {
-            $fields->refuse('hand_s', "{$cooker->name}: its heat is a temperature, not seconds of the hand.");
+            $fields->refuse('hand_s', Message::of('roast_file.its_heat_is_a_temperature', cooker: $cooker->name));
 
             return $cooker->defaultC;
         }
         if ($fields->has('cooker_c')) {
-            $fields->refuse('hand_s', 'Give seconds of the hand or a temperature, not both.');
+            $fields->refuse('hand_s', Message::of('roast_file.give_seconds_of_the_hand'));
         }
         $seconds = $fields->number(
             'hand_s',
-            'hand test',
+            'hand_test',
             ceil(10.0 * HandTest::secondsOfWall($cooker->mostC)) / 10.0,
             floor(HandTest::secondsOfWall($cooker->leastC)),
-            's',
+            Unit::Second,
         );
 
         return HandTest::wallC(min(60.0, max(2.0, $seconds)));
@@ -424,17 +501,19 @@ final class RoastFile
 
     private static function chore(Fields $fields): Chore
     {
-        $fields->only('do', 'every_minutes', 'from_minutes');
+        $fields->only('do', 'words', 'every_minutes', 'from_minutes');
         $kind = $fields->text('do', 'chore', 20);
-        if (! array_key_exists($kind, Chore::KINDS)) {
-            $fields->refuse('do', 'A chore is one of: '.implode(', ', array_keys(Chore::KINDS)).'.');
+        if (! in_array($kind, Chore::KINDS, true)) {
+            $fields->refuse('do', Message::of('roast_file.a_chore_is_one', kinds: Chore::KINDS));
             $kind = 'baste';
         }
-        $every = $fields->number('every_minutes', 'interval', 0.0, 600.0, 'min', 0.0);
+        $every = $fields->number('every_minutes', 'interval', 0.0, 600.0, Unit::Minute, 0.0);
         if ($every > 0.0 && $every < 1.0) {
-            $fields->refuse('every_minutes', 'The interval must be a minute or more, or 0 for once.');
+            $fields->refuse('every_minutes', Message::of('roast_file.the_interval_must'));
         }
 
-        return new Chore($kind, $every, $fields->number('from_minutes', 'first time', 0.0, 2880.0, 'min', $every));
+        $words = $fields->text('words', 'words_of_the_chore', Roast::LONGEST_NAME, $kind === 'own' ? null : '');
+
+        return new Chore($kind, $every, $fields->number('from_minutes', 'first_time', 0.0, 2880.0, Unit::Minute, $every), $words);
     }
 }

@@ -7,6 +7,9 @@ namespace Diatherm\Roast;
 use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\Settling;
 use Diatherm\Fire\HandTest;
+use Diatherm\Food\Preparation;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 
 /** One step of a dish on one cooker at one heat. */
 final readonly class Stage
@@ -15,6 +18,8 @@ final readonly class Stage
      * @param  float|null  $value  minutes or °C, as $end says; null for a pull
      * @param  list<Chore>  $chores
      * @param  Wrapping|null  $wrap  what it is wrapped in; null for nothing
+     * @param  list<Preparation>  $preparations  done to it as the step begins
+     * @param  float  $laidM2KW  what those of this and earlier steps laid round it, m²K/W; $seals and $foil likewise
      * @param  Settling|null  $settling  from the heat of the step before on the same cooker; null when it is there at once
      * @param  Held|null  $held  what that cooker holds there; null where its fire was not looked at
      */
@@ -27,6 +32,10 @@ final readonly class Stage
         public ?Settling $settling = null,
         public ?Wrapping $wrap = null,
         public ?Held $held = null,
+        public array $preparations = [],
+        public float $laidM2KW = 0.0,
+        public bool $seals = false,
+        public bool $foil = false,
     ) {
     }
 
@@ -67,26 +76,53 @@ final readonly class Stage
     }
 
     /** Its heat in a cook's words. */
-    public function heatInWords(): string
+    public function heatInWords(): Message
     {
-        return $this->handS() === null ? sprintf('%.0f °C', $this->cookerC) : HandTest::inWords($this->handS());
+        return $this->handS() === null
+            ? Message::of('words.figure', figure: Quantity::celsius($this->cookerC))
+            : HandTest::inWords($this->handS());
     }
 
     /** The same step at another temperature. */
-    public function at(float $cookerC): self
+    public function heatedTo(float $cookerC): self
     {
-        return new self($this->cooker, $cookerC, $this->end, $this->value, $this->chores, null, $this->wrap);
+        return $this->changed($this->cooker, $cookerC, $this->end, $this->value, $this->chores, null, null);
     }
 
     /** The same step, ended by the core alone. */
     public function onToTheCore(): self
     {
-        return new self($this->cooker, $this->cookerC, StageEnd::Pull, null, [], null, $this->wrap, $this->held);
+        return $this->changed($this->cooker, $this->cookerC, StageEnd::Pull, null, [], null, $this->held);
     }
 
     /** The same step on another cooker of its kind, which comes to its heat like that. */
-    public function on(Cooker $cooker, Held $held, ?Settling $settling = null): self
+    public function cookedOn(Cooker $cooker, Held $held, ?Settling $settling = null): self
     {
-        return new self($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling, $this->wrap, $held);
+        return $this->changed($cooker, $this->cookerC, $this->end, $this->value, $this->chores, $settling, $held);
+    }
+
+    /**
+     * The same step after others, with what those laid round it.
+     *
+     * @param  list<Preparation>  $preparations  of this step and all before it
+     */
+    public function laidIn(array $preparations): self
+    {
+        return new self(
+            $this->cooker, $this->cookerC, $this->end, $this->value, $this->chores, $this->settling, $this->wrap, $this->held,
+            $this->preparations,
+            array_sum(array_column($preparations, 'layerM2KW')),
+            in_array(true, array_column($preparations, 'seals'), true),
+            in_array(true, array_column($preparations, 'foil'), true),
+        );
+    }
+
+    /** @param  list<Chore>  $chores */
+    private function changed(Cooker $cooker, float $cookerC, StageEnd $end, ?float $value, array $chores, ?Settling $settling, ?Held $held): self
+    {
+        return new self(
+            $cooker, $cookerC, $end, $value, $chores, $settling, $this->wrap, $held,
+            $this->preparations, $this->laidM2KW, $this->seals, $this->foil,
+        );
     }
 }

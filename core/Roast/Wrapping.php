@@ -21,14 +21,6 @@ enum Wrapping: string
      */
     private const SMOKED_FOIL = 0.35;
 
-    public function inWords(): string
-    {
-        return match ($this) {
-            self::Foil => 'foil',
-            self::Paper => 'paper',
-        };
-    }
-
     public function round(Surroundings $there): Surroundings
     {
         return match ($this) {

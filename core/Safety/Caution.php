@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Safety;
 
+use Diatherm\Measure\Message;
 use Diatherm\Measure\Source;
 
 /** Something the cook should know once, where it matters. */
@@ -11,7 +12,7 @@ final readonly class Caution
 {
     public function __construct(
         public string $id,
-        public string $words,
+        public Message $words,
         public Source $source,
     ) {
     }

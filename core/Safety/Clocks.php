@@ -25,6 +25,11 @@ final class Clocks
 
     public const HEAT_C = 32.0;
 
+    /** Leftovers: from HOLD_C to this in two hours, and to the second in four more. Source: FDA Food Code 2022, 3-501.14. */
+    public const COOLED_C = 21.0;
+
+    public const COOLED_COLD_C = 5.0;
+
     /** Minutes that food may stand in air of $airC. */
     public static function allowedMinutes(float $airC): float
     {

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Diatherm\Safety;
 
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 
 /** A rule for what is on the table or left over. */
 final readonly class Keeping
 {
     private function __construct(
-        public string $when,
-        public string $then,
+        public Message $when,
+        public Message $then,
         public Source $source,
     ) {
     }
@@ -24,28 +26,30 @@ final readonly class Keeping
 
         return [
             new self(
-                sprintf('Hot, at %.0f °C or more', Clocks::HOLD_C),
-                'As long as it stays there.',
+                Message::of('keeping.hot_at_or_more', hold: Quantity::celsius(Clocks::HOLD_C)),
+                Message::of('keeping.as_long_as_it_stays'),
                 Source::of(Mark::Published, 'FDA Food Code 2017, 3-501.16'),
             ),
             new self(
-                sprintf('Out, for %.0f minutes', Clocks::allowedMinutes($airC)),
-                sprintf(
-                    'Between %.0f °C and %.0f °C%s; then it is thrown away.',
-                    Clocks::COLD_C,
-                    Clocks::HOT_C,
-                    $hot ? sprintf(', since the air is over %.0f °C', Clocks::HEAT_C) : '',
+                Message::of('keeping.out_for_minutes', allowed: Quantity::minutes(Clocks::allowedMinutes($airC))),
+                Message::of(
+                    $hot
+                        ? 'keeping.between_since_hot'
+                        : 'keeping.between',
+                    cold: Quantity::celsius(Clocks::COLD_C),
+                    hot: Quantity::celsius(Clocks::HOT_C),
+                    air: Quantity::celsius(Clocks::HEAT_C),
                 ),
                 Clocks::source(),
             ),
             new self(
-                'Cooled from 57 °C to 21 °C in two hours',
-                'And to 5 °C in four more: in flat portions, lid off.',
+                Message::of('keeping.cooled', hot: Quantity::celsius(Clocks::HOLD_C), cool: Quantity::celsius(Clocks::COOLED_C)),
+                Message::of('keeping.cooled_further', cold: Quantity::celsius(Clocks::COOLED_COLD_C)),
                 Source::of(Mark::Published, 'FDA Food Code 2017, 3-501.14'),
             ),
             new self(
-                sprintf('Warmed again to %.0f °C', SafeMinimum::of('stuffing')->coreC),
-                'All through.',
+                Message::of('keeping.warmed_again', core: Quantity::celsius(SafeMinimum::of('stuffing')->coreC ?? Clocks::HOLD_C)),
+                Message::of('keeping.all_through'),
                 Source::of(Mark::Published, 'USDA FSIS, Safe Minimum Internal Temperature Chart'),
             ),
         ];

@@ -33,7 +33,7 @@ final readonly class LethalityTable
     {
         /** @var array<string, array{name: string, log10: float, made_for: list<string>, mark: string, citation: string, rows: list<array{float, float}>}> $tables */
         $tables = Table::named('lethality')['tables'];
-        $table = $tables[$id] ?? throw OutOfRange::unknown('lethality table', $id);
+        $table = $tables[$id] ?? throw OutOfRange::unknown('lethality_table', $id);
 
         return new self(
             $table['name'],

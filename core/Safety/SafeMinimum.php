@@ -29,7 +29,7 @@ final readonly class SafeMinimum
          *     citation?: string}> $rows
          */
         $rows = Table::named('safe-minimums')['classes'];
-        $row = $rows[$class] ?? throw OutOfRange::unknown('class of food', $class);
+        $row = $rows[$class] ?? throw OutOfRange::unknown('class_of_food', $class);
 
         return new self(
             $row['name'],

@@ -98,14 +98,17 @@ final readonly class Banking
         $floor = (new FireLayout($fire))->floor();
         assert($floor !== null);
         $kind = CookerShed::kind($fire->stove->equipment->kind->id);
-        $cooker = $kind->with(
+        $cooker = $kind->withInside(
             $kind->inside->exposing(LaidFires::fading($fire->stove->wish, $fire->stove->equipment))->airedBy(
                 OpenFire::staysInWind($fire->stove->weather->groundWindMs()),
             )->atAltitude($fire->stove->weather->altitudeM),
         );
         $rows = [];
         // The forecast is that of the part that decides over a fire laid in the usual way.
-        $scale = $aimed / max(1.0, LaidFires::usualWm2($fire->stove->equipment, $dish, $dish->stages[$number]->cookerC, $fire->stove->weather));
+        $scale = $aimed / max(
+            1.0,
+            LaidFires::usualWm2($fire->stove->equipment, $dish, $dish->stages[$number]->cookerC, $fire->stove->weather),
+        );
         foreach (Part::along($dish->cut) as $part) {
             $curve = self::times($forecast, $cooker, $part->halfShare, $aimed);
             $rows[] = [$part, $part->middleM($jointM), $curve, self::fluxFor($curve, $together) / $scale];
@@ -172,7 +175,11 @@ final readonly class Banking
             );
             $matrix = array_map(
                 fn (float $partM, float $wants): array => array_map(
-                    fn (FireFloor $floor, float $one): float => $floor->downWm2($partM, 0.0, $fire->heightM) / max(self::LEAST_KG, $one) / $wants,
+                    fn (FireFloor $floor, float $one): float => $floor->downWm2(
+                        $partM,
+                        0.0,
+                        $fire->heightM,
+                    ) / max(self::LEAST_KG, $one) / $wants,
                     $sent,
                     $kg,
                 ),
@@ -192,7 +199,9 @@ final readonly class Banking
     private static function across(FirePlan $fire): array
     {
         return array_values(
-            array_unique(array_map(fn (Pile $pile): float => $pile->yM, $fire->stove->equipment->piles($fire->stove->layout ?? 'even', 1.0))),
+            array_unique(
+                array_map(fn (Pile $pile): float => $pile->yM, $fire->stove->equipment->piles($fire->stove->layout ?? 'even', 1.0)),
+            ),
         ) ?: [0.0];
     }
 
@@ -207,8 +216,8 @@ final readonly class Banking
             $cook = Cook::of(
                 $dish->through(
                     array_map(
-                        fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->on($cooker, Held::asSet())
-                            ->at($celsius) : $stage,
+                        fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->cookedOn($cooker, Held::asSet())
+                            ->heatedTo($celsius) : $stage,
                         $dish->stages,
                     ),
                 ),

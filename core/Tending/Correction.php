@@ -12,6 +12,8 @@ use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Thermostat;
 use Diatherm\Cooker\Weather;
 use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\RobustLine;
 
 /** What to change on a cooker now, by how much, and when to look again. */
@@ -45,16 +47,15 @@ final readonly class Correction
     private const LOOK_MOST = 45.0;
 
     /**
-     * @param  string  $act  hold, wait, set, fuel or shelter
      * @param  Settings|null  $settings  as they should stand, for “set”
      * @param  float  $levelC  where it stands now, as the readings together have it
      * @param  float  $driftKH  which way, for each hour
      */
     private function __construct(
-        public string $act,
+        public CorrectionAct $act,
         public ?Settings $settings,
-        public string $words,
-        public string $why,
+        public Message $words,
+        public Message $why,
         public float $lookMinutes,
         public float $levelC,
         public float $driftKH,
@@ -64,7 +65,7 @@ final readonly class Correction
     /**
      * @param  list<array{float, float}>  $readings  minutes from now (none above 0) and °C, in order
      * @param  float  $changedMinutes  since the controls were last touched; INF for long ago
-     * @param  string|null  $refuel  words of a refuel that is due; null when none is
+     * @param  Message|null  $refuel  a refuel that is due, in words; null when none is
      * @return self|null null when there is no reading to go by
      */
     public static function of(
@@ -74,7 +75,7 @@ final readonly class Correction
         Settings $settings,
         array $readings,
         float $changedMinutes = INF,
-        ?string $refuel = null,
+        ?Message $refuel = null,
     ): ?self {
         $fresh = array_values(
             array_filter($readings, fn (array $one): bool => $one[0] >= -self::FRESH_MINUTES && $one[0] >= -$changedMinutes - 2.0),
@@ -94,9 +95,9 @@ final readonly class Correction
         // A drift that the readings do not bear out is taken for none.
         $drift = abs($line->slope) > 1.3 * sqrt($line->covariance[2]) ? $line->slope : 0.0;
         $answer = fn (
-            string $act,
-            string $words,
-            string $why,
+            CorrectionAct $act,
+            Message $words,
+            Message $why,
             float $look,
             ?Settings $to = null,
         ): self => new self($act, $to, $words, $why, $look, $level, 60.0 * $drift);
@@ -109,26 +110,26 @@ final readonly class Correction
         $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
         if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
             return $answer(
-                'hold',
-                'Leave it as it is',
+                CorrectionAct::Hold,
+                Message::of('correction.leave'),
                 $curve->mechanism instanceof OpenFire
-                    ? 'It stands about where it should between two refuels: that is as steady as a fire gets.'
-                    : sprintf('It stands within %.0f K of the target: that is as steady as a fire gets.', $band),
+                    ? Message::of('correction.it_stands_about_where')
+                    : Message::of('correction.it_stands_within', band: Quantity::kelvin($band)),
                 20.0,
             );
         }
         $settles = min(max($pace, 4.0), self::LOOK_MOST);
         if ($changedMinutes < $settles && $drift * $off <= 0.0) {
             return $answer(
-                'wait',
-                'Wait: the last change is still at work',
-                sprintf('This cooker takes about %.0f min to follow. It is on its way.', $settles),
+                CorrectionAct::Wait,
+                Message::of('correction.wait_the_last_change'),
+                Message::of('correction.this_cooker_takes_about', settles: Quantity::minutes($settles)),
                 max(5.0, round($settles - $changedMinutes)),
             );
         }
         $look = min(self::LOOK_MOST, max(self::LOOK_LEAST, round(1.5 * $pace)));
         if ($refuel !== null && $coming < 0.0) {
-            return $answer('fuel', $refuel, 'It falls because the coals are low: more air would only burn them sooner.', max($look, 15.0));
+            return $answer(CorrectionAct::Fuel, $refuel, Message::of('correction.it_falls_because_the_coals'), max($look, 15.0));
         }
 
         return self::change($curve, $weather, $targetC, $settings, $level + $drift * min($pace, self::AHEAD_MINUTES), $off, $look, $answer);
@@ -136,7 +137,7 @@ final readonly class Correction
 
     /**
      * @param  float  $headingC  where these settings bring it, as far as it can be told
-     * @param  \Closure(string, string, string, float, ?Settings=): self  $answer
+     * @param  \Closure(CorrectionAct, Message, Message, float, ?Settings=): self  $answer
      */
     private static function change(
         OwnCurve $curve,
@@ -175,50 +176,54 @@ final readonly class Correction
 
             return $colder && $full
                 ? $answer(
-                    'shelter',
-                    'It is fully open already: shelter it from the wind, and see to its fuel',
-                    'There is nothing left to open. What is missing is coal, or the wind takes it.',
+                    CorrectionAct::Shelter,
+                    Message::of('correction.it_is_fully_open_already'),
+                    Message::of('correction.there_is_nothing_left'),
                     $look,
                 )
-                : $answer('hold', 'Leave it as it is', 'The change that would be needed is smaller than a hand can set.', 20.0);
+                : $answer(CorrectionAct::Hold, Message::of('correction.leave'), Message::of('correction.the_change_that_would'), 20.0);
         }
 
         return $answer(
-            'set',
+            CorrectionAct::Set,
             self::inWords($curve, $settings, $new, $colder),
-            sprintf(
+            Message::of(
                 $mechanism instanceof OpenFire
-                    ? 'Freshly made up it would give %s; the target is %s.'
-                    : 'It is heading for %s; the target is %s.',
-                self::heat($mechanism, $headingC),
-                self::heat($mechanism, $targetC),
+                    ? 'correction.freshly_made_up'
+                    : 'correction.heading_for',
+                heading: self::heat($mechanism, $headingC),
+                target: self::heat($mechanism, $targetC),
             ),
             $look,
             $new,
         );
     }
 
-    private static function heat(Mechanism $mechanism, float $celsius): string
+    private static function heat(Mechanism $mechanism, float $celsius): Message
     {
-        return $mechanism instanceof OpenFire ? HandTest::inWords(HandTest::secondsOfWall($celsius)) : sprintf('%.0f °C', $celsius);
+        return $mechanism instanceof OpenFire
+            ? HandTest::inWords(HandTest::secondsOfWall($celsius))
+            : Message::of('words.figure', figure: Quantity::celsius($celsius));
     }
 
-    private static function inWords(OwnCurve $curve, Settings $from, Settings $to, bool $colder): string
+    private static function inWords(OwnCurve $curve, Settings $from, Settings $to, bool $colder): Message
     {
         $mechanism = $curve->mechanism;
         if ($mechanism instanceof OpenFire) {
             $kg = abs($to->get('coals_kg') - $from->get('coals_kg'));
 
-            return $colder ? 'Rake in '.$mechanism->fuel->inWords($kg).' more' : sprintf('Rake %.1f kg of coals out from under it', $kg);
+            return $colder
+                ? Message::of('correction.rake_in_more', coals: $mechanism->fuel->inWords($kg))
+                : Message::of('correction.rake_of_coals_out_from', kg: Quantity::kg($kg, 1));
         }
         if ($mechanism instanceof CampOven) {
             [$over, $under] = [$to->get('over') - $from->get('over'), $to->get('under') - $from->get('under')];
 
             return $colder
-                ? sprintf('%.0f more coals on the lid, %.0f more below', $over, $under)
-                : sprintf('Take %.0f coals off the lid, %.0f from below', -$over, -$under);
+                ? Message::of('correction.more_coals_on_the_lid', over: Quantity::number($over), under: Quantity::number($under))
+                : Message::of('correction.take_coals_off_the_lid', over: Quantity::number(-$over), under: Quantity::number(-$under));
         }
 
-        return ucfirst($mechanism->inWords($to));
+        return Message::note($mechanism->inWords($to));
     }
 }

@@ -8,6 +8,8 @@ use Diatherm\Cooker\CampOven;
 use Diatherm\Cooker\GasGrill;
 use Diatherm\Cooker\Thermostat;
 use Diatherm\Measure\Mark;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Safety\Caution;
 
@@ -21,45 +23,45 @@ final class FireCautions
         if ($fire->stove->fuel !== null || $fire->use->buried) {
             $cautions[] = new Caution(
                 'carbon_monoxide',
-                'Charcoal and wood burn outdoors only, never in a tent, garage or porch: carbon monoxide has no smell. Local fire bans and permits come first; drown, stir and feel the ashes when done.',
+                Message::of('fire_caution.charcoal_and_wood_burn_outdoors'),
                 Source::of(Mark::Common),
             );
         }
         if ($fire->stove->fuel !== null && $fire->stove->fuel->caution !== '') {
-            $cautions[] = new Caution('solvent', $fire->stove->fuel->caution, Source::of(Mark::Common));
+            $cautions[] = new Caution('solvent', Message::of('words.text', text: $fire->stove->fuel->caution), Source::of(Mark::Common));
         }
         if ($fire->stove->fuel?->isWood() === true) {
             $cautions[] = new Caution(
                 'wood',
-                'Clean, dry, untreated wood of a kind you know; no wet river stones round the fire, they burst.',
+                Message::of('fire_caution.clean_dry_untreated_wood'),
                 Source::of(Mark::Common),
             );
         }
         if ($fire->stove->equipment->isOpen()) {
             $cautions[] = new Caution(
                 'flare',
-                'Fat on coals flares up: move the meat off, or cover it; never water.',
+                Message::of('fire_caution.fat_on_coals_flares_up'),
                 Source::of(Mark::Common),
             );
         }
         if ($fire->stove->curve->mechanism instanceof CampOven) {
             $cautions[] = new Caution(
                 'steam',
-                'Lift the lid away from you: the steam burns. A full pot is hot and heavy: gloves and a hook, and two of you or a wait; the lid on clean stones, not in the dirt.',
+                Message::of('fire_caution.lift_the_lid_away_from'),
                 Source::of(Mark::Common),
             );
         }
         if ($fire->stove->curve->mechanism instanceof GasGrill) {
             $cautions[] = new Caution(
                 'gas',
-                'Lid open to light; leaks are found with soapy water. The maker’s manual and licensed fitters decide. A fat fire: burners off, lid down, never water.',
+                Message::of('fire_caution.lid_open_to_light_leaks'),
                 Source::of(Mark::Common),
             );
         }
         if ($fire->stove->curve->mechanism instanceof Thermostat && $fire->feed() === null) {
             $cautions[] = new Caution(
                 'electric',
-                'Dry, grounded, on a circuit of its own, clear of walls; the maker’s manual decides.',
+                Message::of('fire_caution.dry_grounded_on_a_circuit'),
                 Source::of(Mark::Common),
             );
         }
@@ -67,13 +69,13 @@ final class FireCautions
             if (! $step->reached) {
                 $cautions[] = new Caution(
                     'out_of_reach',
-                    sprintf(
+                    Message::of(
                         $step->steadyC->likely < $step->targetC
-                            ? '%s does not reach %.0f °C in this weather: it comes to about %.0f °C, and the hours count with that. Shelter it, or plan for less.'
-                            : '%s does not go as low as %.0f °C: it comes to about %.0f °C, and the hours count with that.',
-                        $fire->stove->name,
-                        $step->targetC,
-                        $step->steadyC->likely,
+                            ? 'fire_caution.does_not_reach'
+                            : 'fire_caution.does_not_go_so_low',
+                        cooker: $fire->stove->name,
+                        target: Quantity::celsius($step->targetC),
+                        steady: Quantity::celsius($step->steadyC->likely),
                     ),
                     Source::computed(),
                 );

@@ -56,7 +56,14 @@ final readonly class FireLayout
 
         return $this->fire->stove->fuel === null
             ? null
-            : FireFloor::of($floor['length'], $floor['width'], $floor['round'], $this->fire->stove->fuel, $this->fire->piles, $this->burning());
+            : FireFloor::of(
+                $floor['length'],
+                $floor['width'],
+                $floor['round'],
+                $this->fire->stove->fuel,
+                $this->fire->piles,
+                $this->burning(),
+            );
     }
 
     /** Share of the free burning that the lid lets a vented bed have at the first step; 1 in the open. */

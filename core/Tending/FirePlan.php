@@ -10,6 +10,7 @@ use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\Spread;
 
 /** How one cooker is lit, laid, set and fed for a roast. Minutes count from the moment that its first dish goes on it. */
@@ -103,17 +104,17 @@ final readonly class FirePlan
         return $this->stove->equipment->isVented() ? self::SMOKE_KG_PER_HOUR * min(3.0, $this->use->untilMinutes / 60.0) : 0.0;
     }
 
-    /** The same in a cook's measure; empty for none. */
-    public function smokeWords(): string
+    /** The same in a cook's measure; null for none. */
+    public function smokeWords(): ?Message
     {
         [$chunks, $chips] = [Fuel::named('chunks'), Fuel::named('chips')];
 
         return $this->smokeKg() <= 0.0
-            ? ''
-            : sprintf(
-                '%s, or %s of chips',
-                $chunks->inWords(max((float) $chunks->pieceKg, $this->smokeKg())),
-                $chips->inWords(max((float) $chips->pieceKg, $this->smokeKg())),
+            ? null
+            : Message::of(
+                'fire.smoke',
+                chunks: $chunks->inWords(max((float) $chunks->pieceKg, $this->smokeKg())),
+                chips: $chips->inWords(max((float) $chips->pieceKg, $this->smokeKg())),
             );
     }
 
@@ -127,16 +128,26 @@ final readonly class FirePlan
             : null;
     }
 
-    /** A cook's measure of so much in the bed: by number for a camp oven, whatever it burns. */
-    public function measure(float $kg): string
+    /** So much in the bed by number: a camp oven's coals whatever it burns, briquettes anywhere; null where nobody counts. */
+    public function pieces(float $kg): ?int
     {
-        if ($this->stove->fuel === null) {
-            return '';
-        }
+        $fuel = $this->stove->fuel;
 
-        return $this->count() === null || $this->stove->fuel->pieceKg !== null
-            ? $this->stove->fuel->inWords($kg)
-            : sprintf('%.0f coals', $kg / CampOvenCount::kgOfOne($this->stove->fuel));
+        return $fuel === null || $fuel->pieceKg !== null || $this->count() === null
+            ? $fuel?->pieces($kg)
+            : (int) round($kg / CampOvenCount::kgOfOne($fuel));
+    }
+
+    /** A cook's measure of so much in the bed: by number for a camp oven, whatever it burns. */
+    public function measure(float $kg): Message
+    {
+        $fuel = $this->stove->fuel;
+
+        return match (true) {
+            $fuel === null => Message::of('fire.no_fuel'),
+            $fuel->pieceKg === null && $this->count() !== null => Message::of('fire.coals', coals: (int) $this->pieces($kg)),
+            default => $fuel->inWords($kg),
+        };
     }
 
     /** Whether a fire out of the way makes the next coals. */

@@ -133,7 +133,8 @@ final class FirePlanning
             foreach ($plan->run->left as [$minutes, $kg]) {
                 $left = $minutes <= $at ? $kg : $left;
             }
-            if ($plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented() && $plan->stove->fuel !== null && $left > 0.0) {
+            $isIt = $plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented();
+            if ($isIt && $plan->stove->fuel !== null && $left > 0.0) {
                 return new Lent($plan->stove->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left));
             }
         }

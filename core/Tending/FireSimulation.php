@@ -202,7 +202,14 @@ final class FireSimulation
     /** Heat that holds a step's target, W. */
     private function need(FireStep $step): float
     {
-        return max(1.0, $this->mechanism->lossW($step->settings, $this->stove->curve->modelC($step->targetC, $this->stove->weather), $this->stove->weather));
+        return max(
+            1.0,
+            $this->mechanism->lossW(
+                $step->settings,
+                $this->stove->curve->modelC($step->targetC, $this->stove->weather),
+                $this->stove->weather,
+            ),
+        );
     }
 
     /** The bed that still gives $needW after $usedKg of it have burnt. */

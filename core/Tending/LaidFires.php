@@ -21,7 +21,6 @@ use Diatherm\Roast\FireWish;
 use Diatherm\Roast\Held;
 use Diatherm\Roast\Roast;
 use Diatherm\Roast\Stage;
-use Diatherm\Roast\StageEnd;
 
 /** What the way that fires are laid and fed, what was learnt of cookers, and the place do to the heat that dishes meet. */
 final class LaidFires
@@ -39,7 +38,7 @@ final class LaidFires
     private const LONGEST_PREHEAT = 45.0;
 
     /** @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name */
-    public static function in(Roast $roast, array $yard): LaidRoast
+    public static function lay(Roast $roast, array $yard): LaidRoast
     {
         return new LaidRoast($roast, array_map(function (Dish $dish) use ($roast, $yard): Dish {
             $dish = self::buried($dish, $roast->airC);
@@ -49,7 +48,7 @@ final class LaidFires
                 $kind = $stage->cooker->id;
                 $stages[] = self::laid($stage, $left[$kind] ?? null, $dish, $roast, $yard);
                 $left = array_map(
-                    fn (array $one): array => [$one[0], $one[1] + ($stage->end === StageEnd::Minutes ? (float) $stage->value : INF)],
+                    fn (array $one): array => [$one[0], $one[1] + ($stage->end->isTimed() ? (float) $stage->value : INF)],
                     $left,
                 );
                 $left[$kind] = [$stage->cookerC, 0.0];
@@ -70,7 +69,7 @@ final class LaidFires
 
         return $dish->buriedIn($bed)->through(
             array_map(
-                fn (Stage $stage): Stage => $stage->cooker->id === self::BURIED ? $stage->at(
+                fn (Stage $stage): Stage => $stage->cooker->id === self::BURIED ? $stage->heatedTo(
                     $stage->cooker->clampC($bed->celsius(self::BURIED_AFTER_MINUTES)),
                 ) : $stage,
                 $dish->stages,
@@ -101,14 +100,14 @@ final class LaidFires
         if ($equipment->isOpen()) {
             $inside = $inside->airedBy(OpenFire::staysInWind($roast->weather()->groundWindMs()));
         }
-        $cooker = $stage->cooker->with($inside);
+        $cooker = $stage->cooker->withInside($inside);
         if ($left === null) {
             $cooker = $cooker->preheatingIn(self::preheatMinutes($stage, $equipment, $own, $roast->weather()));
         }
         $goesOn = $left !== null && $left[0] !== $stage->cookerC && $left[1] < INF;
         $curve = OwnCurve::of($equipment, $own->observations ?? []);
 
-        return $stage->on(
+        return $stage->cookedOn(
             $own === null ? $cooker : $cooker->recoveringIn($curve->recoveryMinutes->likely),
             self::held($stage, $curve, $dish, $roast->weather()),
             $goesOn ? Settling::between($curve, $roast->weather(), $left[0], $stage->cookerC)?->ahead($left[1]) : null,

@@ -26,7 +26,7 @@ export function App() {
   const cook = me.data?.user?.id ?? null;
   useEffect(() => {
     // A cook whose session has lapsed keeps their queue; it is opened again when they are back.
-    if (cook !== null) void openOutbox(cook, (roast) => cache.setQueryData(keys.roast(roast.id), roast));
+    if (cook !== null) void openOutbox(cook, (roast) => void cache.invalidateQueries({ queryKey: keys.roast(roast) }));
   }, [cook, cache]);
   useEffect(() => {
     if (cook === null) return;

@@ -1,4 +1,5 @@
 import type { Fire, Floor, OwnCooker, Tending } from './api/types';
+import { text } from './words/testing';
 
 /** A kettle's fire with three piles at one side, for the evening of 4 October 2031. */
 export const aFloor: Floor = {
@@ -7,9 +8,9 @@ export const aFloor: Floor = {
   height_cm: 13,
   round: true,
   piles: [
-    { x_cm: -15, y_cm: 18, kg: 0.475, words: '19 briquettes' },
-    { x_cm: 0, y_cm: 18, kg: 0.45, words: '18 briquettes' },
-    { x_cm: 15, y_cm: 18, kg: 0.5, words: '20 briquettes' },
+    { x_cm: -15, y_cm: 18, kg: 0.475, pieces: 19, words: text('19 briquettes') },
+    { x_cm: 0, y_cm: 18, kg: 0.45, pieces: 18, words: text('18 briquettes') },
+    { x_cm: 15, y_cm: 18, kg: 0.5, pieces: 20, words: text('20 briquettes') },
   ],
   bars: [],
   columns: 2,
@@ -29,7 +30,7 @@ export const aFloor: Floor = {
 export function aFire(more: Partial<Fire> = {}): Fire {
   return {
     cooker: 'kettle',
-    kind_name: 'Charcoal kettle, indirect',
+    kind_short: 'kettle',
     name: 'Kettle',
     own: false,
     note: '',
@@ -48,12 +49,12 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     ],
     layout: 'one_side',
     layouts: [
-      { id: 'one_side', name: 'Banked at one side' },
-      { id: 'two_sides', name: 'Both sides of a pan' },
+      { id: 'one_side', name: text('Banked at one side') },
+      { id: 'two_sides', name: text('Both sides of a pan') },
     ],
     controls: [
-      { id: 'intake_mm', name: 'Lower slot', unit: 'mm', least: 0, most: 20, step: 0.5 },
-      { id: 'exhaust_mm', name: 'Upper slot', unit: 'mm', least: 0, most: 20, step: 0.5 },
+      { id: 'intake_mm', name: text('Lower slot'), unit: 'mm', least: 0, most: 20, step: 0.5 },
+      { id: 'exhaust_mm', name: text('Upper slot'), unit: 'mm', least: 0, most: 20, step: 0.5 },
     ],
     steps: [
       {
@@ -63,7 +64,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
           { id: 'intake_mm', value: 9.5 },
           { id: 'exhaust_mm', value: 9.5 },
         ],
-        words: 'both slots 9.5 mm',
+        words: text('both slots 9.5 mm'),
         steady_c: { low: 166, likely: 181, high: 197 },
         wide_until_c: null,
         hand_s: null,
@@ -72,14 +73,14 @@ export function aFire(more: Partial<Fire> = {}): Fire {
       },
     ],
     lender: null,
-    start: { kg: 1.425, words: '57 briquettes', pieces: 57, bought_kg: 1.43, chimneys: 0.58 },
-    refuels: [{ minutes: 60, light_minutes: 42, kg: 0.3, words: '12 briquettes' }],
+    start: { kg: 1.425, words: text('57 briquettes'), pieces: 57, bought_kg: 1.43, chimneys: 0.58 },
+    refuels: [{ minutes: 60, light_minutes: 42, kg: 0.3, pieces: 12, words: text('12 briquettes') }],
     used_kg: 1.73,
     buy_kg: 2.24,
     buy_name: 'Briquettes',
     left_kg: 0.21,
     smoke_g: 120,
-    smoke_words: '2 chunks, or 3 handfuls of chips',
+    smoke_words: text('2 chunks, or 3 handfuls of chips'),
     kwh: null,
     swing_k: 0,
     hand_ticks: [],
@@ -96,8 +97,8 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     count: null,
     hand_s: null,
     banking: null,
-    cautions: [{ id: 'carbon_monoxide', words: 'Outdoors only.', source: 'Common practice' }],
-    workings: [{ of: 'fire.start', rule: 'As much as can give the heat.', inputs: [], source: 'Computed here' }],
+    cautions: [{ id: 'carbon_monoxide', words: text('Outdoors only.'), source: text('Common practice') }],
+    workings: [{ of: 'fire.start', rule: text('As much as can give the heat.'), inputs: [], source: text('Computed here') }],
     ...more,
   };
 }
@@ -105,7 +106,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
 export const aSpitFire = (more: Partial<Fire> = {}): Fire =>
   aFire({
     cooker: 'open-spit',
-    kind_name: 'Open spit over coals',
+    kind_short: 'spit',
     name: 'Spit',
     open: true,
     fuel: 'hardwood',
@@ -113,8 +114,8 @@ export const aSpitFire = (more: Partial<Fire> = {}): Fire =>
       { id: 'hardwood', name: 'Hardwood, burned to coals', moisture_percent: 18 },
       { id: 'lump', name: 'Lump charcoal', moisture_percent: null },
     ],
-    start: { kg: 5.2, words: '5.2 kg of coals', pieces: null, bought_kg: 23, chimneys: null },
-    controls: [{ id: 'coals_kg', name: 'Coals in the bed', unit: 'kg', least: 0, most: 60, step: 0.05 }],
+    start: { kg: 5.2, words: text('5.2 kg of coals'), pieces: null, bought_kg: 23, chimneys: null },
+    controls: [{ id: 'coals_kg', name: text('Coals in the bed'), unit: 'kg', least: 0, most: 60, step: 0.05 }],
     hand_s: 6.2,
     floor: { ...aFloor, round: false, length_cm: 150, width_cm: 60, near_kw_m2: 8.4, far_kw_m2: 8.4, meat_kw_m2: 8.9, meat_hand_s: 6.7 },
     banking: {
@@ -164,13 +165,13 @@ export function aCooker(more: Partial<OwnCooker> = {}): OwnCooker {
         id: 'a',
         at: '2031-09-01T16:00:00Z',
         settings: { intake_mm: 6, exhaust_mm: 6 },
-        words: 'both slots 6 mm',
+        words: text('both slots 6 mm'),
         air_c: 14,
         wind_ms: 1,
         rain: false,
         celsius: 128,
         phase: 'settled',
-        phase_words: 'Settled',
+        phase_words: text('Settled'),
         minutes: 0,
         weight: 1,
       },
@@ -178,13 +179,13 @@ export function aCooker(more: Partial<OwnCooker> = {}): OwnCooker {
         id: 'b',
         at: null,
         settings: { intake_mm: 11, exhaust_mm: 11 },
-        words: 'both slots 11 mm',
+        words: text('both slots 11 mm'),
         air_c: 9,
         wind_ms: 2,
         rain: true,
         celsius: 148,
         phase: 'settled',
-        phase_words: 'Settled',
+        phase_words: text('Settled'),
         minutes: 0,
         weight: 0.08,
       },
@@ -200,12 +201,12 @@ export function aTending(more: Partial<Tending> = {}): Tending {
     name: 'Boathouse kettle',
     target_c: 150,
     settings: { intake_mm: 8.5, exhaust_mm: 8.5 },
-    words: 'both slots 8.5 mm',
+    words: text('both slots 8.5 mm'),
     readings: [{ minutes_ago: 10, celsius: 139 }],
     correction: {
       act: 'set',
-      words: 'Both slots 9 mm',
-      why: 'It is heading for 139 °C; the target is 150 °C.',
+      words: text('Both slots 9 mm'),
+      why: text('It is heading for 139 °C; the target is 150 °C.'),
       look_minutes: 15,
       level_c: 139,
       hand_s: null,

@@ -5,6 +5,7 @@ import { MemoryRouter } from 'react-router';
 import { filled } from './api/contract';
 import type { Cut, Entry, FollowedDish, LoggedEvent, Reference, Roast } from './api/types';
 import { UnitsContext, type Units } from './units/units';
+import { text } from './words/testing';
 
 /** What a screen stands in: a router, a query cache of its own, the cook's units. */
 export function show(children: ReactNode, units: Units = { temperatureUnit: 'c', massUnit: 'kg' }) {
@@ -21,13 +22,14 @@ export function show(children: ReactNode, units: Units = { temperatureUnit: 'c',
 export const duck: Cut = {
   id: 'duck',
   name: 'Duck, whole',
+  called: 'mallard',
   kind: 'poultry',
   typical_mass_kg: 2.3,
   least_mass_kg: 1.4,
   most_mass_kg: 3.2,
   tastes: [
-    { id: 'done', name: 'Done', core_c: 74, source: 'Published' },
-    { id: 'tender', name: 'Tender thighs', core_c: 79, source: 'Common practice' },
+    { id: 'done', name: 'Done', core_c: 74, source: text('Published') },
+    { id: 'tender', name: 'Tender thighs', core_c: 79, source: text('Common practice') },
   ],
   tough: false,
   usual_taste: 'done',
@@ -37,7 +39,7 @@ export const duck: Cut = {
   probe: 'Deep in the breast',
   carve: 'Legs off at the hip.',
   measure: 'straight across the breast',
-  source: 'Common practice',
+  source: text('Common practice'),
 };
 
 export const potatoes: Cut = {
@@ -46,15 +48,31 @@ export const potatoes: Cut = {
   name: 'Potatoes',
   kind: 'roots',
   typical_mass_kg: 0.2,
-  tastes: [{ id: 'soft', name: 'Soft', core_c: 95, source: 'Common practice' }],
+  tastes: [{ id: 'soft', name: 'Soft', core_c: 95, source: text('Common practice') }],
   usual_taste: 'soft',
   per_person_g: [200, 250],
   safe_c: null,
 };
 
 export const reference: Reference = {
+  beginnings: [
+    {
+      id: 'kettle-duck',
+      name: 'A duck on the kettle',
+      called: 'bird fat',
+      about: 'The fat has still to run',
+      people: 4,
+      grows: 'pieces',
+      file: {
+        dishes: [{ cut: 'duck', name: 'Duck', mass_kg: 2.2, stages: [{ cooker: 'kettle', cooker_c: 177, pull: true }] }],
+        sides: [{ side: 'greens' }],
+      },
+    },
+  ],
   cuts: [duck, potatoes],
-  preparations: [{ id: 'truss', name: 'Tie it', kinds: ['poultry'], how: 'Legs together', source: 'Common practice' }],
+  preparations: [
+    { id: 'truss', name: 'Tie it', kinds: ['poultry'], between: true, how: text('Legs together'), source: text('Common practice') },
+  ],
   forms: [
     { id: 'whole', name: 'As it is', kinds: ['poultry', 'roots'] },
     { id: 'opened_flat', name: 'Opened flat', kinds: ['poultry'] },
@@ -103,8 +121,32 @@ export const reference: Reference = {
       facts: [],
     },
   ],
-  chores: [{ id: 'baste', name: 'Baste' }],
-  places: [{ id: 'core', name: 'Middle' }],
+  sides: [
+    {
+      id: 'greens',
+      name: 'Greens',
+      called: 'vegetables carrots',
+      how: 'Into boiling water',
+      least_minutes: 5,
+      most_minutes: 10,
+      waits_minutes: 5,
+      shares: false,
+      source: text('Common practice'),
+    },
+    {
+      id: 'buttered-loaf',
+      name: 'Buttered loaf',
+      called: 'bread',
+      how: 'In foil',
+      least_minutes: 10,
+      most_minutes: 14,
+      waits_minutes: 10,
+      shares: false,
+      source: text('Common practice'),
+    },
+  ],
+  chores: [{ id: 'baste', name: text('Baste') }],
+  places: [{ id: 'core', name: text('Middle') }],
   events: [],
 };
 
@@ -113,13 +155,17 @@ export const entry = (id: string, act: Entry['act'], at: string, more: Partial<E
   dish: 0,
   act,
   at,
-  title: id,
-  detail: '',
+  parts: id.split('.').slice(id.startsWith('d') ? 2 : 1),
+  title: text(id),
+  detail: null,
   earliest: null,
   latest: null,
   until: null,
   done: false,
   late: false,
+  minutes: 0,
+  place: null,
+  clash: null,
   ...more,
 });
 
@@ -159,9 +205,9 @@ const dish: FollowedDish = {
   workings: [
     {
       of: 'safe_c',
-      rule: 'The plain safe minimum for poultry.',
-      inputs: [{ label: 'Core', value: '74 °C' }],
-      source: 'Published: USDA FSIS',
+      rule: text('The plain safe minimum for poultry.'),
+      inputs: [{ label: text('Core'), value: { id: 'words.figure', values: { figure: { value: 74, unit: '°C', digits: 0 } } } }],
+      source: text('Published: USDA FSIS'),
     },
   ],
   status: 'waiting',
@@ -183,6 +229,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
     note: '',
     file: {
       serve_at: '2031-10-04T18:45:00Z',
+      hands: 1,
       people: 6,
       dishes: [{ cut: 'duck', name: 'Brace of ducks', mass_kg: 2.2, pieces: 2, stages: [{ cooker: 'kettle', chores: [{ do: 'baste' }] }] }],
     },
@@ -193,23 +240,36 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
       earliest_serve_at: '2031-10-04T15:00:00Z',
       too_late: false,
       people: 6,
+      hands: 1,
       table_feeds: { least: 6, most: 8 },
       air_c: 12,
       wind_ms: 1.5,
       fires: [],
       run_sheet: [
-        entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney' }),
-        entry('d0.on', 'on', '2031-10-04T17:00:00Z', { title: 'Brace of ducks on', detail: 'Kettle at 180 °C' }),
-        entry('d0.chore.0.0.0', 'chore', '2031-10-04T17:20:00Z', { title: 'Baste: Brace of ducks' }),
+        entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: text('Light the chimney') }),
+        entry('d0.on', 'on', '2031-10-04T17:00:00Z', {
+          title: text('Brace of ducks on'),
+          detail: { id: 'sheet.cooker_at', values: { cooker: 'Kettle', heat: { value: 180, unit: '°C', digits: 0 } } },
+        }),
+        entry('d0.chore.0.0.0', 'chore', '2031-10-04T17:20:00Z', { title: text('Baste: Brace of ducks') }),
         entry('d0.pull', 'pull', '2031-10-04T18:18:00Z', {
-          title: 'Pull Brace of ducks',
+          title: text('Pull Brace of ducks'),
           earliest: '2031-10-04T18:08:00Z',
           latest: '2031-10-04T18:30:00Z',
         }),
-        entry('d0.carve', 'carve', '2031-10-04T18:40:00Z', { title: 'Carve Brace of ducks' }),
-        entry('serve', 'serve', '2031-10-04T18:45:00Z', { title: 'Table', dish: null }),
+        entry('d0.carve', 'carve', '2031-10-04T18:40:00Z', { title: text('Carve Brace of ducks') }),
+        entry('serve', 'serve', '2031-10-04T18:45:00Z', { title: text('Table'), dish: null }),
       ],
-      kit: [{ id: 'kit.twine', name: 'Twine', why: 'legs tied close', needed_by: '2031-10-04T16:00:00Z' }],
+      sides: [],
+      shopping: [
+        { aisle: text('At the butcher’s'), what: text('Brace of ducks'), amount: text('4.4 kg') },
+        {
+          aisle: text('For the fire'),
+          what: text('Briquettes, for Kettle'),
+          amount: { id: 'words.figure', values: { figure: { value: 2.2, unit: 'kg', digits: 0 } } },
+        },
+      ],
+      kit: [{ id: 'kit.twine', name: text('Twine'), why: text('legs tied close'), needed_by: '2031-10-04T16:00:00Z' }],
       keeping: [],
       dishes: [{ ...dish, ...dishMore }],
     },
@@ -250,7 +310,7 @@ export const anEvent = (kind: string, words: string, at: string, more: Partial<L
   dish: 0,
   at,
   kind,
-  words,
+  words: text(words),
   stage: null,
   entry: null,
   minutes: null,

@@ -152,7 +152,7 @@ it('sears over the coals that are there, with a few more where they are few', fu
         $sear = array_values(
             array_filter($plan($celsius)->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === 'open-grate'),
         )[0]->plan;
-        $words = implode(' ', array_map(fn ($entry): string => "$entry->title. $entry->detail", $plan($celsius)->runSheet->entries));
+        $words = sheetText($plan($celsius));
         expect($sear->lent->from)->toBe('kettle')->and($sear->lent->topUpKg)->toBeLessThan(0.4 * $sear->run->startKg + 1e-9)
             ->and($words)->toContain('Pan out, lid off, slots open');
         preg_match_all('/Light (\d+) briquettes/', $words, $lit);

@@ -99,22 +99,17 @@ it('cannot be undercut by a rest of nothing', function () {
 });
 
 it('makes a long rest a hot hold with its two hours', function () {
-    $sheet = fn (array $dish, array $roast = []): array => array_column(
-        array_map(
-            fn ($entry): array => (array) $entry,
-            Diatherm\Plan\Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-01T12:00:00Z'))->runSheet->entries,
-        ),
-        null,
-        'id',
+    $sheet = fn (array $dish, array $roast = []): array => entriesById(
+        Diatherm\Plan\Plan::of(Samples::roast($dish, $roast), new DateTimeImmutable('2031-10-01T12:00:00Z')),
     );
     $long = $sheet(['rest_minutes' => 180]);
     expect($long)->toHaveKey('d0.hold')
-        ->and($long['d0.hold']['detail'])->toContain('57 °C or more')->toMatch('/two hours run, to \d\d:\d\d/')
-        ->and($long['d0.rest']['until']->getTimestamp())->toBe($long['d0.hold']['at']->getTimestamp())
+        ->and(said($long['d0.hold']->detail))->toContain('57 °C or more')->toMatch('/two hours run, to \d\d:\d\d/')
+        ->and($long['d0.rest']->until->getTimestamp())->toBe($long['d0.hold']->at->getTimestamp())
         ->and($sheet(['rest_minutes' => 12]))->not->toHaveKey('d0.hold')
         // Rare meat was never hot: it is told its clock and not kept hot, which would cook it on.
         ->and($sheet(['cut' => 'beef-rib', 'taste' => 'rare', 'rest_minutes' => 90]))->not->toHaveKey('d0.hold')
-        ->and($sheet(['cut' => 'beef-rib', 'taste' => 'rare', 'rest_minutes' => 90])['d0.rest']['detail'])->toContain('eaten or cold by');
+        ->and(said($sheet(['cut' => 'beef-rib', 'taste' => 'rare', 'rest_minutes' => 90])['d0.rest']->detail))->toContain('eaten or cold by');
 });
 
 it('leaves a buried pot alone, covers it by steps, and looks at it once', function (string $ground) {
@@ -130,7 +125,7 @@ it('leaves a buried pot alone, covers it by steps, and looks at it once', functi
     );
     $plan = Diatherm\Plan\Plan::of($roast, new DateTimeImmutable('2031-10-01T12:00:00Z'));
     $acts = array_map(fn ($entry): string => $entry->act->value, $plan->runSheet->entries);
-    $words = implode(' ', array_map(fn ($entry): string => "$entry->title $entry->detail", $plan->runSheet->entries));
+    $words = sheetText($plan);
     // Common practice: an hour for each kilogram and more in wet ground; 6½ lb took 3 h 20 in cold wet ground.
     expect($plan->forecast(0)->cookMinutes->likely)->toBeGreaterThanOrEqual(($ground === 'wet' ? 68 : 60) * 2.95)
         ->and($plan->forecast(0)->pullC)->toBe(74.0)
@@ -211,7 +206,7 @@ it('says whose table a bird is counted by', function () {
         null,
         'of',
     )['lethality_log10'];
-    expect($working->inputs['Made for this'])->toContain('no');
+    expect(inputsOf($working)['Made for this'])->toContain('no');
 });
 
 it('keeps the climb between two heats within what is seen, and counts none of it for safe', function () {

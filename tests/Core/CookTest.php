@@ -130,7 +130,7 @@ it('never cooks sooner on a cooler setting, on any cooker', function (string $id
         expect($minutes)->toBeLessThanOrEqual($kind->vessel === null ? $before + 0.01 : 1.02 * $before);
         $before = $minutes;
     }
-})->with(fn () => array_values(array_diff(array_keys(CookerShed::kinds()), ['rest'])));
+})->with(fn () => array_values(array_diff(array_keys(CookerShed::kinds()), ['rest', 'fridge'])));
 
 it('refuses a setting that a cooker does not have', function () {
     expect(fn () => CookerShed::kind('kettle')->check(400.0))->toThrow(OutOfRange::class)

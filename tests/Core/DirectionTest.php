@@ -34,7 +34,7 @@ function minutesTo60(Dish $dish, ?Variation $as = null): float
 
 dataset(
     'every heat',
-    fn () => array_values(array_map(fn (string $id): array => [$id], array_diff(array_keys(CookerShed::kinds()), ['rest']))),
+    fn () => array_values(array_map(fn (string $id): array => [$id], array_diff(array_keys(CookerShed::kinds()), ['rest', 'fridge']))),
 );
 
 it('is no slower on a hotter cooker, whatever the cut', function (string $cooker) {

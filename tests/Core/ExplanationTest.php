@@ -43,11 +43,11 @@ it('explains every number that a plan shows', function (array $dish, array $numb
 
 it('gives each a rule to read and a source that is one', function (array $dish) {
     foreach (workings($dish) as $working) {
-        expect($working->rule)->toMatch('/^[A-Z0-9½¼¾].*\.$/u')->and($working->source->inWords())->not->toBe('');
+        expect(said($working->rule))->toMatch('/^[A-Z0-9½¼¾].*\.$/u')->and(said($working->source->inWords()))->not->toBe('');
         if ($working->source->mark === Mark::Published || $working->source->mark === Mark::Memory) {
             expect($working->source->citation)->not->toBe('');
         }
-        foreach ($working->inputs as $label => $value) {
+        foreach (inputsOf($working) as $label => $value) {
             expect($label)->not->toBe('')->and($value)->not->toBe('')->and($value)->not->toContain('NAN')->not->toContain('INF');
         }
     }
@@ -62,15 +62,15 @@ it('explains no number that is not there', function () {
 
 it('states the inputs that were really used', function () {
     $taped = workings(['thickness_cm' => 10, 'rig' => ['kind' => 'spit', 'room_cm' => 17, 'test_kg' => 0.4, 'test_arm_cm' => 14]]);
-    expect($taped['shape']->inputs['Half-thickness'])->toContain('from the tape')
-        ->and(workings([])['shape']->inputs['Half-thickness'])->toContain('from the mass')
-        ->and($taped['rig.clearance']->inputs['Room'])->toBe('17.0 cm')
-        ->and($taped['rig.balance']->inputs)->toMatchArray(['Weight' => '0.40 kg', 'Arm' => '14.0 cm', 'On the spit' => '3.00 kg']);
+    expect(inputsOf($taped['shape'])['Half-thickness'])->toContain('from the tape')
+        ->and(inputsOf(workings([])['shape'])['Half-thickness'])->toContain('from the mass')
+        ->and(inputsOf($taped['rig.clearance'])['Room'])->toBe('17.0 cm')
+        ->and(inputsOf($taped['rig.balance']))->toMatchArray(['Weight' => '400 g', 'Arm' => '14.0 cm', 'On the spit' => '3.0 kg']);
 });
 
 it('says in which way a dish is pulled', function () {
-    expect(workings([])['pull_c']->rule)->toContain('climbs on')
-        ->and(workings(['coast' => false])['pull_c']->rule)->toContain('Cooked to its number');
+    expect(said(workings([])['pull_c']->rule))->toContain('climbs on')
+        ->and(said(workings(['coast' => false])['pull_c']->rule))->toContain('Cooked to its number');
 });
 
 it('explains every number that a live forecast shows', function () {
@@ -78,5 +78,5 @@ it('explains every number that a live forecast shows', function () {
     $live = LiveForecast::of($dish, 14.0, new Course(nowS: 2400.0), [], 56.0);
     $workings = array_column(LiveExplanation::of($live, $dish), null, 'of');
     expect($workings)->toHaveKeys(['live.pull_at', 'live.core_now_c', 'live.pull_c', 'live.peak_c'])
-        ->and($workings['live.pull_at']->inputs['Readings that count'])->toBe('0 of 0');
+        ->and(inputsOf($workings['live.pull_at'])['Readings that count'])->toBe('0 of 0');
 });

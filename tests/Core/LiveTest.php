@@ -119,7 +119,7 @@ it('says that the cooker seems to have fallen when the core falls behind, and no
     $cook->toPull(57.0);
     $read = readings($truth, [20, 35, 50, 65, 80, 95, 110, 125]);
     $pullC = Forecast::of($dish, 14.0)->pullC;
-    expect(LiveForecast::of($dish, 14.0, new Course(nowS: 7560.0), $read, $pullC)->advice?->act)->toBe('read_cooker')
+    expect(LiveForecast::of($dish, 14.0, new Course(nowS: 7560.0), $read, $pullC)->advice?->act->value)->toBe('read_cooker')
         ->and(
             LiveForecast::of(
                 $dish,
@@ -206,9 +206,9 @@ it('tells in the debrief what the readings taught', function () {
         null,
         'id',
     );
-    expect($findings['time']['lesson'])->toContain('longer')
-        ->and($findings['heat']['lesson'])->toContain('less')
-        ->and($findings['table']['fact'])->toContain('25 min late');
+    expect(said($findings['time']['lesson']))->toContain('longer')
+        ->and(said($findings['heat']['lesson']))->toContain('less')
+        ->and(said($findings['table']['fact']))->toContain('25 min late');
 });
 
 // Source of the minimum: USDA FSIS, Safe Minimum Internal Temperature Chart, poultry 74 °C.

@@ -9,14 +9,15 @@ use Diatherm\Measure\Mark;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Spread;
+use Diatherm\Measure\Unit;
 
-/** @return array<string, list<string>> */
+/** @return array<string, list<string>> as they are read */
 function wrong(Fields $fields): array
 {
     try {
         $fields->orThrow();
     } catch (InvalidInput $wrong) {
-        return $wrong->messages;
+        return array_map(fn (array $messages): array => array_map(said(...), $messages), $wrong->messages);
     }
 
     return [];
@@ -44,20 +45,20 @@ it('keeps a spread in order, and moves it whole', function () {
 it('asks a citation of what was published', function () {
     expect(fn () => Source::of(Mark::Published))->toThrow(OutOfRange::class)
         ->and(fn () => Source::of(Mark::Memory))->toThrow(OutOfRange::class)
-        ->and(Source::of(Mark::Common)->inWords())->toBe('Common practice')
-        ->and(Source::of(Mark::Memory, 'A handbook')->inWords())->toBe('Published; value given from memory: A handbook');
+        ->and(said(Source::of(Mark::Common)->inWords()))->toBe('Common practice')
+        ->and(said(Source::of(Mark::Memory, 'A handbook')->inWords()))->toBe('Published; value given from memory: A handbook');
 });
 
 it('checks a number and says the range in plain words', function (mixed $value, ?string $message) {
     $fields = Fields::of(['mass' => $value]);
-    $fields->number('mass', 'mass', 0.5, 60.0, 'kg');
+    $fields->number('mass', 'mass', 0.5, 60.0, Unit::Kilogram);
     expect(wrong($fields)['mass'][0] ?? null)->toBe($message);
 })->with([
     [3, null], [2.5, null], ['4.2', null], ['1e1', null],
     [
         0.4,
-        'The mass must be between 0.5 and 60 kg.',
-    ], [61, 'The mass must be between 0.5 and 60 kg.'], ['heavy', 'The mass must be a number.'], [[3], 'The mass must be a number.'], [true, 'The mass must be a number.'],
+        'The mass must be between 500 g and 60 kg.',
+    ], [61, 'The mass must be between 500 g and 60 kg.'], ['heavy', 'The mass must be a number.'], [[3], 'The mass must be a number.'], [true, 'The mass must be a number.'],
     [null, 'Give the mass.'], ['', 'Give the mass.'], [NAN, 'The mass must be a number.'], [INF, 'The mass must be a number.'],
 ]);
 
@@ -65,10 +66,10 @@ it('reads whole numbers, texts, truths and times, and refuses the rest', functio
     $fields = Fields::of(
         ['people' => 2.5, 'name' => str_repeat('x', 9), 'coast' => 'yes', 'at' => 'noon', 'list' => ['a' => 1], 'rig' => [1, 2]],
     );
-    $fields->wholeNumber('people', 'number', 1, 10);
+    $fields->wholeNumber('people', 'number_of_people', 1, 10);
     $fields->text('name', 'name', 8);
-    $fields->truth('coast', 'wish', true);
-    $fields->time('at', 'hour');
+    $fields->truth('coast', 'wish_to_pull_early', true);
+    $fields->time('at', 'serving_hour');
     $fields->list('list', 'items', 0, 3);
     $fields->object('rig', 'rig');
     expect(array_keys(wrong($fields)))->toBe(['people', 'name', 'coast', 'at', 'list', 'rig']);
@@ -76,11 +77,11 @@ it('reads whole numbers, texts, truths and times, and refuses the rest', functio
 
 it('takes a default where nothing was said', function () {
     $fields = Fields::of([]);
-    expect($fields->number('a', 'a', 0.0, 1.0, '', 0.25))->toBe(0.25)
+    expect($fields->number('a', 'a', 0.0, 1.0, Unit::None, 0.25))->toBe(0.25)
         ->and($fields->text('b', 'b', 9, 'usual'))->toBe('usual')
         ->and($fields->truth('c', 'c', true))->toBeTrue()
         ->and(
-            $fields->optionalNumber('d', 'd', 0.0, 1.0, ''),
+            $fields->optionalNumber('d', 'd', 0.0, 1.0, Unit::None),
         )->toBeNull()->and($fields->object('e', 'e'))->toBeNull()->and($fields->list('f', 'f', 0, 3))->toBe([])->and(wrong($fields))->toBe([]);
 });
 
@@ -88,7 +89,7 @@ it('names what is wrong deep inside by its path', function () {
     $fields = Fields::of(['dishes' => [['stages' => [['cooker_c' => 'hot']]]]]);
     foreach ($fields->list('dishes', 'dishes', 1, 3) as $dish) {
         foreach ($dish->list('stages', 'stages', 1, 3) as $stage) {
-            $stage->number('cooker_c', 'cooker temperature', 80.0, 260.0, '°C');
+            $stage->number('cooker_c', 'cooker_temperature', 80.0, 260.0, Unit::Celsius);
             $stage->only('cooker');
         }
     }
@@ -98,7 +99,7 @@ it('names what is wrong deep inside by its path', function () {
 
 it('reads times with any offset, to the microsecond, and no day that is none', function (string $text, bool $sound) {
     $fields = Fields::of(['at' => $text]);
-    $time = $fields->time('at', 'hour');
+    $time = $fields->time('at', 'serving_hour');
     expect($time !== null)->toBe($sound);
 })->with([
     ['2031-10-04T18:45:00Z', true], ['2031-10-04T18:45+0200', true], [

@@ -104,7 +104,7 @@ it('moves what is left with what has happened', function () {
     $plan = Plan::of($roast, new DateTimeImmutable(MORNING));
     $on = entry($plan, Act::On)->at->modify('+20 minutes');
     $now = $on->modify('+30 minutes');
-    $later = $plan->with([new Progress($on, cookMinutes: Spread::of(120.0, 130.0, 140.0), pullC: 56.0)], $now);
+    $later = $plan->followedBy([new Progress($on, cookMinutes: Spread::of(120.0, 130.0, 140.0), pullC: 56.0)], $now);
     expect(entry($later, Act::Pull)->at)->toEqual($on->modify('+130 minutes'))
         ->and(entry($later, Act::Pull)->earliest)->toEqual($on->modify('+120 minutes'))
         ->and(entry($later, Act::On)->done)->toBeTrue();
@@ -118,7 +118,7 @@ it('forgets a chore that was missed once its next turn has come', function () {
     $on = entry($plan, Act::On)->at;
     $basting = fn (int $minutes): array => array_values(
         array_filter(
-            $plan->with([new Progress($on)], $on->modify("+$minutes minutes"))->runSheet->entries,
+            $plan->followedBy([new Progress($on)], $on->modify("+$minutes minutes"))->runSheet->entries,
             fn (Entry $entry): bool => $entry->act === Act::Chore,
         ),
     );
@@ -215,8 +215,8 @@ it('is less sure on a kind of cooker that is less well known, and says so', func
     $width = fn (Forecast $one): float => log($one->cookMinutes->high / $one->cookMinutes->low);
     [$oven, $turning] = [$on('oven', 180.0), $on('countertop-rotisserie', 190.0)];
     expect($width($turning))->toBeGreaterThan(1.3 * $width($oven))
-        ->and(Diatherm\Plan\Explanation::of($turning)[0]->rule)->toContain('20 % more')
-        ->and(Diatherm\Plan\Explanation::of($oven)[0]->rule)->not->toContain('less well known');
+        ->and(said(Diatherm\Plan\Explanation::of($turning)[0]->rule))->toContain('20 % more')
+        ->and(said(Diatherm\Plan\Explanation::of($oven)[0]->rule))->not->toContain('less well known');
     $live = fn (string $cooker, float $celsius): float => Diatherm\Live\LiveForecast::of(
         $on($cooker, $celsius)->dish,
         14.0,

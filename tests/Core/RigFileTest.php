@@ -85,7 +85,7 @@ it('lists what the rig, the fire and the light ask for', function () {
         ],
         ['latitude' => 51.6, 'longitude' => -1.1, 'serve_at' => '2031-12-04T18:45:00+00:00'],
     );
-    expect($pot)->toHaveKeys(['locate', 'spade', 'lifter', 'headlamp'])->and($pot['headlamp']->why)->toContain('before the table')
+    expect($pot)->toHaveKeys(['locate', 'spade', 'lifter', 'headlamp'])->and(said($pot['headlamp']->why))->toContain('before the table')
         ->and($pot['locate']->neededBy <= $pot['lifter']->neededBy)->toBeTrue();
 });
 
@@ -99,11 +99,7 @@ it('digs, burns wood down and lays coals before the pot goes in', function () {
         ),
         new DateTimeImmutable('2031-10-01T09:00:00+02:00'),
     );
-    $at = array_column(
-        array_map(fn (Entry $entry): array => ['id' => $entry->id, 'at' => $entry->at->getTimestamp()], $plan->runSheet->entries),
-        'at',
-        'id',
-    );
+    $at = array_map(fn (Entry $entry): int => $entry->at->getTimestamp(), entriesById($plan));
     expect($at['d0.dig'])->toBeLessThan($at['d0.light'])
         ->and($at['d0.light'])->toBeLessThan($at['d0.coals'])
         ->and($at['d0.coals'])->toBeLessThan($at['d0.on'])

@@ -81,6 +81,10 @@ it('refuses nonsense at its field', function (string $path, array $file) {
         'dishes.0.stages.0.chores.0.do',
         Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true, 'chores' => [['do' => 'sing']]]]]),
     ],
+    'own chore without words' => [
+        'dishes.0.stages.0.chores.0.words',
+        Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true, 'chores' => [['do' => 'own', 'every_minutes' => 20]]]]]),
+    ],
     'rest at the end' => [
         'dishes.0.stages',
         Samples::file(['stages' => [['cooker' => 'kettle', 'minutes' => 20], ['cooker' => 'rest', 'cooker_c' => 20, 'minutes' => 5]]]),
@@ -125,4 +129,16 @@ it('has a schema that refuses what it refuses', function () {
     foreach ([Samples::file(['mass_kg' => -1]), Samples::file(['stages' => []]), ['colour' => 1] + Samples::file(), ['serve_at' => 'soon'] + Samples::file()] as $file) {
         expect($validator->validate(json_decode((string) json_encode($file)), $schema)->isValid())->toBeFalse();
     }
+});
+
+it('keeps chores of one’s own words, from when and how often, and says them on the sheet', function () {
+    $chores = [['do' => 'own', 'words' => 'Mop with cider', 'every_minutes' => 30, 'from_minutes' => 40], ['do' => 'own', 'words' => 'Herbs on the coals', 'from_minutes' => 55]];
+    $file = Samples::file(['stages' => [['cooker' => 'kettle', 'pull' => true, 'chores' => $chores]]]);
+    $roast = RoastFile::read($file);
+    expect(RoastFile::read(RoastFile::write($roast)))->toEqual($roast);
+    $sheet = entriesById(Diatherm\Plan\Plan::of($roast, new DateTimeImmutable('2031-10-04T06:00:00+02:00')));
+    $after = fn (string $id): float => ($sheet[$id]->at->getTimestamp() - $sheet['d0.on']->at->getTimestamp()) / 60.0;
+    expect(said($sheet['d0.chore.0.0.0']->title))->toBe('Mop with cider: Rack of pork')
+        ->and([$after('d0.chore.0.0.0'), $after('d0.chore.0.0.1'), $after('d0.chore.0.1.0')])->toBe([40.0, 70.0, 55.0])
+        ->and($sheet)->not->toHaveKey('d0.chore.0.1.1');
 });

@@ -26,7 +26,7 @@ it('adds a cooker from its kind and a handful of facts', function () {
         ->and($answer->json('seen_c'))->toBeNull()
         ->and($answer->json('curve'))->not->toBeEmpty();
     $list = $this->getJson('/api/cookers')->assertOk();
-    expect($list->json())->toHaveCount(1)->and(Contract::breaches((string) json_encode($list->json(0)), 'OwnCooker'))->toBe([]);
+    expect($list->json())->toHaveCount(1)->and(Contract::breachesInList((string) $list->getContent(), 'OwnCooker'))->toBe([]);
 });
 
 it('keeps every kind to its contract', function (string $kind) {

@@ -16,11 +16,9 @@ const OWN_MIX = [
 it('shows mixes scaled to the meat', function () {
     $this->actingAs($this->cook());
     $answer = $this->getJson('/api/mixes?mass_kg=3&litres=0.5&guests=9')->assertOk();
-    foreach ($answer->json() as $mix) {
-        expect(Contract::breaches((string) json_encode($mix), 'Mix'))->toBe([]);
-    }
+    expect(Contract::breachesInList((string) $answer->getContent(), 'Mix'))->toBe([]);
     $rub = array_values(array_filter($answer->json(), fn (array $mix): bool => $mix['id'] === 'weir-rub'))[0];
-    expect($rub['items'][0])->toBe(['what' => 'salt', 'amount' => '36 g']);
+    expect($rub['items'][0]['what'])->toBe('salt')->and(said($rub['items'][0]['amount']))->toBe('36 g');
     $this->getJson('/api/mixes?mass_kg=heavy')->assertJsonValidationErrors('mass_kg');
 });
 
@@ -44,7 +42,7 @@ it('reads a published recipe', function () {
             'recipeIngredient' => ['100 ml stock'],
         ],
     )->assertCreated();
-    $this->getJson('/api/mixes?guests=6')->assertJsonPath('0.items.0.amount', '300 ml');
+    expect(said($this->getJson('/api/mixes?guests=6')->json('0.items.0.amount')))->toBe('300 ml');
 });
 
 it('refuses a mix that is none, and stores nothing', function (string $field, string $body) {

@@ -53,13 +53,13 @@ it('steps over a change of the clocks with the right hour on both sides', functi
         ),
         new DateTimeImmutable('2031-03-01T12:00:00Z'),
     );
-    $entries = array_column(array_map(fn ($entry): array => (array) $entry, $plan->runSheet->entries), null, 'id');
-    $cook = ($entries['d0.pull']['at']->getTimestamp() - $entries['d0.on']['at']->getTimestamp()) / 60.0;
+    $entries = entriesById($plan);
+    $cook = ($entries['d0.pull']->at->getTimestamp() - $entries['d0.on']->at->getTimestamp()) / 60.0;
     expect($cook)->toEqualWithDelta($plan->forecast(0)->cookMinutes->likely, 0.1)
-        ->and($entries['d0.on']['at']->format('P'))->toBe($on)
-        ->and($entries['serve']['at']->format('H:i'))->toBe('13:00');
+        ->and($entries['d0.on']->at->format('P'))->toBe($on)
+        ->and($entries['serve']->at->format('H:i'))->toBe('13:00');
     // Nobody salts a shoulder at night: by the table's own clock, on either side of the change.
-    $hour = (int) $entries['d0.prepare.dry_brine']['at']->format('G');
+    $hour = (int) $entries['d0.prepare.dry_brine']->at->format('G');
     expect($hour)->toBeGreaterThanOrEqual(7)->toBeLessThan(23);
 })->with([
     'forward' => ['2031-03-30T13:00:00+02:00', '+01:00'],

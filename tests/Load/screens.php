@@ -84,7 +84,7 @@ do {
                 'POST',
                 "/api/roasts/{$yard['roast']}/readings",
                 $yard['cookie'],
-                ["X-CSRF-TOKEN: {$yard['csrf']}"],
+                ["X-CSRF-TOKEN: {$yard['csrf']}", 'Prefer: return=minimal'],
                 (string) $body,
             );
             curl_multi_add_handle($multi, $handle);

@@ -381,7 +381,7 @@ it('swings twice as far in a pellet grill’s smoke range, and cannot pass its e
     assert($pellet instanceof Diatherm\Cooker\Thermostat);
     $roaster = Equipment::of('lidded-roaster')->mechanism();
     expect($pellet->swingAtK(90.0))->toBe(2.0 * $pellet->swingAtK(150.0))
-        ->and($pellet->inWords(Settings::of(['set_c' => 90.0])))->toContain('smoke')
+        ->and(said($pellet->inWords(Settings::of(['set_c' => 90.0]))))->toContain('smoke')
         ->and($roaster->steadyC(Settings::of(['set_c' => 230.0]), Weather::of(-10.0, 8.0, true)))->toBeLessThan(225.0)
         ->and($roaster->steadyC(Settings::of(['set_c' => 121.0]), Weather::of(20.0)))->toEqualWithDelta(121.0, 1e-6)
         ->and(Equipment::of('countertop-rotisserie')->mechanism()->controls())->toBe([]);

@@ -38,7 +38,7 @@ it('holds to the trade’s proportions', function () {
 });
 
 it('measures as a kitchen does', function (float $amount, string $unit, string $words) {
-    expect(MixItem::fromLine("$amount $unit oil")->inWords())->toBe($words);
+    expect(said(MixItem::fromLine("$amount $unit oil")->inWords()))->toBe($words);
 })->with([[5, 'ml', '1 tsp'], [15, 'ml', '1 tbsp'], [37, 'ml', '2.5 tbsp'], [163, 'ml', '165 ml'], [1250, 'ml', '1.25 l'], [7.3, 'g', '7.5 g'], [263, 'g', '260 g'], [1500, 'g', '1.5 kg']]);
 
 it('reads lines as recipes print them', function (string $line, string $what, float $amount, string $unit) {
@@ -65,7 +65,7 @@ it('reads a published recipe, its yield scaled to one guest', function (array $w
         ->and($mix->items[0]->amount)->toBe(50.0)
         ->and($mix->items[1]->amount)->toBe(7.5)
         ->and($mix->method)->toBe('Stir. Wait.')
-        ->and($mix->scaled(8.0)[0]->inWords())->toBe('400 g')->and($mix->items[2]->inWords())->toBe('to taste');
+        ->and(said($mix->scaled(8.0)[0]->inWords()))->toBe('400 g')->and(said($mix->items[2]->inWords()))->toBe('to taste');
 })->with([[[]], [['graph']]]);
 
 it('refuses what is no mix, at its field', function (string $path, array $data) {

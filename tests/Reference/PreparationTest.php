@@ -14,15 +14,15 @@ use Tests\Support\Samples;
 
 // Source: USDA FSIS, The Big Thaw: in the refrigerator 24 hours for each 4 to 5 pounds, in cold water 30 minutes a pound.
 it('thaws as long as the published advice', function () {
-    [$quick, $slow] = Thawing::fridgeHours(20 * 0.45359237);
+    [$quick, $slow] = array_values((array) Thawing::fridge(20 * 0.45359237));
     expect($quick)->toEqualWithDelta(96.0, 0.1)->and($slow)->toEqualWithDelta(120.0, 0.1)
-        ->and(Thawing::coldWaterHours(10 * 0.45359237)[1])->toEqualWithDelta(5.0, 1e-6);
+        ->and(Thawing::coldWater(10 * 0.45359237)->bestHours)->toEqualWithDelta(5.0, 1e-6);
 });
 
 it('never thaws more in less time', function () {
     foreach ([[1.0, 1.1], [3.0, 5.0]] as [$less, $more]) {
-        expect(Thawing::fridgeHours($more)[0])->toBeGreaterThan(Thawing::fridgeHours($less)[0])
-            ->and(Thawing::coldWaterHours($more)[0])->toBeGreaterThan(Thawing::coldWaterHours($less)[0]);
+        expect(Thawing::fridge($more)->leastHours)->toBeGreaterThan(Thawing::fridge($less)->leastHours)
+            ->and(Thawing::coldWater($more)->leastHours)->toBeGreaterThan(Thawing::coldWater($less)->leastHours);
     }
 });
 
@@ -35,7 +35,7 @@ it('salts so that the meat ends seasoned', function () {
 
 // Diffusion: twice the way takes four times as long, between the limits.
 it('gives salt four times as long for twice the way', function () {
-    expect(Brine::dryHours(0.05)[1] / Brine::dryHours(0.025)[1])->toEqualWithDelta(4.0, 1e-9);
+    expect(Brine::dry(0.05)->bestHours / Brine::dry(0.025)->bestHours)->toEqualWithDelta(4.0, 1e-9);
 });
 
 it('keeps least, best and most in order for every preparation and cut that it suits', function (string $id) {
@@ -69,7 +69,7 @@ function preparing(Plan $plan): array
 it('lays preparations one after another before the fire, in the order of the work', function () {
     $plan = prepared(['truss', 'dry_skin', 'thaw_fridge', 'dry_brine']);
     $entries = preparing($plan);
-    expect(array_map(fn (Entry $entry): string => $entry->id, $entries))->toBe(
+    expect(array_map(fn (Entry $entry): string => $entry->id->text(), $entries))->toBe(
         ['d0.prepare.thaw_fridge', 'd0.prepare.dry_brine', 'd0.prepare.dry_skin', 'd0.prepare.truss'],
     )
         ->and($entries[0]->until)->toEqual($entries[1]->at)->and($entries[1]->until)->toEqual($entries[2]->at)
@@ -79,7 +79,7 @@ it('lays preparations one after another before the fire, in the order of the wor
             )[0]->at,
         )->toBeTrue()
         // 1.25 % of 1.8 kg is 22.5 g.
-        ->and($entries[1]->detail)->toMatch('/^2[23] g salt/');
+        ->and(said($entries[1]->detail))->toMatch('/^2[23] g salt/');
 });
 
 // Common practice: yoghurt wants six hours at the least and eighteen at best; after that it gains nothing.
@@ -167,7 +167,7 @@ it('seals a parcel, so that nothing dries and nothing shines on it', function ()
 });
 
 it('says when more marinating gains nothing', function () {
-    expect(preparing(prepared(['marinate_yoghurt']))[0]->detail)->toContain('6 h at the least, no more gain after 18 h');
+    expect(said(preparing(prepared(['marinate_yoghurt']))[0]->detail))->toContain('6 h at the least, no more gain after 18 h');
 });
 
 // Common practice: pieces crowded in a pan take about a quarter longer. Herbs in a cavity or butter under a skin change

@@ -124,11 +124,11 @@ it('adds up between its rows, beyond the last on its slope, and nothing below th
 it('keeps the rules of the table by the air that it stands in', function (float $airC, string $minutes, bool $says) {
     $rules = Keeping::rules($airC);
     expect($rules)->toHaveCount(4)
-        ->and($rules[0]->when)->toContain('57 °C')->and($rules[0]->then)->toContain('stays there')
-        ->and($rules[1]->when)->toContain("$minutes minutes")->and($rules[1]->then)->toContain('4 °C and 60 °C')
-        ->and(str_contains($rules[1]->then, 'over 32 °C'))->toBe($says)
-        ->and($rules[2]->when)->toContain('21 °C in two hours')->and($rules[3]->when)->toContain('74 °C');
+        ->and(said($rules[0]->when))->toContain('57 °C')->and(said($rules[0]->then))->toContain('stays there')
+        ->and(said($rules[1]->when))->toContain("$minutes min")->and(said($rules[1]->then))->toContain('4 °C and 60 °C')
+        ->and(str_contains(said($rules[1]->then), 'over 32 °C'))->toBe($says)
+        ->and(said($rules[2]->when))->toContain('21 °C in two hours')->and(said($rules[3]->when))->toContain('74 °C');
     foreach ($rules as $rule) {
-        expect($rule->source->inWords())->toContain('Published');
+        expect(said($rule->source->inWords()))->toContain('Published');
     }
 })->with([[10.0, '120', false], [32.0, '120', false], [32.1, '60', true]]);

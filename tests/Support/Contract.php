@@ -39,6 +39,15 @@ final class Contract
             );
     }
 
+    /** @return list<string> the same for each of a list */
+    public static function breachesInList(string $json, string $schema): array
+    {
+        return array_merge(...array_map(
+            fn (mixed $one): array => self::breaches((string) json_encode($one), $schema),
+            (array) json_decode($json, flags: JSON_THROW_ON_ERROR),
+        ));
+    }
+
     /** @return list<string> method and path of every operation */
     public static function operations(): array
     {

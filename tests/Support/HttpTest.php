@@ -32,9 +32,7 @@ abstract class HttpTest extends TestCase
 
     public function cook(): User
     {
-        return User::create(
-            ['name' => 'Cook', 'email' => 'cook'.bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw'],
-        );
+        return User::factory()->create();
     }
 
     /** Signs a new cook in and stores a roast; its serving hour is four hours from now. */

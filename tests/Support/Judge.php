@@ -36,7 +36,7 @@ final class Judge
             $plan = Plan::of(RoastFile::read($file), $now);
         } catch (InvalidInput $wrong) {
             return [
-                'refused' => implode(' ', array_merge(...array_values($wrong->messages))),
+                'refused' => sayRefusal($wrong),
                 'harms' => [],
                 'faults' => [],
                 'plan' => null,
@@ -137,14 +137,14 @@ final class Judge
         if ($before !== null && $before > $plan->roast->serveAt->getTimestamp()) {
             $faults[] = 'it is carved after the table';
         }
-        $ids = array_map(fn (Entry $entry): string => $entry->id, $plan->runSheet->entries);
+        $ids = array_map(fn (Entry $entry): string => $entry->id->text(), $plan->runSheet->entries);
         if (count($ids) !== count(array_unique($ids))) {
             $faults[] = 'an entry has the id of another';
         }
         $pull = array_values(
             array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Pull && $entry->dish === $number),
         )[0] ?? null;
-        if ($pull !== null && ! $forecast->dish->isBuried() && preg_match('/(\d+(?:\.\d+)?) °C in the core/', $pull->detail, $found) === 1 && abs((float) $found[1] - $forecast->pullC) > 0.5) {
+        if ($pull !== null && ! $forecast->dish->isBuried() && preg_match('/(\d+(?:\.\d+)?) °C in the core/', said($pull->detail), $found) === 1 && abs((float) $found[1] - $forecast->pullC) > 0.5) {
             $faults[] = 'the run sheet and the plan disagree about the pull';
         }
 
@@ -156,7 +156,7 @@ final class Judge
     {
         $faults = [];
         foreach ($plan->runSheet->entries as $entry) {
-            $said = "{$entry->title}: {$entry->detail}";
+            $said = said($entry->title).': '.said($entry->detail);
             $dish = $entry->dish === null ? null : $plan->roast->dishes[$entry->dish];
             $cooker = $dish?->stages[0]->cooker;
             $isRig = $entry->act === Act::Rig;
@@ -183,14 +183,14 @@ final class Judge
             $fire = $planned->plan;
             $lights = array_filter(
                 $plan->runSheet->entries,
-                fn (Entry $entry): bool => $entry->id === "fire.{$fire->stove->equipment->kind->id}.light",
+                fn (Entry $entry): bool => $entry->id->isOfFire($fire->stove->equipment->kind->id, 'light'),
             );
             if ($fire->lent->from !== null && ($fire->lent->topUpKg > 0.5 * $fire->run->startKg || ($fire->lent->topUpKg <= 0.0 && $lights !== []))) {
                 $faults[] = 'lights new coals where there are some';
             }
             if ($fire->stove->fuel !== null && ! $fire->stove->fuel->isWood()) {
                 foreach ($plan->runSheet->entries as $entry) {
-                    if (str_starts_with($entry->id, "fire.{$fire->stove->equipment->kind->id}.") && str_contains($entry->title, 'of wood')) {
+                    if (($entry->id->parts[0] ?? '') === $fire->stove->equipment->kind->id && str_contains(said($entry->title), 'of wood')) {
                         $faults[] = "asks for wood where {$fire->stove->fuel->name} burns";
                     }
                 }

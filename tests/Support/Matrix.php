@@ -269,7 +269,7 @@ final class Matrix
 
             return null;
         } catch (InvalidInput $wrong) {
-            return implode(' ', array_merge(...array_values($wrong->messages)));
+            return sayRefusal($wrong);
         }
     }
 }

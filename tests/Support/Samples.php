@@ -41,6 +41,6 @@ final class Samples
     /** @param  array<string, mixed>  $dish with its fires laid, on a still day */
     public static function dish(array $dish = []): Dish
     {
-        return LaidFires::in(self::roast($dish, ['wind_ms' => 0]), [])->dishes[0];
+        return LaidFires::lay(self::roast($dish, ['wind_ms' => 0]), [])->dishes[0];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Words\Voice;
 use Diatherm\Cooking\Cook;
 use Diatherm\Cooking\Course;
 use Diatherm\Heat\Resolution;
@@ -114,7 +115,7 @@ final class NumbersCommand extends Command
                 $minutes->low,
                 $minutes->high,
                 100 * $off,
-                $case->source->inWords(),
+                Voice::metric()->say($case->source->inWords()),
             );
         }
         sort($offs);
@@ -240,7 +241,13 @@ final class NumbersCommand extends Command
             ['cut' => 'chicken', 'mass_kg' => 1.7, 'target_c' => 76, 'stages' => [['cooker' => 'gas', 'cooker_c' => 185]]],
             ['cut' => 'pork-shoulder', 'mass_kg' => 3.0, 'target_c' => 88, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 121]]],
         ]);
-        foreach (['Nothing' => [false, false, false], 'Probe off' => [true, false, false], 'Cooker wanders' => [false, true, false], 'Cooker falls' => [false, false, true], 'All three' => [true, true, true]] as $what => $unread) {
+        foreach ([
+            'Nothing' => [false, false, false],
+            'Probe off' => [true, false, false],
+            'Cooker wanders' => [false, true, false],
+            'Cooker falls' => [false, false, true],
+            'All three' => [true, true, true],
+        ] as $what => $unread) {
             $trial = BeliefTrial::of($dishes, self::TRIALS, 20_261_126, ...$unread);
             $rows[] = sprintf(
                 '| %s | %d | %s |',

@@ -6,8 +6,10 @@ namespace App\Console\Commands;
 
 use App\Console\RunSheetText;
 use App\Http\Resources\PlanResource;
+use App\Words\Voice;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Plan\Plan;
 use Diatherm\Roast\RoastFile;
 use Illuminate\Console\Command;
@@ -25,24 +27,28 @@ final class PlanCommand extends Command
         assert(is_string($file));
         $json = $file === '-' ? stream_get_contents(STDIN) : (is_file($file) ? file_get_contents($file) : false);
         if ($json === false) {
-            $this->components->error("There is no file “{$file}” to read.");
+            $this->components->error(Voice::metric()->say(Message::of('paper.no_file', file: $file)));
 
             return self::INVALID;
         }
+        $voice = Voice::metric();
         try {
             $plan = Plan::of(RoastFile::readJson($json), CarbonImmutable::now());
         } catch (InvalidInput $wrong) {
             foreach ($wrong->messages as $path => $messages) {
                 foreach ($messages as $message) {
-                    $this->getOutput()->getErrorStyle()->writeln("$path: $message");
+                    $this->getOutput()->getErrorStyle()->writeln("$path: {$voice->say($message)}");
                 }
             }
 
             return self::INVALID;
         }
         $this->output->writeln($this->option('text')
-            ? RunSheetText::of($plan)
-            : json_encode((new PlanResource($plan))->toArray(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+            ? RunSheetText::of($plan, $voice)
+            : json_encode(
+                (new PlanResource($plan))->toArray(),
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            ));
 
         return self::SUCCESS;
     }

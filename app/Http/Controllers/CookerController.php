@@ -16,6 +16,7 @@ use Carbon\CarbonImmutable;
 use Diatherm\Cooker\CookerFile;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -39,7 +40,7 @@ final class CookerController
         $cook = self::cook($request);
         $cooker = CookerFile::readJson($request->getContent());
         if ($cook->cookers()->count() >= self::MOST) {
-            throw InvalidInput::at('name', sprintf('A yard holds up to %d cookers.', self::MOST));
+            throw InvalidInput::atField('name', Message::of('cookers.a_yard_holds_up', most: self::MOST));
         }
         self::insistOnNewName($cook, $cooker->name, null);
 
@@ -51,7 +52,7 @@ final class CookerController
     {
         $wanted = CookerFile::readJson($request->getContent());
         if ($wanted->equipment->kind->id !== $cooker->kind) {
-            throw InvalidInput::at('kind', 'Its log belongs to its kind: add another cooker instead.');
+            throw InvalidInput::atField('kind', Message::of('cookers.its_log_belongs'));
         }
         self::insistOnNewName(self::cook($request), $wanted->name, $cooker);
         $cooker->update(['name' => $wanted->name, 'facts' => $wanted->equipment->facts]);
@@ -87,7 +88,7 @@ final class CookerController
         $own = Yard::take($cooker->load('observations'));
         $observation = CookerFile::readObservation($request->except('id'), $own->equipment);
         if (count($own->observations) >= CookerFile::MOST_OBSERVATIONS) {
-            throw InvalidInput::at('celsius', sprintf('A cooker keeps up to %d readings.', CookerFile::MOST_OBSERVATIONS));
+            throw InvalidInput::atField('celsius', Message::of('cookers.a_cooker_keeps_up', most_observations: CookerFile::MOST_OBSERVATIONS));
         }
         $cooker->observations()->firstOrCreate(['client_id' => $request->id()], Yard::row($observation));
         $cooker->changed();
@@ -142,7 +143,7 @@ final class CookerController
     private static function insistOnNewName(User $cook, string $name, ?Cooker $except): void
     {
         if ($cook->cookers()->where('name', $name)->when($except !== null, fn ($query) => $query->whereKeyNot($except?->id))->exists()) {
-            throw InvalidInput::at('name', 'You have a cooker of that name: roasts call it by its name.');
+            throw InvalidInput::atField('name', Message::of('cookers.you_have_a_cooker'));
         }
     }
 

@@ -8,7 +8,11 @@ use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\Roast;
 use App\Models\User;
+use App\Roasts\Day;
 use App\Roasts\ReadingsCsv;
+use App\Roasts\RunSheetCalendar;
+use App\Words\Voice;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -44,6 +48,17 @@ final class FileController
         return new Response(ReadingsCsv::write($roast), headers: [
             'Content-Type' => 'text/csv; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="readings-'.$roast->serve_at->format('Y-m-d').'.csv"',
+        ]);
+    }
+
+    /** The run sheet for a calendar: each line under an id of its own, so that taking it in again moves what is there. */
+    public function calendar(Roast $roast): Response
+    {
+        $now = CarbonImmutable::now();
+
+        return new Response(RunSheetCalendar::of(Day::of($roast->load(['readings', 'events']), $now), Voice::ofTheReader(), $now), headers: [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="run-sheet-'.$roast->serve_at->format('Y-m-d').'.ics"',
         ]);
     }
 

@@ -14,8 +14,10 @@ use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\Roast;
 use App\Roasts\Lighting;
+use App\Words\Voice;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -91,9 +93,9 @@ final class LogController
                 return;
             }
             if ((clone $log)->count() >= $most) {
-                throw InvalidInput::at(
+                throw InvalidInput::atField(
                     'id',
-                    sprintf('The log of this roast is full: it holds %d of them. Take it out as a file and begin another roast.', $most),
+                    Message::of('log.the_log_of_this_roast', most: $most),
                 );
             }
             if (($row['kind'] ?? null) === EventKind::On && $roast->lighting === null) {
@@ -140,9 +142,7 @@ final class LogController
         }
         $at = $row['at'] ?? null;
         if (! $same || ! $at instanceof CarbonImmutable || abs($there->at->diffInSeconds($at)) > 60.0 * self::SAME_ENTRY_MINUTES) {
-            throw new ConflictHttpException(
-                'Something else was logged under this id already. Look at the log; if it is missing there, log it anew.',
-            );
+            throw new ConflictHttpException(Voice::ofTheReader()->say(Message::of('log.something_else_was_logged_under')));
         }
     }
 
@@ -166,10 +166,7 @@ final class LogController
             return true;
         }
         throw new ConflictHttpException(
-            sprintf(
-                'That is logged already, for %s. Correct its time in the log, or undo it first.',
-                $same->at->setTimezone($roast->time_zone)->format('H:i'),
-            ),
+            Voice::ofTheReader()->say(Message::of('log.that_is_logged_already', hour: $same->at->setTimezone($roast->time_zone))),
         );
     }
 }

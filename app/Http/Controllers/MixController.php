@@ -10,6 +10,7 @@ use App\Models\User;
 use Diatherm\Food\Mix as CoreMix;
 use Diatherm\Food\MixItem;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -52,11 +53,11 @@ final class MixController
     {
         $body = $request->getContent();
         if (strlen($body) > self::MOST_BYTES) {
-            throw InvalidInput::at('file', 'The file is too large: a mix takes up to 256 kB.');
+            throw InvalidInput::atField('file', Message::of('file.too_large', kb: intdiv(self::MOST_BYTES, 1024)));
         }
         $data = json_decode($body, true, 32);
         if (! is_array($data)) {
-            throw InvalidInput::at('file', 'The file is not JSON.');
+            throw InvalidInput::atField('file', Message::of('file.not_json'));
         }
         $mix = isset($data['items']) || isset($data['format']) || isset($data['name']) && ! isset($data['@type'])
             ? CoreMix::read($data)
@@ -66,7 +67,7 @@ final class MixController
         /** @var User $cook */
         $cook = $request->user();
         if ($cook->mixes()->count() >= self::MOST) {
-            throw InvalidInput::at('file', sprintf('A kitchen keeps up to %d mixes of its own.', self::MOST));
+            throw InvalidInput::atField('file', Message::of('mixes.a_kitchen_keeps_up', most: self::MOST));
         }
         $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
 
@@ -106,9 +107,10 @@ final class MixController
                 'name' => $own->name,
                 'kind' => 'other',
                 'basis' => 'per_kg',
-                'basis_words' => '',
+                'basis_words' => null,
                 'items' => [],
-                'method' => 'This mix can no longer be read. Its file still holds it.',
+                'method' => '',
+                'trouble' => Message::of('mixes.this_mix_can_no_longer'),
             ];
         }
     }
@@ -125,12 +127,13 @@ final class MixController
             'name' => $mix->name,
             'kind' => $mix->kind,
             'basis' => $mix->basis,
-            'basis_words' => CoreMix::BASES[$mix->basis],
+            'basis_words' => Message::of('mix_basis.'.$mix->basis),
             'items' => array_map(
                 fn (MixItem $item): array => ['what' => $item->what, 'amount' => $item->inWords()],
                 $mix->scaled($measures[$mix->basis]),
             ),
             'method' => $mix->method,
+            'trouble' => null,
         ];
     }
 }

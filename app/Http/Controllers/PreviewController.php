@@ -23,7 +23,7 @@ final class PreviewController
         $roast = $request->roast();
         /** @var User $cook */
         $cook = $request->user();
-        $laid = LaidFires::in($roast, Yard::for($roast, $cook->id));
+        $laid = LaidFires::lay($roast, Yard::for($roast, $cook->id));
         // Dishes that nobody is changing are known already.
         $plan = Plan::from($laid, Remembered::dishes($laid, keep: false), CarbonImmutable::now(), []);
         $answer = (new PlanResource($plan))->toArray();

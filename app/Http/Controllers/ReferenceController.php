@@ -16,6 +16,9 @@ use Diatherm\Food\Doneness;
 use Diatherm\Food\Form;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
+use Diatherm\Food\Side;
+use Diatherm\Measure\Message;
+use Diatherm\Roast\Beginning;
 use Diatherm\Roast\Chore;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\JsonResponse;
@@ -29,6 +32,7 @@ final class ReferenceController
             'cuts' => array_values(array_map(fn (Cut $cut): array => [
                 'id' => $cut->id,
                 'name' => $cut->name,
+                'called' => $cut->called,
                 'kind' => $cut->kind,
                 'typical_mass_kg' => $cut->typicalMassKg,
                 'least_mass_kg' => $cut->leastMassKg,
@@ -53,10 +57,29 @@ final class ReferenceController
             'preparations' => array_values(
                 array_map(
                     fn (Preparation $one): array => [
-                        'id' => $one->id, 'name' => $one->name, 'kinds' => $one->kinds, 'how' => $one->how,
-                        'source' => $one->source->inWords(),
+                        'id' => $one->id, 'name' => $one->name, 'kinds' => $one->kinds, 'how' => $one->how(),
+                        'between' => $one->isBetweenSteps(), 'source' => $one->source->inWords(),
                     ],
                     Preparation::all(),
+                ),
+            ),
+            'sides' => array_values(
+                array_map(
+                    fn (Side $side): array => [
+                        'id' => $side->id, 'name' => $side->name, 'called' => $side->called, 'how' => $side->how,
+                        'least_minutes' => $side->leastMinutes, 'most_minutes' => $side->mostMinutes,
+                        'waits_minutes' => $side->waitsMinutes, 'shares' => $side->shares, 'source' => $side->source->inWords(),
+                    ],
+                    Side::all(),
+                ),
+            ),
+            'beginnings' => array_values(
+                array_map(
+                    fn (Beginning $one): array => [
+                        'id' => $one->id, 'name' => $one->name, 'called' => $one->called, 'about' => $one->about,
+                        'people' => $one->people, 'grows' => $one->grows, 'file' => $one->file,
+                    ],
+                    Beginning::all(),
                 ),
             ),
             'forms' => array_values(
@@ -76,18 +99,9 @@ final class ReferenceController
                 'note' => Equipment::has($cooker->id) ? Equipment::of($cooker->id)->note() : '',
                 'facts' => Equipment::has($cooker->id) ? CookerResource::facts(Equipment::of($cooker->id)) : [],
             ], CookerShed::kinds())),
-            'chores' => self::words(Chore::KINDS),
-            'places' => self::words(ReadingPlace::words()),
-            'events' => self::words(EventKind::words()),
+            'chores' => array_map(fn (string $kind): array => ['id' => $kind, 'name' => Message::of('chore.'.$kind)], Chore::KINDS),
+            'places' => array_map(fn (ReadingPlace $place): array => ['id' => $place, 'name' => $place->inWords()], ReadingPlace::cases()),
+            'events' => array_map(fn (EventKind $kind): array => ['id' => $kind, 'name' => $kind->inWords()], EventKind::cases()),
         ]))->setCache(['private' => true, 'max_age' => 300]);
-    }
-
-    /**
-     * @param  array<string, string>  $map  id => name
-     * @return list<array{id: string, name: string}>
-     */
-    private static function words(array $map): array
-    {
-        return array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($map), $map);
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Roast;
 use App\Models\User;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Roast\Roast as CoreRoast;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
@@ -57,7 +58,7 @@ final class RoastController
         $begun = $roast->events()->where('kind', EventKind::On)->exists();
         $wanted = $request->roast(begun: $begun);
         if ($begun && ! self::sameDishes($roast, $wanted)) {
-            throw InvalidInput::at('dishes', 'Dishes cannot be added, taken away or swapped while the roast is on the fire.');
+            throw InvalidInput::atField('dishes', Message::of('roasts.dishes_cannot_be_added_taken'));
         }
 
         return RoastAnswer::keeping($wanted, $cook, $roast);

@@ -9,11 +9,12 @@ use App\Http\Requests\RegisterRequest;
 use App\Http\Requests\SignInRequest;
 use App\Http\Requests\UnitsRequest;
 use App\Models\User;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Validation\ValidationException;
 
 /** Signing up, in and out, and the cook's own settings. */
 final class SessionController
@@ -32,7 +33,7 @@ final class SessionController
         $password = $request->string('password')->toString();
         $possible = strlen($password) <= RegisterRequest::MOST_PASSWORD_BYTES && ! str_contains($password, "\0");
         if (! $possible || ! Auth::attempt(['email' => $request->string('email')->toString(), 'password' => $password], remember: true)) {
-            throw ValidationException::withMessages(['email' => 'The address and the password do not belong together.']);
+            throw InvalidInput::atField('email', Message::of('session.the_address_and_the_password'));
         }
 
         return $this->begin($request);

@@ -9,6 +9,8 @@ use App\Models\EventKind;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\Rule;
 
@@ -19,13 +21,18 @@ final class EventRequest extends LogRequest
     {
         return $this->common(dish: $this->kind()?->isOfADish() === true) + [
             'kind' => ['bail', 'required', 'string', Rule::enum(EventKind::class)],
-            'stage' => ['bail', 'required_if:kind,stage', 'nullable', new Finite(1, 7, 'The stage is one of 1 to 7.', whole: true)],
+            'stage' => ['bail', 'required_if:kind,stage', 'nullable', new Finite(1, 7, Message::of('event.the_stage_is_one'), whole: true)],
             'entry' => ['bail', 'required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.-]+$/D'],
-            'minutes' => ['bail', 'nullable', new Finite(0.1, 60.0, 'The minutes are from 0.1 to 60.')],
+            'minutes' => ['bail', 'nullable', new Finite(0.1, 60.0, Message::of('event.minutes'))],
             'note' => ['bail', 'required_if:kind,note', 'nullable', 'string', 'max:500'],
             'settings' => ['bail', 'required_if:kind,set', 'nullable', 'array', 'max:8'],
-            'settings.*' => ['bail', new Finite(0.0, 1000.0, 'A setting is a number from 0 to 1000.')],
-            'celsius' => ['bail', 'required_if:kind,set', 'nullable', new Finite(0.0, 700.0, 'It was set for 0 °C to 700 °C.')],
+            'settings.*' => ['bail', new Finite(0.0, 1000.0, Message::of('event.a_setting_is_a_number'))],
+            'celsius' => [
+                'bail',
+                'required_if:kind,set',
+                'nullable',
+                new Finite(0.0, 700.0, Message::of('event.set_for', least: Quantity::celsius(0.0), most: Quantity::celsius(700.0))),
+            ],
         ];
     }
 
@@ -62,15 +69,14 @@ final class EventRequest extends LogRequest
         if ($before !== null) {
             $needed = $events->last(fn (Event $event): bool => $event->kind === $before);
             if ($needed === null) {
-                throw InvalidInput::at('kind', sprintf('It has to be %s first.', $before === EventKind::On ? 'on the heat' : 'pulled'));
+                throw InvalidInput::atField('kind', Message::of($before === EventKind::On ? 'event.not_on_yet' : 'event.not_pulled_yet'));
             }
             if ($at < $needed->at) {
-                throw InvalidInput::at(
+                throw InvalidInput::atField(
                     'at',
-                    sprintf(
-                        'That is before it was %s, at %s.',
-                        $before === EventKind::On ? 'put on' : 'pulled',
-                        $needed->at->setTimezone($roast->time_zone)->format('H:i'),
+                    Message::of(
+                        $before === EventKind::On ? 'event.before_it_was_on' : 'event.before_it_was_pulled',
+                        hour: $needed->at->setTimezone($roast->time_zone),
                     ),
                 );
             }
@@ -79,12 +85,12 @@ final class EventRequest extends LogRequest
             fn (Event $event): bool => $event->kind->after() === $kind && $event->at < $at && $event->client_id !== $id,
         );
         if ($later !== null) {
-            throw InvalidInput::at(
+            throw InvalidInput::atField(
                 'at',
-                sprintf(
-                    'That is after “%s” at %s, which came later.',
-                    $later->kind->inWords(),
-                    $later->at->setTimezone($roast->time_zone)->format('H:i'),
+                Message::of(
+                    'event.that_is_after_at_which',
+                    kind: $later->kind->inWords(),
+                    hour: $later->at->setTimezone($roast->time_zone),
                 ),
             );
         }

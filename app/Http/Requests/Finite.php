@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Voice;
 use Closure;
+use Diatherm\Measure\Message;
 use Illuminate\Contracts\Validation\ValidationRule;
 
 /** A number from least to most. Unlike the framework's own rules it is at ease with 1e999, arrays and nonsense. */
@@ -13,7 +15,7 @@ final readonly class Finite implements ValidationRule
     public function __construct(
         private float $least,
         private float $most,
-        private string $words,
+        private Message $says,
         private bool $whole = false,
     ) {
     }
@@ -22,7 +24,7 @@ final readonly class Finite implements ValidationRule
     {
         $number = is_int($value) || is_float($value) ? (float) $value : (is_string($value) && is_numeric($value) ? (float) $value : NAN);
         if (! is_finite($number) || $number < $this->least || $number > $this->most || ($this->whole && floor($number) !== $number)) {
-            $fail($this->words);
+            $fail(Voice::ofTheReader()->say($this->says));
         }
     }
 }

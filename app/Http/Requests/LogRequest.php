@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Roast;
+use App\Words\Voice;
 use Carbon\CarbonImmutable;
+use Diatherm\Measure\Message;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What readings and events have in common: an id, a dish of this roast, and a moment that has come. */
@@ -27,7 +29,7 @@ abstract class LogRequest extends FormRequest
             'dish' => [
                 'bail',
                 $dish ? 'required' : 'nullable',
-                new Finite(0, $this->stored()->dishCount() - 1, 'There is no such dish in this roast.', whole: true),
+                new Finite(0, $this->stored()->dishCount() - 1, Message::of('log.there_is_no_such_dish'), whole: true),
             ],
             'at' => $this->timeRules(),
         ];
@@ -46,12 +48,12 @@ abstract class LogRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [
-            'at.before_or_equal' => 'This time has not come yet.',
-            'at.after' => 'This time is more than a month ago.',
-            'at.*' => 'Give the time with its offset, such as 2026-10-03T18:45:00+02:00.',
-            'id.*' => 'The id must be a UUID.',
-        ];
+        return array_map(Voice::ofTheReader()->say(...), [
+            'at.before_or_equal' => Message::of('log.this_time_has_not_come'),
+            'at.after' => Message::of('log.this_time_is_more'),
+            'at.*' => Message::of('log.give_the_time'),
+            'id.*' => Message::of('log.the_id_must'),
+        ]);
     }
 
     protected function stored(): Roast

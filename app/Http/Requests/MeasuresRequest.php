@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** What mixes are scaled to: the meat, the water and the guests. */
@@ -16,9 +18,17 @@ final class MeasuresRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'mass_kg' => ['sometimes', 'bail', new Finite(0.01, 500.0, 'The meat weighs 0.01 to 500 kg.')],
-            'litres' => ['sometimes', 'bail', new Finite(0.01, 50.0, 'The litres are from 0.01 to 50.')],
-            'guests' => ['sometimes', 'bail', new Finite(1.0, 500.0, 'The guests are 1 to 500.', whole: true)],
+            'mass_kg' => [
+                'sometimes',
+                'bail',
+                new Finite(
+                    0.01,
+                    500.0,
+                    Message::of('measures.the_meat_weighs', least: Quantity::kg(0.01, null), most: Quantity::kg(500.0)),
+                ),
+            ],
+            'litres' => ['sometimes', 'bail', new Finite(0.01, 50.0, Message::of('measures.the_litres_are_from'))],
+            'guests' => ['sometimes', 'bail', new Finite(1.0, 500.0, Message::of('measures.the_guests_are'), whole: true)],
         ];
     }
 

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\ReadingPlace;
+use App\Words\Voice;
 use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Illuminate\Validation\Rule;
 
 final class ReadingRequest extends LogRequest
@@ -28,10 +31,16 @@ final class ReadingRequest extends LogRequest
                 new Finite(
                     -30.0,
                     $cooker ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C,
-                    $cooker ? 'A cooker’s thermometer reads from −30 °C to 700 °C.' : 'A probe reads from −30 °C to 400 °C.',
+                    Message::of(
+                        $cooker
+                            ? 'reading.cooker_reads'
+                            : 'reading.probe_reads',
+                        least: Quantity::celsius(-30.0),
+                        most: Quantity::celsius($cooker ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C),
+                    ),
                 ),
             ],
-            'hand_s' => ['bail', 'nullable', Rule::prohibitedIf(! $cooker), new Finite(2.0, 60.0, 'A hand is held for 2 to 60 seconds.')],
+            'hand_s' => ['bail', 'nullable', Rule::prohibitedIf(! $cooker), new Finite(2.0, 60.0, Message::of('reading.a_hand_is_held'))],
             'sure' => ['bail', 'nullable', 'boolean'],
         ];
     }
@@ -39,12 +48,12 @@ final class ReadingRequest extends LogRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return parent::messages() + [
-            'celsius.required_without' => 'Give the temperature.',
-            'hand_s.prohibited' => 'The hand tests a fire, not the meat.',
-            'place.*' => 'Say where it was read: '.implode(', ', array_column(ReadingPlace::cases(), 'value')).'.',
-            'sure.*' => 'Sure is true or false.',
-        ];
+        return parent::messages() + array_map(Voice::ofTheReader()->say(...), [
+            'celsius.required_without' => Message::of('reading.give_the_temperature'),
+            'hand_s.prohibited' => Message::of('reading.the_hand_tests_a_fire'),
+            'place.*' => Message::of('reading.say_where_it_was_read', cases: array_column(ReadingPlace::cases(), 'value')),
+            'sure.*' => Message::of('reading.sure_is_true_or_false'),
+        ]);
     }
 
     /** @return array<string, mixed> */

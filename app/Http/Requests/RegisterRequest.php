@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Words\Voice;
+use Diatherm\Measure\Message;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rules\Password;
 
@@ -19,25 +21,33 @@ final class RegisterRequest extends FormRequest
         return [
             'name' => ['bail', 'required', 'string', 'max:80'],
             'email' => ['bail', 'required', 'string', 'email', 'max:190', 'unique:users,email'],
-            'password' => ['bail', 'required', 'string', Password::min(10), function (string $attribute, string $value, \Closure $fail): void {
-                if (strlen($value) > self::MOST_PASSWORD_BYTES) {
-                    $fail(
-                        sprintf(
-                            'The password may have up to %d bytes: as many plain letters, or about %d symbols such as 🔥.',
-                            self::MOST_PASSWORD_BYTES,
-                            intdiv(self::MOST_PASSWORD_BYTES, 4),
-                        ),
-                    );
-                } elseif (str_contains($value, "\0")) {
-                    $fail('The password may not hold a NUL character.');
-                }
-            }],
+            'password' => [
+                'bail',
+                'required',
+                'string',
+                Password::min(10),
+                function (string $attribute, string $value, \Closure $fail): void {
+                    if (strlen($value) > self::MOST_PASSWORD_BYTES) {
+                        $fail(
+                            Voice::ofTheReader()->say(
+                                Message::of(
+                                    'register.the_password_may_have_up',
+                                    bytes: self::MOST_PASSWORD_BYTES,
+                                    symbols: intdiv(self::MOST_PASSWORD_BYTES, 4),
+                                ),
+                            ),
+                        );
+                    } elseif (str_contains($value, "\0")) {
+                        $fail(Voice::ofTheReader()->say(Message::of('register.the_password_may_not_hold')));
+                    }
+                },
+            ],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['email.unique' => 'There is a kitchen with this address already: sign in instead.'];
+        return ['email.unique' => Voice::ofTheReader()->say(Message::of('register.there_is_a_kitchen'))];
     }
 }

@@ -17,6 +17,8 @@ use Diatherm\Cooker\Phase;
 use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
 use Diatherm\Measure\Fields;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Unit;
 
 /** A cooker of the cook's own as JSON: its facts, its curve and its points. */
 final class CookerResource
@@ -58,7 +60,7 @@ final class CookerResource
                 'at' => $one->at?->toAtomString(),
                 'settings' => (object) $one->settings,
                 'words' => $curve->mechanism->controls() === []
-                    ? ''
+                    ? null
                     : $curve->mechanism->inWords(Settings::of(array_map(floatval(...), $one->settings))),
                 'air_c' => $one->air_c,
                 'wind_ms' => $one->wind_ms,
@@ -83,15 +85,15 @@ final class CookerResource
         $fields->only('target_c', 'settings', 'air_c', 'wind_ms', 'rain', 'altitude_m');
         $kind = $own->equipment->kind;
         $curve = $own->curve();
-        $target = $fields->optionalNumber('target_c', 'target temperature', $kind->leastC, $kind->mostC, '°C');
+        $target = $fields->optionalNumber('target_c', 'target_temperature', $kind->leastC, $kind->mostC, Unit::Celsius);
         $given = $fields->object('settings', 'settings');
         $settings = $given === null ? null : Settings::read($given, $curve->mechanism->controls());
-        $air = $fields->number('air_c', 'outside air temperature', -30.0, 50.0, '°C', self::DRAWN_AIR_C);
-        $wind = $fields->number('wind_ms', 'wind', 0.0, 20.0, 'm/s', 1.0);
+        $air = $fields->number('air_c', 'outside_air_temperature', -30.0, 50.0, Unit::Celsius, self::DRAWN_AIR_C);
+        $wind = $fields->number('wind_ms', 'wind', 0.0, 20.0, Unit::MetrePerSecond, 1.0);
         $rain = $fields->truth('rain', 'rain', false);
-        $altitude = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, 'm', 0.0);
+        $altitude = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, Unit::Metre, 0.0);
         if ($target === null && $settings === null) {
-            $fields->refuse('target_c', 'Give a temperature or the settings.');
+            $fields->refuse('target_c', Message::of('cookers.give_a_temperature_or'));
         }
         $fields->orThrow();
         $weather = Weather::of($air, $wind, $rain, $altitude);
@@ -125,7 +127,7 @@ final class CookerResource
         return array_values(
             array_map(
                 fn (Fact $fact): array => [
-                    'id' => $fact->id, 'name' => $fact->name, 'unit' => $fact->unit,
+                    'id' => $fact->id, 'name' => $fact->name, 'unit' => $fact->unit->value,
                     'value' => $equipment->facts[$fact->id], 'usual' => $fact->usual, 'least' => $fact->least,
                     'most' => $fact->most,
                 ],
@@ -142,7 +144,7 @@ final class CookerResource
     {
         return array_map(
             fn (Control $control): array => [
-                'id' => $control->id, 'name' => $control->name, 'unit' => $control->unit, 'least' => $control->least,
+                'id' => $control->id, 'name' => $control->name(), 'unit' => $control->unit, 'least' => $control->least,
                 'most' => $control->most, 'step' => $control->step,
             ],
             $controls,

@@ -10,6 +10,7 @@ use Diatherm\Fire\CampOvenCount;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
+use Diatherm\Measure\Message;
 use Diatherm\Plan\PlannedFire;
 use Diatherm\Tending\BankedPart;
 use Diatherm\Tending\Banking;
@@ -30,7 +31,7 @@ final class FireResource
 
         return [
             'cooker' => $equipment->kind->id,
-            'kind_name' => $equipment->kind->name,
+            'kind_short' => $equipment->kind->short,
             'name' => $fire->stove->name,
             'own' => $fire->stove->own,
             'note' => $equipment->note(),
@@ -72,13 +73,13 @@ final class FireResource
                 : array_map(
                     fn (Refuel $refuel): array => [
                         'minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1),
-                        'kg' => round($refuel->kg, 3), 'words' => $fire->measure($refuel->kg),
+                        'kg' => round($refuel->kg, 3), 'pieces' => $fire->pieces($refuel->kg), 'words' => $fire->measure($refuel->kg),
                     ],
                     $fire->run->refuels,
                 ),
             'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
             'buy_kg' => round($fire->buyKg(), 2),
-            'buy_name' => $fire->feed()->name ?? $fuel?->name,
+            'buy_name' => $fire->feed()->boughtAs ?? $fuel?->boughtAs,
             'left_kg' => round($fire->run->leftKg, 2),
             'smoke_g' => round(1000.0 * $fire->smokeKg(), -1),
             'smoke_words' => $fire->smokeWords(),
@@ -119,7 +120,9 @@ final class FireResource
                 fn (Control $control): array => ['id' => $control->id, 'value' => round($step->settings->get($control->id), 3)],
                 $fire->stove->curve->mechanism->controls(),
             ),
-            'words' => $fire->use->buried ? 'coals under, beside and above; earth over all' : $fire->stove->curve->mechanism->inWords($step->settings),
+            'words' => $fire->use->buried
+                ? Message::of('fire.coals_under_beside_and_above')
+                : $fire->stove->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
             'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : round($fire->closeInC(), 1),
             'hand_s' => $fire->stove->equipment->isOpen() ? [
@@ -132,17 +135,20 @@ final class FireResource
         ];
     }
 
-    /** @return list<array{id: string, name: string}> */
+    /** @return list<array{id: string, name: Message}> */
     private static function layouts(FirePlan $fire): array
     {
         $names = $fire->stove->curve->mechanism instanceof CampOven
-            ? array_map(fn (array $method): string => $method[0], CampOvenCount::METHODS)
-            : $fire->stove->equipment->layouts();
+            ? array_map(
+                fn (string $method): Message => Message::of("camp_oven_method.$method"),
+                array_combine(array_keys(CampOvenCount::METHODS), array_keys(CampOvenCount::METHODS)),
+            )
+            : array_map(fn (string $name): Message => Message::of('words.text', text: $name), $fire->stove->equipment->layouts());
         if ($fire->use->buried || count($names) < 2) {
             return [];
         }
 
-        return array_map(fn (string $id, string $name): array => ['id' => $id, 'name' => $name], array_keys($names), $names);
+        return array_map(fn (string $id, Message $name): array => ['id' => $id, 'name' => $name], array_keys($names), $names);
     }
 
     /** @return array<string, mixed> the fire from above; the field row by row from the far side, kW/m² */
@@ -157,7 +163,13 @@ final class FireResource
             'height_cm' => $cm($floor->size['height']),
             'round' => $floor->size['round'],
             'piles' => array_map(fn (Pile $pile): array => [
-                'x_cm' => round(100.0 * $pile->xM, 2), 'y_cm' => round(100.0 * $pile->yM, 2), 'kg' => round($pile->kg, 4), 'words' => $fire->stove->fuel?->inWords($pile->kg) ?? '',
+                'x_cm' => round(
+                    100.0 * $pile->xM,
+                    2,
+                ), 'y_cm' => round(
+                    100.0 * $pile->yM,
+                    2,
+                ), 'kg' => round($pile->kg, 4), 'pieces' => $fire->pieces($pile->kg), 'words' => $fire->stove->fuel?->inWords($pile->kg),
             ], $fire->piles),
             'bars' => array_map(fn (array $bar): array => ['x_cm' => $cm($bar[0]), 'share' => round($bar[1], 3)], $floor->bars),
             'columns' => count($floor->fieldWm2[0]),
@@ -206,8 +218,12 @@ final class FireResource
                 $banking->piles,
             ),
             'parts' => array_map(fn (BankedPart $part): array => [
-                'id' => $part->id, 'name' => $part->name, 'from' => $part->from, 'to' => $part->to, 'kw_m2' => round($part->fluxWm2 / 1000.0, 2),
-                'minutes' => round($part->minutes), 'even_minutes' => round($part->evenMinutes), 'banked_minutes' => round($part->bankedMinutes),
+                'id' => $part->id, 'name' => $part->name, 'from' => $part->from, 'to' => $part->to, 'kw_m2' => round(
+                    $part->fluxWm2 / 1000.0,
+                    2,
+                ),
+                'minutes' => round($part->minutes), 'even_minutes' => round($part->evenMinutes),
+                'banked_minutes' => round($part->bankedMinutes),
             ], $banking->parts),
         ];
     }

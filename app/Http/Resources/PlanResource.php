@@ -10,8 +10,12 @@ use Diatherm\Cooking\Forecast;
 use Diatherm\Cooking\PartForecast;
 use Diatherm\Day\Entry;
 use Diatherm\Day\KitItem;
+use Diatherm\Day\Purchase;
+use Diatherm\Day\SideTimes;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
+use Diatherm\Measure\Input;
+use Diatherm\Measure\Message;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
 use Diatherm\Plan\Plan;
@@ -54,12 +58,14 @@ final class PlanResource extends JsonResource
             'earliest_serve_at' => self::time($plan->runSheet->earliestServeAt),
             'too_late' => $plan->runSheet->isTooLate(),
             'people' => $plan->roast->people,
+            'hands' => $plan->roast->hands,
             'table_feeds' => ['least' => $hungry, 'most' => $modest],
             'air_c' => $plan->roast->airC,
             'wind_ms' => $plan->roast->windMs,
             'dishes' => array_map(self::dish(...), $plan->dishes),
             'fires' => $this->fires ? array_map(FireResource::of(...), $plan->fires) : [],
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
+            'sides' => array_map(self::side(...), $plan->runSheet->sides),
             'kit' => array_map(
                 fn (KitItem $item): array => [
                     'id' => 'kit.'.$item->id,
@@ -68,6 +74,10 @@ final class PlanResource extends JsonResource
                     'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy),
                 ],
                 $plan->kit,
+            ),
+            'shopping' => array_map(
+                fn (Purchase $one): array => ['aisle' => $one->aisleInWords(), 'what' => $one->what, 'amount' => $one->amount],
+                $plan->shopping,
             ),
             'keeping' => array_map(
                 fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()],
@@ -151,7 +161,7 @@ final class PlanResource extends JsonResource
 
     /**
      * @param  list<Caution>  $cautions
-     * @return list<array<string, string>>
+     * @return list<array{id: string, words: Message, source: Message}>
      */
     public static function warnings(array $cautions): array
     {
@@ -159,6 +169,20 @@ final class PlanResource extends JsonResource
             fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()],
             $cautions,
         );
+    }
+
+    /** @return array<string, mixed> */
+    private static function side(SideTimes $times): array
+    {
+        return [
+            'side' => $times->dish->side->id,
+            'name' => $times->dish->name,
+            'ready_at' => self::time($times->readyAt),
+            'on_at' => self::time($times->onAt),
+            'off_at' => self::time($times->offAt),
+            'done_at' => self::time($times->doneAt),
+            'kept_too_long' => $times->isKeptTooLong(),
+        ];
     }
 
     /**
@@ -170,11 +194,7 @@ final class PlanResource extends JsonResource
         return array_map(fn (Working $working): array => [
             'of' => $working->of,
             'rule' => $working->rule,
-            'inputs' => array_map(
-                fn (string $label, string $value): array => ['label' => $label, 'value' => $value],
-                array_keys($working->inputs),
-                $working->inputs,
-            ),
+            'inputs' => array_map(fn (Input $input): array => ['label' => $input->label, 'value' => $input->figure], $working->inputs),
             'source' => $working->source->inWords(),
         ], $workings);
     }
@@ -201,8 +221,8 @@ final class PlanResource extends JsonResource
             'rule' => $forecast->rule === null ? null : [
                 'least_minutes' => round($forecast->rule->leastMinutes, 1),
                 'most_minutes' => round($forecast->rule->mostMinutes, 1),
-                'words' => $forecast->rule->words,
-                'fails' => $forecast->rule->fails,
+                'words' => $forecast->rule->words(),
+                'fails' => $forecast->rule->fails(),
             ],
             'pull_c' => round($forecast->pullC, 1),
             'peak_c' => round($forecast->peakC, 1),
@@ -256,7 +276,8 @@ final class PlanResource extends JsonResource
     private static function entry(Entry $entry): array
     {
         return [
-            'id' => $entry->id,
+            'id' => $entry->id->text(),
+            'parts' => array_map(strval(...), $entry->id->parts),
             'dish' => $entry->dish,
             'act' => $entry->act->value,
             'at' => self::time($entry->at),
@@ -267,6 +288,9 @@ final class PlanResource extends JsonResource
             'until' => $entry->until === null ? null : self::time($entry->until),
             'done' => $entry->done,
             'late' => $entry->late,
+            'minutes' => round($entry->work->minutes ?? 0.0, 1),
+            'place' => $entry->work?->station->value,
+            'clash' => $entry->clash,
         ];
     }
 

@@ -13,6 +13,7 @@ use App\Roasts\Shelf;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
 use Diatherm\Roast\Roast as CoreRoast;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
@@ -54,9 +55,9 @@ final class RoastAnswer
     public static function keeping(CoreRoast $roast, User $cook, ?Roast $over = null): JsonResponse
     {
         if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::at(
+            throw InvalidInput::atField(
                 'file',
-                sprintf('A kitchen holds up to %d roasts. Take old ones out as files and delete them.', Roast::MOST_IN_A_KITCHEN),
+                Message::of('roasts.a_kitchen_holds_up', most_in_a_kitchen: Roast::MOST_IN_A_KITCHEN),
             );
         }
 
@@ -140,7 +141,7 @@ final class RoastAnswer
         } catch (InvalidInput $wrong) {
             return self::kept(
                 $stored,
-                $broken = self::broken($stored, $now, implode(' ', array_unique(array_merge(...array_values($wrong->messages))))),
+                $broken = self::broken($stored, $now, Message::sentences(...array_merge(...array_values($wrong->messages)))),
                 $broken,
                 $now->addDay(),
             );
@@ -149,7 +150,7 @@ final class RoastAnswer
 
             return self::kept(
                 $stored,
-                $broken = self::broken($stored, $now, 'Something in it leads the reckoning astray. Its file still holds all of it.'),
+                $broken = self::broken($stored, $now, Message::of('roasts.something_in_it_leads')),
                 $broken,
                 $now->addHour(),
             );
@@ -223,7 +224,7 @@ final class RoastAnswer
     }
 
     /** @return array<string, mixed> */
-    private static function broken(Roast $stored, CarbonImmutable $now, string $why): array
+    private static function broken(Roast $stored, CarbonImmutable $now, Message $why): array
     {
         $time = fn (CarbonImmutable $at): string => PlanResource::time($at->setTimezone($stored->time_zone));
 
@@ -247,7 +248,7 @@ final class RoastAnswer
                     $stored->events->map(
                         fn (Event $one): array => [
                             'at' => $time($one->at),
-                            'words' => $one->note ?? $one->kind->inWords(),
+                            'words' => $one->note === null ? $one->kind->inWords() : Message::of('words.text', text: $one->note),
                             'celsius' => null,
                         ],
                     ),

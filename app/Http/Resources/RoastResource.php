@@ -226,7 +226,12 @@ final class RoastResource extends JsonResource
             'debrief' => [
                 'planned_curves' => array_column($stored->lighting['dishes'] ?? [], 'curve'),
                 'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
-                    'id' => $finding->id, 'what' => $finding->what, 'planned' => $finding->planned, 'fact' => $finding->fact, 'basis' => $finding->basis, 'lesson' => $finding->lesson,
+                    'id' => $finding->id,
+                    'what' => $finding->what,
+                    'planned' => $finding->planned,
+                    'fact' => $finding->fact,
+                    'basis' => $finding->basis,
+                    'lesson' => $finding->lesson,
                 ], $findings), Review::of($this->resource)),
             ],
         ];

@@ -125,6 +125,17 @@ describe('asking the server', () => {
     expect(await asked).not.toBeInstanceOf(Unreachable);
   });
 
+  it('says when no answer is wanted but that it is done (RFC 7240)', async () => {
+    const prefers: (string | undefined)[] = [];
+    vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
+      prefers.push((init.headers as Record<string, string>).Prefer);
+      return Promise.resolve(path === '/api/me' ? new Response(JSON.stringify(me('one').body)) : new Response(null, { status: 204 }));
+    });
+    const body = { id: 'a', dish: 0, at: '2031-10-04T18:00:00Z', place: 'core' as const, celsius: 40 };
+    await call('post', '/api/roasts/{roast}/readings', { at: { roast: 'r' }, body, quiet: true });
+    expect(prefers).toEqual([undefined, 'return=minimal']);
+  });
+
   it('takes an empty answer for what it is', async () => {
     answering(me('x'), { status: 204 });
     expect(await call('delete', '/api/roasts/{roast}', { at: { roast: '1' } })).toBeUndefined();

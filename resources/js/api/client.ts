@@ -59,8 +59,13 @@ async function token(): Promise<string> {
   return csrf;
 }
 
-async function send<T>(method: string, path: string, body?: unknown, type = 'application/json', signal?: AbortSignal): Promise<T> {
+async function send<T>(
+  method: string,
+  path: string,
+  { body, type = 'application/json', quiet = false, signal }: Pick<Asked<string>, 'body' | 'type' | 'quiet' | 'signal'> = {},
+): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
+  if (quiet) headers.Prefer = 'return=minimal';
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
   const known = method === 'GET' ? heard.get(path) : undefined;
@@ -102,8 +107,8 @@ async function send<T>(method: string, path: string, body?: unknown, type = 'app
  * the session's has lapsed.
  */
 export async function call<V extends Verb, P extends PathOf<V> & string>(verb: V, path: P, ...[asked]: Rest<P>): Promise<AnswerOf<V, P>> {
-  const { at, query, body, type, signal } = (asked ?? {}) as Asked<string> & { at?: Record<string, string> };
-  const ask = () => send<AnswerOf<V, P>>(verb.toUpperCase(), filled(path, at, query), body, type, signal);
+  const { at, query, ...sent } = (asked ?? {}) as Asked<string> & { at?: Record<string, string> };
+  const ask = () => send<AnswerOf<V, P>>(verb.toUpperCase(), filled(path, at, query), sent);
   try {
     return await ask();
   } catch (error) {

@@ -23,6 +23,8 @@ export type Asked<P extends string> = {
   /** of a body that is text */
   type?: string;
   query?: Record<string, string | number>;
+  /** no answer is wanted but that it is done (RFC 7240) */
+  quiet?: boolean;
   signal?: AbortSignal;
 } & ([Named<P>] extends [never] ? { at?: undefined } : { at: Record<Named<P>, string> });
 

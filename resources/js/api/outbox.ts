@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { call, Conflict, Failed, Refused, Unreachable } from './client';
-import type { NewEvent, NewReading, Roast } from './types';
+import type { NewEvent, NewReading } from './types';
 
 /**
  * Readings and events on their way to the server. Each has an id of its own, so it may be sent twice. A parcel leaves the
@@ -22,8 +22,8 @@ let cook: string | null = null;
 let state: Outbox = { kept: [], hold: 'none' };
 let waits = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
-/** What is told of each answer, such as to the query cache. */
-let onAnswer: (roast: Roast) => void = () => undefined;
+/** Who is told that a roast was logged to, such as the query cache. */
+let onLogged: (roast: string) => void = () => undefined;
 
 const key = () => `${PREFIX}.${cook ?? ''}`;
 
@@ -65,8 +65,8 @@ function alone<T>(name: string, work: () => T | Promise<T>): Promise<T> {
 }
 
 /** Opens the queue of a cook; what an older version kept for no one in particular comes with it. */
-export async function openOutbox(id: string | null, told: (roast: Roast) => void = () => undefined): Promise<void> {
-  onAnswer = told;
+export async function openOutbox(id: string | null, told: (roast: string) => void = () => undefined): Promise<void> {
+  onLogged = told;
   if (id === cook) return;
   cook = id;
   clearTimeout(timer);
@@ -83,48 +83,54 @@ export async function openOutbox(id: string | null, told: (roast: Roast) => void
 }
 
 /**
- * Keeps a parcel and sends all there are. Answers with the roast's new state, or null when it is kept for later; throws what
- * the server said when it refused this very parcel, which then stays to be mended.
+ * Keeps a parcel and sends all there are. Says whether it is with the server now, or kept for later; throws what the server
+ * said when it refused this very parcel, which then stays to be mended.
  */
-export async function post(parcel: Parcel): Promise<Roast | null> {
+export async function post(parcel: Parcel): Promise<boolean> {
   await change((kept) => [...kept, parcel]);
   clearTimeout(timer);
-  const roasts = await flush();
+  await flush();
   // It may have been sent by another call, or another tab, before this one had its turn.
-  const refusal = read().find((one) => one.body.id === parcel.body.id)?.refused;
-  if (refusal !== undefined) throw new Refused(refusal.message, refusal.errors);
-  return roasts.get(parcel.roast) ?? null;
+  const left = read().find((one) => one.body.id === parcel.body.id);
+  if (left?.refused !== undefined) throw new Refused(left.refused.message, left.refused.errors);
+  return left === undefined;
 }
 
-/** Sends what waits, in order. @returns the roasts as they then are, by id */
-export function flush(): Promise<Map<string, Roast>> {
+/** Sends what waits, in order. */
+export function flush(): Promise<void> {
   return alone(`${key()}.send`, drain);
 }
 
-async function drain(): Promise<Map<string, Roast>> {
-  const roasts = new Map<string, Roast>();
+/** Nothing is asked of the server but that it keeps it: what it makes of it all is asked once, when the last is through. */
+async function drain(): Promise<void> {
+  const logged = new Set<string>();
+  try {
+    await sendAll(logged);
+  } finally {
+    for (const roast of logged) onLogged(roast);
+  }
+}
+
+async function sendAll(logged: Set<string>): Promise<void> {
   const queue = cook;
   for (;;) {
     const next = read().find((one) => one.refused === undefined);
     if (next === undefined || cook !== queue) {
       waits = 0;
       show({ kept: read(), hold: 'none' });
-      return roasts;
+      return;
     }
     const { id } = next.body;
     try {
-      const roast = await call('post', `/api/roasts/{roast}/${next.what}`, { at: { roast: next.roast }, body: next.body });
+      await call('post', `/api/roasts/{roast}/${next.what}`, { at: { roast: next.roast }, body: next.body, quiet: true });
       await change((kept) => kept.filter((one) => one.body.id !== id));
       waits = 0;
-      if (roast.status !== 'broken') {
-        roasts.set(roast.id, roast);
-        onAnswer(roast);
-      }
+      logged.add(next.roast);
     } catch (error) {
       const refusal = asRefusal(error);
       if (refusal === null) {
         again(error);
-        return roasts;
+        return;
       }
       await change((kept) =>
         kept.map((one) => (one.body.id === id ? { ...one, refused: { message: refusal.message, errors: refusal.errors } } : one)),
@@ -153,7 +159,7 @@ function again(error: unknown): void {
 }
 
 /** A refused parcel goes out again as it was mended. */
-export async function mend(id: string, parcel: Parcel): Promise<Roast | null> {
+export async function mend(id: string, parcel: Parcel): Promise<boolean> {
   await change((kept) => kept.filter((one) => one.body.id !== id));
   return await post(parcel);
 }

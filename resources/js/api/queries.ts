@@ -4,6 +4,10 @@ import type { BrokenRoast, OwnCooker, Roast, RoastFile, RoastSummary } from './t
 
 const LIVE_POLL_MS = 15_000;
 const HEARTH_POLL_MS = 30_000;
+/** A network that went meanwhile holds no button for longer than this. */
+const LONGEST_LOOK_MS = 3_000;
+
+const passed = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
 export const keys = {
   me: ['me'] as const,
@@ -89,13 +93,28 @@ export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
 }
 
 /** A change to one roast whose answer is its new state. */
-export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRoast | null>) {
+export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRoast>) {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: change,
     onSuccess: (roast) => {
-      if (roast !== null) cache.setQueryData(keys.roast(roast.id), roast);
+      cache.setQueryData(keys.roast(roast.id), roast);
       void cache.invalidateQueries({ queryKey: keys.roasts });
+    },
+  });
+}
+
+/**
+ * Something that is logged to one roast: once it is with the server, the roast is asked for anew, and until that is here, or has been
+ * waited for long enough, it is not over. What is kept for later is over at once.
+ */
+export function useRoastLog<T>(id: string, log: (input: T) => Promise<boolean>) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: log,
+    onSuccess: async (isWithTheServer) => {
+      void cache.invalidateQueries({ queryKey: keys.roasts });
+      if (isWithTheServer) await Promise.race([cache.invalidateQueries({ queryKey: keys.roast(id) }), passed(LONGEST_LOOK_MS)]);
     },
   });
 }

@@ -6,6 +6,7 @@ export type Reference = Schemas['Reference'];
 export type Cut = Schemas['Cut'];
 export type Cooker = Schemas['Cooker'];
 export type RoastFile = Schemas['RoastFile'];
+export type Beginning = Schemas['Beginning'];
 export type FileDish = Schemas['FileDish'];
 export type FileStage = Schemas['FileStage'];
 export type FileRig = Schemas['FileRig'];

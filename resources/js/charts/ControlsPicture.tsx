@@ -1,21 +1,23 @@
 import type { Control, Settings } from '../api/types';
 import { useUnits } from '../units/units';
+import { Said, useSay } from '../words/Said';
 
 /** A cooker's controls as a hand finds them: slots to scale, knobs as fractions, a set point, coals in their rings. */
 export function ControlsPicture({ controls, settings }: { controls: readonly Control[]; settings: Settings }) {
+  const say = useSay();
   const pieces = controls.filter((control) => control.unit === 'pieces');
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-4">
       {controls.map((control) => {
         const value = settings[control.id] ?? control.least;
-        if (control.unit === 'mm') return <Slot key={control.id} name={control.name} mm={value} most={control.most} />;
-        if (control.unit === 'share') return <Knob key={control.id} name={control.name} share={value} />;
+        if (control.unit === 'mm') return <Slot key={control.id} name={say(control.name)} mm={value} most={control.most} />;
+        if (control.unit === 'share') return <Knob key={control.id} name={say(control.name)} share={value} />;
         if (control.unit === '°C') return <SetPoint key={control.id} control={control} celsius={value} />;
         if (control.unit === 'pieces') return null;
-        return <Coals key={control.id} name={control.name} kg={value} />;
+        return <Coals key={control.id} name={say(control.name)} kg={value} />;
       })}
       {pieces.map((control) => (
-        <Ring key={control.id} name={control.name} count={Math.round(settings[control.id] ?? 0)} />
+        <Ring key={control.id} name={say(control.name)} count={Math.round(settings[control.id] ?? 0)} />
       ))}
     </div>
   );
@@ -95,7 +97,9 @@ function SetPoint({ control, celsius }: { control: Control; celsius: number }) {
       </div>
       <figcaption className="label mt-1 flex justify-between">
         <span>{format.degrees(control.least)}</span>
-        <span>{control.name}</span>
+        <span>
+          <Said>{control.name}</Said>
+        </span>
         <span>{format.degrees(control.most)}</span>
       </figcaption>
     </figure>

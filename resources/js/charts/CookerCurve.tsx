@@ -3,6 +3,8 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import type { OwnCooker } from '../api/types';
 import { useRoom } from '../ui/useRoom';
 import { useUnits } from '../units/units';
+import { useSay } from '../words/Said';
+import type { Message } from '../words/say';
 
 const LEFT = 44;
 const RIGHT = 16;
@@ -15,9 +17,10 @@ type Point = OwnCooker['curve'][number];
 /** What a cooker comes to at its settings: its own curve with band, its kind's beside it, and what was read as points. */
 export function CookerCurve({ cooker }: { cooker: OwnCooker }) {
   const format = useUnits();
+  const say = useSay();
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(300, room.width);
-  const along = measure(cooker);
+  const along = measure(cooker, say);
   const points = cooker.curve;
   const settled = cooker.observations.filter((one) => one.phase === 'settled');
   const reached = points.filter((one, i) => i === 0 || along.of(one.settings) > along.of(points[i - 1]?.settings ?? {}) + 1e-9);
@@ -79,7 +82,10 @@ export function CookerCurve({ cooker }: { cooker: OwnCooker }) {
 }
 
 /** Along which of its controls a cooker is drawn, and how that is read. */
-function measure(cooker: OwnCooker): { name: string; of: (settings: Record<string, number>) => number; write: (value: number) => string } {
+function measure(
+  cooker: OwnCooker,
+  say: (message: Message | null) => string,
+): { name: string; of: (settings: Record<string, number>) => number; write: (value: number) => string } {
   const first = cooker.controls[0];
   const whole = (value: number) => String(Math.round(10 * value) / 10);
   if (first === undefined) return { name: '', of: () => 0, write: whole };
@@ -95,6 +101,6 @@ function measure(cooker: OwnCooker): { name: string; of: (settings: Record<strin
       of: (settings) => cooker.controls.reduce((sum, control) => sum + (settings[control.id] ?? 0), 0),
       write: whole,
     };
-  const names: Record<string, string> = { mm: `${first.name}, mm`, '°C': 'Set to, °C', kg: 'Coals in the bed, kg' };
-  return { name: names[first.unit] ?? first.name, of: (settings) => settings[first.id] ?? 0, write: whole };
+  const names: Record<string, string> = { mm: `${say(first.name)}, mm`, '°C': 'Set to, °C', kg: 'Coals in the bed, kg' };
+  return { name: names[first.unit] ?? say(first.name), of: (settings) => settings[first.id] ?? 0, write: whole };
 }

@@ -125,7 +125,7 @@ export function FireCurve({ fire, zone, now, readings }: Props) {
                 />
                 {(i === 0 || x(refuel.minutes) - x(fire.refuels[0]?.minutes ?? 0) > 56 * i) && (
                   <text x={x(refuel.minutes) - 4} y={fuelTop - 6} textAnchor="middle" fill="var(--ember)" fontWeight="700">
-                    {`+${refuel.words.includes('kg') ? format.mass(refuel.kg) : (/^\d+/.exec(refuel.words)?.[0] ?? '')}`}
+                    {`+${refuel.pieces ?? format.mass(refuel.kg)}`}
                   </text>
                 )}
               </g>

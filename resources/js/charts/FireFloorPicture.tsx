@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import type { FilePile, Floor } from '../api/types';
 import { useUnits } from '../units/units';
 import { fluxRgb } from './flux';
+import { useSay } from '../words/Said';
 
 type Props = {
   floor: Floor;
@@ -25,6 +26,7 @@ const THUMB_RADIUS = 0.06;
 /** The fire from above: coals where they lie, the heat that they send up as a field, and the meat's outline over it. */
 export function FireFloorPicture({ floor, meat, chosen, onChoose, onMove }: Props) {
   const format = useUnits();
+  const say = useSay();
   const svg = useRef<SVGSVGElement>(null);
   const [dragged, setDragged] = useState<{ pile: number; x: number; y: number } | null>(null);
   const [long, wide] = [floor.length_cm, floor.width_cm];
@@ -128,7 +130,7 @@ export function FireFloorPicture({ floor, meat, chosen, onChoose, onMove }: Prop
             key={i}
             role={onMove === null ? undefined : 'button'}
             tabIndex={onMove === null ? undefined : 0}
-            aria-label={`Coals ${i + 1} of ${piles.length}: ${pile.words}, ${where(pile, format)}. Arrow keys move them, plus and minus change how many, Delete takes them away.`}
+            aria-label={`Coals ${i + 1} of ${piles.length}: ${say(pile.words)}, ${where(pile, format)}. Arrow keys move them, plus and minus change how many, Delete takes them away.`}
             aria-pressed={onMove === null ? undefined : chosen === i}
             className={clsx(onMove !== null && 'cursor-grab focus:outline-none [&:focus-visible>circle:first-child]:stroke-[1.8]')}
             onKeyDown={(event) => press(event, i)}
@@ -170,7 +172,7 @@ export function FireFloorPicture({ floor, meat, chosen, onChoose, onMove }: Prop
               fontWeight="700"
               pointerEvents="none"
             >
-              {short(pile.words, pile.kg, whole)}
+              {short(pile, whole)}
             </text>
           </g>
         ))}
@@ -233,9 +235,8 @@ function Field({ floor }: { floor: Floor }) {
 const round = (cm: number) => Number(cm.toFixed(1));
 
 /** 19 for “19 briquettes”; a mass otherwise. */
-function short(words: string, kg: number, whole: number): string {
-  const count = /^(\d+) /.exec(words)?.[1];
-  return count !== undefined && !words.includes('kg') ? count : whole > 0 ? `${kg.toFixed(1)}` : '';
+function short(pile: Floor['piles'][number], whole: number): string {
+  return pile.pieces !== null ? String(pile.pieces) : whole > 0 ? pile.kg.toFixed(1) : '';
 }
 
 function where(pile: { x_cm: number; y_cm: number }, format: ReturnType<typeof useUnits>): string {

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { Entry, Working } from '../api/types';
-import { Prose } from '../units/Prose';
+import { Said, useSay } from '../words/Said';
 import { Why } from '../ui/Why';
 import { useRoom } from '../ui/useRoom';
 import { at, clock, day, duration, roundTimes } from '../units/time';
@@ -22,6 +22,7 @@ export function PreparationStrip({
   workings: readonly Working[];
 }) {
   const [ref, room] = useRoom<HTMLDivElement>();
+  const say = useSay();
   const first = entries[0];
   if (first === undefined) return null;
   const width = Math.max(260, room.width);
@@ -38,7 +39,7 @@ export function PreparationStrip({
           className="block"
           fontSize="12.5"
           role="img"
-          aria-label={entries.map((entry) => `${entry.title}, from ${day(entry.at, now)} ${clock(entry.at)}`).join('; ')}
+          aria-label={entries.map((entry) => `${say(entry.title)}, from ${day(entry.at, now)} ${clock(entry.at)}`).join('; ')}
         >
           {days.map((midnight) => (
             <line
@@ -54,7 +55,7 @@ export function PreparationStrip({
           {long.map((entry, i) => {
             const from = x(at(entry.at));
             const to = x(ends(entry, on));
-            const words = entry.title.split(':')[0] ?? '';
+            const words = nameOf(entry);
             const inside = to - from > words.length * 7.2 + 12;
             return (
               <g key={entry.id}>
@@ -97,14 +98,14 @@ export function PreparationStrip({
               {day(entry.at, now)} {clock(entry.at)}
             </span>
             <span>
-              <strong>{entry.title.split(':')[0]}</strong>
+              <strong>{nameOf(entry)}</strong>
               {entry.late && <strong className="text-ember"> · late</strong>}
               <span className="block text-soft">
-                <Prose>{entry.detail}</Prose>
+                <Said>{entry.detail}</Said>
               </span>
             </span>
             <span className="label">
-              <Why of={`prepare.${entry.id.split('.')[2] ?? ''}`} workings={workings}>
+              <Why of={`prepare.${entry.parts[0] ?? ''}`} workings={workings}>
                 {duration((ends(entry, on) - at(entry.at)) / 60_000)}
               </Why>
             </span>
@@ -116,3 +117,6 @@ export function PreparationStrip({
 }
 
 const ends = (entry: Entry, on: number) => (entry.until === null ? on : at(entry.until));
+
+/** The preparation alone, without the dish. */
+const nameOf = (entry: Entry): string => (typeof entry.title.values.preparation === 'string' ? entry.title.values.preparation : '');

@@ -3,19 +3,24 @@ import type { Plan } from '../api/types';
 import { useRoom } from '../ui/useRoom';
 import { at, clock } from '../units/time';
 
-type Segment = { from: number; to: number; words: string; tone: 'prep' | 'fire' | 'heat' | 'rest' | 'carve' };
+type Segment = { from: number; to: number; words: string; tone: 'prep' | 'fire' | 'heat' | 'rest' | 'carve' | 'side' };
 
 const TONES: Record<Segment['tone'], { fill: string; text: string; line: string }> = {
   prep: { fill: 'var(--raised)', text: 'var(--ink)', line: 'var(--ink)' },
   fire: { fill: 'var(--straw)', text: 'var(--on-straw)', line: 'var(--straw)' },
   heat: { fill: 'var(--ember)', text: 'var(--on-ember)', line: 'var(--ember)' },
   rest: { fill: 'var(--water)', text: 'var(--paper)', line: 'var(--water)' },
+  side: { fill: 'var(--paper)', text: 'var(--ink)', line: 'var(--ember)' },
   carve: { fill: 'var(--herb)', text: 'var(--paper)', line: 'var(--herb)' },
 };
 
 const THREAD = 30;
+/** Sides hang below the roast on thinner threads, as few as do without two at once. */
+const LANE = 20;
 const GAP = 7;
 const FOOT = 20;
+/** What hands do, as notches under the day. */
+const HANDS = 12;
 const NARROW = 560;
 
 /** The whole day threaded on one line, one thread a dish, with now marked. */
@@ -25,14 +30,18 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
   const serve = at(plan.serve_at);
   const zone = plan.time_zone;
   const threads = plan.dishes.map((_, dish) => segmentsOf(plan, dish));
-  const all = threads.flat();
+  const lanes = lanesOf(plan, Math.min(...threads.flat().map((segment) => segment.from)));
+  const all = [...threads, ...lanes].flat();
   if (all.length === 0) return <div ref={ref} />;
   const start = Math.min(...all.map((segment) => segment.from));
   const end = Math.max(serve, ...all.map((segment) => segment.to));
   const narrow = width < NARROW;
   const left = 8;
   const x = scaleLinear([start, end], [left, width - 14]);
-  const height = 12 + threads.length * (THREAD + GAP) + FOOT;
+  const below = 12 + threads.length * (THREAD + GAP);
+  const strip = below + lanes.length * (LANE + GAP);
+  const work = workOf(plan, start, end);
+  const height = strip + HANDS + FOOT;
   const marks = readable(
     [start, ...all.filter((segment) => segment.tone === 'heat').flatMap((segment) => [segment.from, segment.to]), serve],
     x,
@@ -88,6 +97,51 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
             </g>
           );
         })}
+        {lanes.map((lane, i) =>
+          lane.map((side) => {
+            const y = below + i * (LANE + GAP);
+            const room = x(side.to) - x(side.from) - 2;
+            const fits = side.words.length * CHARACTER_PX + 8 < room;
+            return (
+              <g key={`${side.words}${side.from}`}>
+                <rect
+                  x={x(side.from) + 1}
+                  y={y}
+                  width={Math.max(4, room)}
+                  height={LANE}
+                  rx="4"
+                  fill={TONES.side.fill}
+                  stroke={TONES.side.line}
+                  strokeWidth="1.5"
+                />
+                <text
+                  x={fits ? x(side.from) + 1 + room / 2 : x(side.from) - 5}
+                  y={y + LANE / 2 + 4.5}
+                  textAnchor={fits ? 'middle' : 'end'}
+                  fontWeight="650"
+                  fill={TONES.side.text}
+                >
+                  {side.words}
+                </text>
+                <title>{`${side.words}, ${clock(side.from, zone)} to ${clock(side.to, zone)}`}</title>
+              </g>
+            );
+          }),
+        )}
+        <g>
+          <title>{handsSpoken(plan)}</title>
+          <line x1={left} x2={width - 14} y1={strip + HANDS - 2} y2={strip + HANDS - 2} stroke="var(--hair)" strokeWidth="1.5" />
+          {work.map((one, i) => (
+            <rect
+              key={i}
+              x={x(one.from)}
+              y={strip + (one.clash ? 0 : 4)}
+              width={Math.max(2, x(one.to) - x(one.from) - 0.5)}
+              height={HANDS - 2 - (one.clash ? 0 : 4)}
+              fill={one.clash ? 'var(--ember)' : 'var(--soft)'}
+            />
+          ))}
+        </g>
         {marks.map((mark) => (
           <text
             key={mark}
@@ -132,12 +186,48 @@ export function segmentsOf(plan: Plan, dish: number): Segment[] {
     const entry = plan.run_sheet.find((candidate) => candidate.id === `d${dish}.stage.${i + 1}`);
     const from = i === 0 ? on : at(plan.run_sheet.find((candidate) => candidate.id === `d${dish}.stage.${i}`)?.at ?? '');
     const to = entry === undefined ? pull : at(entry.at);
-    if (to > from) segments.push({ from, to, words: stage.cooker_name, tone: stage.cooker === 'rest' ? 'rest' : 'heat' });
+    if (to > from)
+      segments.push({ from, to, words: stage.cooker_name, tone: stage.cooker === 'rest' || stage.cooker === 'fridge' ? 'rest' : 'heat' });
   });
   if (carve > pull) segments.push({ from: pull, to: carve, words: 'rest', tone: 'rest' });
-  const serve = at(plan.serve_at);
-  if (serve > carve) segments.push({ from: carve, to: serve, words: 'carve', tone: 'carve' });
+  const carved = Math.max(
+    at(plan.serve_at),
+    carve + (plan.run_sheet.find((entry) => entry.dish === dish && entry.act === 'carve')?.minutes ?? 0) * 60_000,
+  );
+  if (carved > carve) segments.push({ from: carve, to: carved, words: 'carve', tone: 'carve' });
   return segments;
+}
+
+/** The sides that are seen to on the day, on as few lanes as keep each and its name apart from the next. */
+export function lanesOf(plan: Plan, from: number): Segment[][] {
+  const lanes: Segment[][] = [];
+  const sides = plan.sides
+    .map((side): Segment => ({ from: at(side.on_at), to: at(side.off_at), words: side.name, tone: 'side' }))
+    .filter((side) => side.from >= from)
+    .sort((a, b) => a.from - b.from);
+  // A name beside a short bar takes the room of some minutes before it.
+  const span = Math.max(1, at(plan.serve_at) - from);
+  const reach = (side: Segment) => side.from - (side.words.length / 100) * span;
+  for (const side of sides) {
+    const lane = lanes.find((one) => (one.at(-1)?.to ?? -Infinity) <= reach(side));
+    if (lane === undefined) lanes.push([side]);
+    else lane.push(side);
+  }
+  return lanes;
+}
+
+/** When hands are busy between two moments, and where there are too few of them. */
+export function workOf(plan: Plan, start: number, end: number): { from: number; to: number; clash: boolean }[] {
+  return plan.run_sheet
+    .filter((entry) => entry.minutes > 0)
+    .map((entry) => ({ from: at(entry.at), to: at(entry.at) + entry.minutes * 60_000, clash: entry.clash !== null }))
+    .filter((one) => one.from >= start && one.to <= end + 60_000);
+}
+
+function handsSpoken(plan: Plan): string {
+  const clashes = plan.run_sheet.filter((entry) => entry.clash !== null).length;
+  const pairs = plan.hands === 1 ? 'one pair of hands' : `${plan.hands} pairs of hands`;
+  return clashes === 0 ? `What ${pairs} do, one thing after another` : `What ${pairs} do: ${clashes} times they are wanted twice`;
 }
 
 const CHARACTER_PX = 7.4;
@@ -165,6 +255,8 @@ function spoken(plan: Plan, threads: Segment[][]): string {
         (dish, i) =>
           `${dish.name}: ${(threads[i] ?? []).map((segment) => `${segment.words} from ${clock(segment.from, zone)}`).join(', ')}`,
       )
-      .join('. ') + `. Table at ${clock(plan.serve_at)}.`
+      .join('. ') +
+    plan.sides.map((side) => `. ${side.name} from ${clock(side.on_at)} to ${clock(side.off_at)}`).join('') +
+    `. Table at ${clock(plan.serve_at)}.`
   );
 }

@@ -6,7 +6,7 @@ import { ControlsPicture } from '../charts/ControlsPicture';
 import { NumberField, type Typed } from '../ui/NumberField';
 import { Segments } from '../ui/Segments';
 import { useDebounced } from '../ui/useDebounced';
-import { Prose } from '../units/Prose';
+import { Said } from '../words/Said';
 import { useUnits } from '../units/units';
 import { ControlFields } from './ControlFields';
 
@@ -47,19 +47,19 @@ export function Ask({ cooker }: { cooker: OwnCooker }) {
         <NumberField label="Air outside" of="temperature" digits={0} value={air} errors={errors.air_c} onChange={setAir} />
         <NumberField label="Wind" of={{ unit: 'm/s' }} value={wind} errors={errors.wind_ms} onChange={setWind} />
       </div>
-      {said !== null && said !== undefined && <Said cooker={cooker} said={said} way={way} />}
+      {said !== null && said !== undefined && <Answered cooker={cooker} said={said} way={way} />}
     </section>
   );
 }
 
-function Said({ cooker, said, way }: { cooker: OwnCooker; said: NonNullable<CookerAnswer['for_target']>; way: 'target' | 'settings' }) {
+function Answered({ cooker, said, way }: { cooker: OwnCooker; said: NonNullable<CookerAnswer['for_target']>; way: 'target' | 'settings' }) {
   const format = useUnits();
   return (
     <div aria-live="polite">
       {way === 'target' ? (
         <>
           <p className="wide mb-3 text-xl leading-6 first-letter:uppercase">
-            <Prose>{said.words}</Prose>
+            <Said>{said.words}</Said>
           </p>
           <ControlsPicture controls={cooker.controls} settings={said.settings} />
           <p className="label mt-2">

@@ -1,6 +1,7 @@
 import type { Control } from '../api/types';
 import { NumberField, type Typed } from '../ui/NumberField';
 import type { Errors } from '../roast/ticket/errors';
+import { useSay } from '../words/Said';
 
 const PERCENT = 100;
 
@@ -19,6 +20,7 @@ export function ControlFields({
   /** whether one that is left empty is asked for, or stands at its least */
   required?: boolean;
 }) {
+  const say = useSay();
   return (
     <div className="grid grid-cols-2 items-end gap-3">
       {controls.map((control) => {
@@ -27,7 +29,7 @@ export function ControlFields({
         return (
           <NumberField
             key={control.id}
-            label={control.name}
+            label={say(control.name)}
             of={
               control.unit === '°C'
                 ? 'temperature'

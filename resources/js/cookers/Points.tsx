@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { call } from '../api/client';
 import { useCookerChange } from '../api/queries';
 import type { OwnCooker } from '../api/types';
-import { Prose } from '../units/Prose';
+import { Said, useSay } from '../words/Said';
 import { day } from '../units/time';
 import { useUnits } from '../units/units';
 import { useNow } from '../ui/useNow';
@@ -13,6 +13,7 @@ const STRAY = 0.35;
 /** What was read on it, latest first; strays are kept and said to be so. */
 export function Points({ cooker }: { cooker: OwnCooker }) {
   const format = useUnits();
+  const say = useSay();
   const now = useNow(60_000);
   const [all, setAll] = useState(false);
   const forget = useCookerChange<string>((id) =>
@@ -31,10 +32,10 @@ export function Points({ cooker }: { cooker: OwnCooker }) {
               <span className="wide text-lg">{format.degrees(one.celsius)}</span>
               <span className="min-w-0">
                 <span className="block truncate first-letter:uppercase">
-                  <Prose>{one.words}</Prose>
+                  <Said>{one.words}</Said>
                 </span>
                 <span className="label block truncate">
-                  {one.phase === 'settled' ? '' : `${one.phase_words.toLowerCase()}, ${Math.round(one.minutes)} min; `}
+                  {one.phase === 'settled' ? '' : `${say(one.phase_words).toLowerCase()}, ${Math.round(one.minutes)} min; `}
                   {format.degrees(one.air_c)} outside, {one.wind_ms} m/s{one.rain && ', rain'}
                   {one.at !== null && `, ${day(one.at, now)}`}
                 </span>
@@ -47,7 +48,7 @@ export function Points({ cooker }: { cooker: OwnCooker }) {
               <button
                 type="button"
                 className="min-h-11 min-w-11 text-soft hover:text-ember"
-                aria-label={`Take out ${format.degrees(one.celsius)}, ${one.words}`}
+                aria-label={`Take out ${format.degrees(one.celsius)}, ${say(one.words)}`}
                 disabled={forget.isPending}
                 onClick={() => forget.mutate(one.id)}
               >

@@ -11,6 +11,7 @@ import { Ask } from './Ask';
 import { NewCooker } from './NewCooker';
 import { Points } from './Points';
 import { Trial } from './Trial';
+import { text } from '../words/testing';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('../api/client', async (original) => ({
@@ -20,7 +21,7 @@ vi.mock('../api/client', async (original) => ({
 
 const said = {
   settings: { intake_mm: 8, exhaust_mm: 8 },
-  words: 'both slots 8 mm',
+  words: text('both slots 8 mm'),
   celsius: { low: 148, likely: 150, high: 153 },
   reached: true,
   extrapolated: false,
@@ -136,7 +137,7 @@ describe('a trial', () => {
   });
 
   it('takes burners in per cent and sends them as shares', async () => {
-    const gas = aCooker({ controls: [{ id: 'burner_1', name: 'Burner 1', unit: 'share', least: 0, most: 1, step: 0.125 }] });
+    const gas = aCooker({ controls: [{ id: 'burner_1', name: text('Burner 1'), unit: 'share', least: 0, most: 1, step: 0.125 }] });
     show(<Trial cooker={gas} />);
     await userEvent.type(screen.getByLabelText('Burner 1'), '75');
     await userEvent.type(screen.getByLabelText('It read'), '190');
@@ -192,7 +193,7 @@ describe('a new one', () => {
 
 describe('its curve', () => {
   it('is drawn along what a hand sets', () => {
-    const share = (id: string) => ({ id, name: id, unit: 'share' as const, least: 0, most: 1, step: 0.125 });
+    const share = (id: string) => ({ id, name: text(id), unit: 'share' as const, least: 0, most: 1, step: 0.125 });
     show(<CookerCurve cooker={aCooker()} />);
     expect(screen.getByText('Lower slot, mm')).toBeInTheDocument();
     show(<CookerCurve cooker={aCooker({ controls: [share('burner_1'), share('burner_2')] })} />);

@@ -7,7 +7,7 @@ import { coreNow } from '../roast/live/coreNow';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
-import { Prose } from '../units/Prose';
+import { Said } from '../words/Said';
 import { at, clock, countdown, day, duration } from '../units/time';
 import { useUnits } from '../units/units';
 import { PastLine } from '../log/PastLine';
@@ -113,10 +113,10 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
                 {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
               </div>
               <div className="wide text-[2rem] leading-[1.05] md:text-[3rem]">
-                <Prose>{next.title}</Prose>
+                <Said>{next.title}</Said>
               </div>
               <p className="mt-1.5 text-soft">
-                <Prose>{next.detail}</Prose>
+                <Said>{next.detail}</Said>
               </p>
             </div>
           )}
@@ -146,7 +146,7 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
               <li key={entry.id} className="flex min-h-10 items-center gap-4 border-b border-hair">
                 <span className="w-12 font-bold">{clock(entry.at)}</span>
                 <span className="min-w-0 truncate">
-                  <Prose>{entry.title}</Prose>
+                  <Said>{entry.title}</Said>
                 </span>
               </li>
             ))}

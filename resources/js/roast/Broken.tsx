@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { BrokenRoast } from '../api/types';
-import { Prose } from '../units/Prose';
+import { Said } from '../words/Said';
 import { clock, day } from '../units/time';
 import { useUnits } from '../units/units';
 import { titleOf } from './acts';
@@ -30,7 +30,7 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
       <div role="alert" className="my-3 border-l-[3px] border-ember pl-3">
         <p className="font-semibold">This roast cannot be worked out as it stands.</p>
         <p>
-          <Prose>{roast.trouble}</Prose> All that was put in and logged is kept. Change what is wrong, or take it with you.
+          <Said>{roast.trouble}</Said> All that was put in and logged is kept. Change what is wrong, or take it with you.
         </p>
         <p className="flex flex-wrap gap-x-6">
           <a className="text-push inline-flex items-center" href={`/api/roasts/${roast.id}/file`} download>
@@ -71,7 +71,9 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
             {roast.logged.map((line, i) => (
               <li key={i} className="flex min-h-9 items-center gap-3 border-t border-hair">
                 <span className="w-12 font-bold">{clock(line.at)}</span>
-                <span className="flex-1">{line.words}</span>
+                <span className="flex-1">
+                  <Said>{line.words}</Said>
+                </span>
                 {line.celsius !== null && <span className="font-bold text-water">{format.degrees(line.celsius, 1)}</span>}
               </li>
             ))}

@@ -1,12 +1,13 @@
 import { FileButton } from '../ui/FileButton';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { call } from '../api/client';
 import { useRoastChange } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { marksOf } from './acts';
 import { Learning } from './Learning';
-import { Prose } from '../units/Prose';
+import { Said } from '../words/Said';
 import { at, clock } from '../units/time';
 
 /** Plan against fact, what the readings taught, and what to change. */
@@ -24,6 +25,9 @@ export function Debrief({ roast }: { roast: Roast }) {
         <div className="opens mt-8">
           <h2 className="text-lg">Take it with you</h2>
           <div className="mt-2 grid gap-2">
+            <Link className="push push-main" to={`/roasts/new?like=${roast.id}`}>
+              Cook this again
+            </Link>
             <a className="push" href={`/api/roasts/${roast.id}/file`} download>
               The roast as a file
             </a>
@@ -67,19 +71,19 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
           {findings.map((finding) => (
             <tr key={finding.id} className="border-t border-hair align-baseline">
               <th scope="row" className="py-2 pr-3 font-medium text-soft">
-                {finding.what}
+                <Said>{finding.what}</Said>
               </th>
               <td className="py-2 pr-3 whitespace-nowrap">
-                <Prose>{finding.planned}</Prose>
+                <Said>{finding.planned}</Said>
               </td>
               <td className="py-2 pr-3 whitespace-nowrap">
                 <span className="wide text-lg">
-                  <Prose>{finding.fact}</Prose>
+                  <Said>{finding.fact}</Said>
                 </span>
                 <span className="label block">{finding.basis === 'read' ? 'read or logged' : 'worked out between readings'}</span>
               </td>
               <td className="hidden py-2 sm:table-cell">
-                <Prose>{finding.lesson}</Prose>
+                <Said>{finding.lesson}</Said>
               </td>
             </tr>
           ))}
@@ -88,7 +92,10 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
       <ul className="mt-2 list-disc pl-5 sm:hidden">
         {findings.map((finding) => (
           <li key={finding.id}>
-            <span className="text-soft">{finding.what}:</span> <Prose>{finding.lesson}</Prose>
+            <span className="text-soft">
+              <Said>{finding.what}</Said>:
+            </span>{' '}
+            <Said>{finding.lesson}</Said>
           </li>
         ))}
       </ul>

@@ -7,17 +7,19 @@ export function DishSwitch({
   index,
   onChange,
   note,
+  label = 'Dish',
 }: {
   dishes: readonly { name: string }[];
   index: number;
   onChange: (index: number) => void;
   note?: (index: number) => ReactNode;
+  label?: string;
 }) {
   if (dishes.length < 2) return null;
   return (
     <div className="mb-3">
       <Segments
-        label="Dish"
+        label={label}
         inline={note !== undefined}
         value={String(index)}
         options={dishes.map((dish, i) => ({ id: String(i), name: dish.name, note: note?.(i) }))}

@@ -13,6 +13,7 @@ import { heatOf, useUnits } from '../units/units';
 import { entryAt } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Mixes } from './Mixes';
+import { noHour } from './live/coreNow';
 
 /** What the plan answers: when it goes on and comes off, how the heat gets in, and who is fed. */
 export function Food({ plan }: { plan: Plan }) {
@@ -63,7 +64,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
         <Answer
           label="Pull at"
           tone="ember"
-          remark={stuck ? 'not at this heat' : cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}
+          remark={stuck ? noHour(live) : cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}
         >
           <Why of={live === null ? 'pull_c' : 'live.pull_c'} workings={workings}>
             {format.degrees(pullC)}

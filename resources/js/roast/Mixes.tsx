@@ -6,7 +6,8 @@ import { FileButton } from '../ui/FileButton';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
-import { inUnits, useUnits } from '../units/units';
+import { useUnits } from '../units/units';
+import { Said } from '../words/Said';
 
 const key = ['mixes'] as const;
 
@@ -73,12 +74,14 @@ export function Mixes({ kg, guests }: { kg: number; guests: number }) {
             {mix.items.map((item) => (
               <li key={item.what} className="flex justify-between gap-4 border-t border-hair py-1.5">
                 <span>{item.what}</span>
-                <strong className="text-right">{inUnits(item.amount, format)}</strong>
+                <strong className="text-right">
+                  <Said>{item.amount}</Said>
+                </strong>
               </li>
             ))}
           </ul>
           {mix.basis === 'per_l' || mix.basis === 'parts' ? <p className="label border-t border-hair pt-2">For a litre in all.</p> : null}
-          <p className="mt-2 text-soft">{mix.method}</p>
+          <p className="mt-2 text-soft">{mix.trouble === null ? mix.method : <Said>{mix.trouble}</Said>}</p>
         </div>
       </div>
       <Sheet title="A mix of your own" open={writing} onClose={() => setWriting(false)}>

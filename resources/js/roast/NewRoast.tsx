@@ -1,35 +1,77 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { call, Refused } from '../api/client';
-import { keys, useReference } from '../api/queries';
+import { keys, useCookers, useReference, useRoast } from '../api/queries';
+import type { Reference } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
 import { clock } from '../units/time';
 import { useUnits } from '../units/units';
-import { entryAt } from './acts';
+import { entryAt, titleOf } from './acts';
+import { again, begunFrom, grown, type Beginning as Way } from './beginnings';
+import { Beginnings } from './Beginnings';
 import { TooLate } from './TooLate';
 import { newDraft, toFile, type Draft } from './draft';
 import { Food } from './Food';
 import { Planner } from './Planner';
 import { Ticket } from './ticket/Ticket';
 
-/** A roast from nothing: sensible defaults, and an answer at once. */
+/** A roast from a way of cooking, from one that was cooked before, or from nothing: sensible defaults, and an answer at once. */
 export function NewRoast() {
   const reference = useReference();
+  const like = useSearchParams()[0].get('like');
   return (
     <Frame>
       {reference.isPending && <Loading what="the cuts and cookers" />}
       {reference.isError && <Trouble error={reference.error} retry={() => void reference.refetch()} />}
-      {reference.data !== undefined && <Writing start={newDraft(reference.data, new Date())} />}
+      {reference.data !== undefined &&
+        (like === null ? <Beginning reference={reference.data} /> : <Again id={like} reference={reference.data} />)}
     </Frame>
   );
 }
 
-function Writing({ start }: { start: Draft }) {
+function Beginning({ reference }: { reference: Reference }) {
+  const [chosen, setChosen] = useState<Way | 'nothing' | null>(null);
+  const own = useCookers().data ?? [];
+  if (chosen === null)
+    return (
+      <>
+        <h1 className="mb-3 text-2xl">Plan a roast</h1>
+        <Beginnings reference={reference} onChosen={setChosen} onNothing={() => setChosen('nothing')} />
+      </>
+    );
+  const table = newDraft(reference, new Date());
+  return (
+    <Writing
+      title={chosen === 'nothing' ? 'Plan a roast' : chosen.name}
+      start={chosen === 'nothing' ? table : begunFrom(table, chosen, own)}
+      way={chosen === 'nothing' ? null : chosen}
+      onBack={() => setChosen(null)}
+    />
+  );
+}
+
+/** One that was cooked before, with its own cookers as they are known by now. */
+function Again({ id, reference }: { id: string; reference: Reference }) {
+  const roast = useRoast(id);
+  if (roast.isPending) return <Loading what="that roast" />;
+  if (roast.isError) return <Trouble error={roast.error} retry={() => void roast.refetch()} />;
+  return (
+    <Writing
+      title={`${titleOf(roast.data)}, again`}
+      start={again(newDraft(reference, new Date()), roast.data.file)}
+      way={null}
+      onBack={null}
+    />
+  );
+}
+
+function Writing({ title, start, way, onBack }: { title: string; start: Draft; way: Way | null; onBack: (() => void) | null }) {
   const [draft, setDraft] = useState(start);
+  const [weighed, setWeighed] = useState(false);
   const [errors, setErrors] = useState<Record<string, string[]>>({});
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
@@ -54,7 +96,14 @@ function Writing({ start }: { start: Draft }) {
   };
   return (
     <>
-      <h1 className="mb-3 text-2xl">Plan a roast</h1>
+      <div className="mb-3 flex flex-wrap items-baseline gap-x-5">
+        <h1 className="text-2xl">{title}</h1>
+        {onBack !== null && (
+          <button type="button" className="text-push" onClick={onBack}>
+            Another way to begin
+          </button>
+        )}
+      </div>
       <Planner
         draft={draft}
         plan={null}
@@ -65,6 +114,10 @@ function Writing({ start }: { start: Draft }) {
             draft={draft}
             onChange={(next) => {
               setDraft(next);
+              // Until something was weighed, more guests are more of it.
+              if (next.dishes !== draft.dishes) setWeighed(true);
+              else if (way !== null && !weighed && typeof next.people === 'number' && next.people !== draft.people)
+                setDraft(grown(next, way, next.people));
               setErrors({});
             }}
             errors={refused}

@@ -3,7 +3,7 @@ import type { Entry, Roast } from '../api/types';
 import { useState } from 'react';
 import { useNow } from '../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
-import { Prose } from '../units/Prose';
+import { Said, useSay } from '../words/Said';
 import { clock, day } from '../units/time';
 import { eventFor } from './acts';
 import { TooLate } from './TooLate';
@@ -16,6 +16,7 @@ const RULES: Partial<Record<Entry['act'], string>> = {
   cover: 'bg-straw',
   on: 'bg-ember',
   stage: 'bg-ember',
+  side: 'bg-straw',
   pull: 'bg-ember',
   rest: 'bg-water',
   hold: 'bg-ember',
@@ -26,6 +27,7 @@ const RULES: Partial<Record<Entry['act'], string>> = {
 /** The day for one pair of hands: every act with its hour, ticked off as it is done. */
 export function RunSheet({ roast }: { roast: Roast }) {
   const now = useNow(15_000);
+  const say = useSay();
   const log = useLogging(roast);
   const [when, setWhen] = useState<Moment>(NOW);
   const moment = momentOf(when, roast.plan.time_zone);
@@ -71,14 +73,19 @@ export function RunSheet({ roast }: { roast: Roast }) {
                 <span className={clsx('h-full min-h-9 w-1 rounded-full', RULES[entry.act] ?? 'bg-hair')} />
                 <span className="min-w-0 py-1">
                   <span className={clsx('block font-semibold', entry.done && 'line-through decoration-1')}>
-                    <Prose>{entry.title}</Prose>
+                    <Said>{entry.title}</Said>
                   </span>
                   <span className="label block md:hidden">
-                    <Prose>{entry.detail}</Prose>
+                    <Said>{entry.detail}</Said>
                   </span>
+                  {entry.clash !== null && !entry.done && (
+                    <span className="block font-semibold text-ember">
+                      <Said>{entry.clash}</Said>
+                    </span>
+                  )}
                 </span>
                 <span className="hidden text-soft md:block">
-                  <Prose>{entry.detail}</Prose>
+                  <Said>{entry.detail}</Said>
                 </span>
                 <span className="label hidden md:block">
                   {entry.late ? (
@@ -99,7 +106,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
                       entry.done ? 'border-herb text-herb' : entry.late ? 'border-ember' : 'border-soft',
                     )}
                     aria-pressed={entry.done}
-                    aria-label={`${entry.title}: ${entry.done ? 'done, undo' : 'done'}`}
+                    aria-label={`${say(entry.title)}: ${entry.done ? 'done, undo' : 'done'}`}
                     onClick={() => tick(entry)}
                     disabled={log.act.isPending || log.undo.isPending}
                   >
@@ -117,6 +124,9 @@ export function RunSheet({ roast }: { roast: Roast }) {
         <button type="button" className="push" onClick={() => window.print()}>
           Print for the fireside
         </button>
+        <a className="push inline-flex items-center" href={`/api/roasts/${roast.id}/run-sheet.ics`} download="run-sheet.ics">
+          Into your calendar
+        </a>
       </p>
     </section>
   );

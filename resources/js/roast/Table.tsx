@@ -7,7 +7,7 @@ import { useNow } from '../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
-import { Prose } from '../units/Prose';
+import { Said } from '../words/Said';
 import { at, clock, countdown, duration } from '../units/time';
 import { useUnits } from '../units/units';
 import { entryAt, mainDish, marksOf } from './acts';
@@ -145,14 +145,14 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           <h2 className="text-lg">Keep</h2>
           <dl className="mt-1">
             {roast.plan.keeping.map((rule) => (
-              <div key={rule.when} className="border-t border-hair py-2">
+              <div key={rule.when.id} className="border-t border-hair py-2">
                 <dt className="font-semibold">
-                  <Prose>{rule.when}</Prose>
+                  <Said>{rule.when}</Said>
                 </dt>
                 <dd>
-                  <Prose>{rule.then}</Prose>{' '}
+                  <Said>{rule.then}</Said>{' '}
                   <span className="label">
-                    <Prose>{rule.source}</Prose>
+                    <Said>{rule.source}</Said>
                   </span>
                 </dd>
               </div>

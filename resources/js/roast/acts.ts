@@ -16,7 +16,6 @@ const BY_CHORE: Record<string, EventKind> = { baste: 'basted', spray: 'basted', 
 
 /** The event that logs an entry of the run sheet as done. */
 export function eventFor(entry: Entry, dishes: readonly FileDish[]): { kind: EventKind; stage?: number } {
-  const parts = entry.id.split('.');
   switch (entry.act) {
     case 'on':
       return { kind: 'on' };
@@ -25,11 +24,11 @@ export function eventFor(entry: Entry, dishes: readonly FileDish[]): { kind: Eve
     case 'carve':
       return { kind: 'carved' };
     case 'stage':
-      return { kind: 'stage', stage: Number(parts[2]) };
+      return { kind: 'stage', stage: Number(entry.parts[0]) };
     case 'fire':
-      return { kind: entry.id.includes('.refuel.') ? 'fuel' : 'tick' };
+      return { kind: entry.parts[1] === 'refuel' ? 'fuel' : 'tick' };
     case 'chore': {
-      const chore = dishes[entry.dish ?? 0]?.stages[Number(parts[2])]?.chores?.[Number(parts[3])];
+      const chore = dishes[entry.dish ?? 0]?.stages[Number(entry.parts[0])]?.chores?.[Number(entry.parts[1])];
       return { kind: BY_CHORE[chore?.do ?? ''] ?? 'tick' };
     }
     default:

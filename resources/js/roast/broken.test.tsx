@@ -6,6 +6,7 @@ import type { BrokenRoast } from '../api/types';
 import { Hearth } from '../hearth/Hearth';
 import { aRoast, reference, show } from '../testing';
 import { Broken } from './Broken';
+import { text } from '../words/testing';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('../api/client', async (original) => ({
@@ -19,7 +20,15 @@ const broken: BrokenRoast = {
   id: 'b',
   name: 'Mammoth for the lock keeper',
   status: 'broken',
-  trouble: 'There is no cut called “mammoth”. At 150 °C nothing helps.',
+  trouble: {
+    id: 'words.sentences',
+    values: {
+      parts: [
+        { id: 'field.unknown', values: { what: { id: 'quantity.cut', values: {} }, name: 'mammoth' } },
+        { id: 'forecast.at_this_height_water_boils', values: { boils: { value: 95, unit: '°C', digits: 0 } } },
+      ],
+    },
+  },
   now: '2031-10-04T12:00:00Z',
   serve_at: '2031-10-04T18:45:00Z',
   note: '',
@@ -28,8 +37,8 @@ const broken: BrokenRoast = {
     dishes: [{ cut: 'duck', name: 'Duck', mass_kg: 2.2, stages: [{ cooker: 'kettle', pull: true }] }],
   },
   logged: [
-    { at: '2031-10-04T11:00:00Z', words: 'On the heat', celsius: null },
-    { at: '2031-10-04T11:40:00Z', words: 'Middle', celsius: 22 },
+    { at: '2031-10-04T11:00:00Z', words: text('On the heat'), celsius: null },
+    { at: '2031-10-04T11:40:00Z', words: text('Middle'), celsius: 22 },
   ],
 };
 
@@ -53,7 +62,7 @@ describe('a roast that can no longer be worked out', () => {
   it('says why, shows what was logged, and how to take it out', async () => {
     answering({});
     show(<Broken roast={broken} now={NOW} />, { temperatureUnit: 'f', massUnit: 'lb' });
-    expect(screen.getByRole('alert')).toHaveTextContent('There is no cut called “mammoth”. At 302 °F nothing helps.');
+    expect(screen.getByRole('alert')).toHaveTextContent('There is no cut called “mammoth”. At this height water boils at 203 °F');
     expect(screen.getByRole('link', { name: 'Save the roast as a file' })).toHaveAttribute('href', '/api/roasts/b/file');
     expect(screen.getByRole('link', { name: 'Its readings (CSV)' })).toHaveAttribute('href', '/api/roasts/b/readings.csv');
     expect(screen.getByRole('region', { name: 'What was logged' })).toHaveTextContent('11:40Middle71.6°');

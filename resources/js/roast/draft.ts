@@ -3,7 +3,7 @@ import type { Typed } from '../ui/NumberField';
 import { ownZone, withOffset } from '../units/time';
 
 /** A roast being written: as the roast file, but a number may still be what the cook is typing. */
-export type DraftChore = { do: string; every_minutes?: Typed; from_minutes?: Typed };
+export type DraftChore = { do: string; words?: string; every_minutes?: Typed; from_minutes?: Typed };
 export type DraftStage = {
   cooker: string;
   cooker_c?: Typed;
@@ -12,8 +12,10 @@ export type DraftStage = {
   minutes?: Typed;
   pull?: boolean;
   until_tender?: boolean;
+  until_brown?: Typed;
   wrap?: 'foil' | 'paper' | undefined;
   chores?: DraftChore[];
+  preparations?: string[] | undefined;
 };
 export type DraftRig = {
   kind: FileRig['kind'];
@@ -34,7 +36,8 @@ export type DraftDish = {
   target_c?: Typed;
   coast?: boolean;
   rest_minutes?: Typed;
-  preparations?: string[];
+  course?: number;
+  preparations?: string[] | undefined;
   rig?: DraftRig;
   stages: DraftStage[];
 };
@@ -47,6 +50,8 @@ export type DraftFire = {
   moisture_percent?: Typed;
   piles?: FilePile[];
 };
+/** Something beside the roast that goes by the clock. */
+export type DraftSide = { side: string; name?: string; minutes?: Typed; course?: number; with?: number | undefined };
 export type Draft = {
   format?: string;
   version?: number;
@@ -61,8 +66,11 @@ export type Draft = {
   wind_ms?: Typed;
   rain?: boolean;
   altitude_m?: Typed;
+  hands?: Typed;
+  course_minutes?: Typed;
   fires?: DraftFire[];
   dishes: DraftDish[];
+  sides?: DraftSide[];
 };
 
 /** What goes to the server: fields left empty are left out, and answered with their default. */
@@ -109,6 +117,26 @@ export function newDraft(reference: Reference, now: Date): Draft {
     air_c: 15,
     dishes: [{ ...newDish(cut), pieces: 1, stages: [{ cooker: 'kettle', cooker_c: 180, pull: true }] }],
   };
+}
+
+/** Places without a fire. */
+const OFF_THE_HEAT: readonly string[] = ['rest', 'fridge'];
+
+/** The draft without one dish: what lay in its pot has a place of its own, and what lay in others' stays there. */
+export function withoutDish(draft: Draft, index: number): Draft {
+  const sides = draft.sides?.map((side): DraftSide => {
+    if (side.with === undefined || side.with < index) return side;
+    return { ...side, with: side.with === index ? undefined : side.with - 1 };
+  });
+  return { ...draft, dishes: draft.dishes.filter((_, i) => i !== index), ...(sides === undefined ? {} : { sides }) };
+}
+
+/** A dish beside another: on its last cooker, at the same heat, for that is what burns. */
+export function beside(dish: DraftDish, other: DraftDish | undefined): DraftDish {
+  const last = other?.stages.findLast((stage) => !OFF_THE_HEAT.includes(stage.cooker));
+  if (last === undefined) return dish;
+  const { cooker, cooker_c, hand_s } = last;
+  return { ...dish, stages: [{ cooker, cooker_c, hand_s, pull: true }] };
 }
 
 /** Another cut on the same cooker: what belonged to the old one goes. */

@@ -7,7 +7,7 @@ import { UnitsContext } from '../units/units';
 import { NumberField, type Typed } from '../ui/NumberField';
 import { entry } from '../testing';
 import { eventFor } from './acts';
-import { likelyHour, massFor, toFile, withCut } from './draft';
+import { beside, likelyHour, massFor, toFile, withCut } from './draft';
 import { Keypad } from './live/Keypad';
 
 const places = [
@@ -154,5 +154,24 @@ describe('acts', () => {
 
   it('knows which stage begins', () => {
     expect(eventFor(entry('d0.stage.2', 'stage', ''), dishes)).toEqual({ kind: 'stage', stage: 2 });
+  });
+});
+
+describe('a dish beside another', () => {
+  const potatoes = { cut: 'potatoes', mass_kg: 0.2, stages: [{ cooker: 'kettle', cooker_c: 150, pull: true }] };
+
+  it('takes the last cooker of the one before, at its heat, and not its rests', () => {
+    const duck = {
+      cut: 'duck',
+      mass_kg: 2,
+      stages: [
+        { cooker: 'gas', cooker_c: 180, until_core_c: 50 },
+        { cooker: 'rest', minutes: 10 },
+      ],
+    };
+    expect(beside(potatoes, duck).stages).toEqual([{ cooker: 'gas', cooker_c: 180, hand_s: undefined, pull: true }]);
+    const lamb = { cut: 'lamb-whole', mass_kg: 15, stages: [{ cooker: 'open-spit', hand_s: 6, pull: true }] };
+    expect(beside(potatoes, lamb).stages[0]).toMatchObject({ cooker: 'open-spit', hand_s: 6 });
+    expect(beside(potatoes, undefined)).toBe(potatoes);
   });
 });

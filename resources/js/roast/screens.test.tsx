@@ -13,6 +13,7 @@ import { Live } from './live/Live';
 import { NewRoast } from './NewRoast';
 import { RoastPage } from './RoastPage';
 import { Table } from './Table';
+import { text } from '../words/testing';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('../api/client', async (original) => ({
@@ -28,9 +29,10 @@ const mix = {
   name: 'Weir rub',
   kind: 'rub',
   basis: 'per_kg',
-  basis_words: 'for each kilogram',
-  items: [{ what: 'salt', amount: '53 g' }],
+  basis_words: text('for each kilogram'),
+  items: [{ what: 'salt', amount: text('53 g') }],
   method: 'Mix.',
+  trouble: null,
 };
 
 /** The server, as far as these screens ask it; what is not said otherwise answers with the roast. */
@@ -206,7 +208,7 @@ describe('a new roast', () => {
   it('starts from sensible figures and is kept', async () => {
     answering({ '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes } });
     open('/roasts/new');
-    await screen.findByText('Plan a roast');
+    await userEvent.click(await screen.findByRole('button', { name: 'From nothing' }));
     await waitFor(() => expect(sent('POST', '/api/preview').length).toBeGreaterThan(0));
     expect(sent('POST', '/api/preview')[0]).toMatchObject({ people: 4, dishes: [{ cut: 'duck', stages: [{ cooker: 'kettle' }] }] });
     await userEvent.click(await screen.findByRole('button', { name: 'Keep this roast' }));
@@ -220,6 +222,7 @@ describe('a new roast', () => {
       'POST /api/roasts': new Unreachable('The kitchen cannot be reached.'),
     });
     open('/roasts/new');
+    await userEvent.click(await screen.findByRole('button', { name: 'From nothing' }));
     await userEvent.type(await screen.findByLabelText('Occasion'), 'First supper');
     await userEvent.click(await screen.findByRole('button', { name: 'Keep this roast' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('The kitchen cannot be reached.');
@@ -231,7 +234,7 @@ describe('live', () => {
   it('says what is next and logs it with one tap', async () => {
     const roast = cooking();
     roast.plan.run_sheet = [
-      entry('d0.pull', 'pull', '2031-10-04T18:20:00Z', { title: 'Pull Brace of ducks' }),
+      entry('d0.pull', 'pull', '2031-10-04T18:20:00Z', { title: text('Pull Brace of ducks') }),
       ...roast.plan.run_sheet.slice(-1),
     ];
     show(<Live roast={roast} />);
@@ -299,7 +302,12 @@ describe('live', () => {
   });
 
   it('says what the core asks for, large, and what was read when', async () => {
-    const advice = { act: 'take_off' as const, words: 'Take it off', why: 'It reads 60 °C; its number is 54 °C.', minutes: null };
+    const advice = {
+      act: 'take_off' as const,
+      words: text('Take it off'),
+      why: text('It reads 60 °C; its number is 54 °C.'),
+      minutes: null,
+    };
     const read = { id: 'a', celsius: 60, at: new Date(Date.now() - 20_000).toISOString() };
     show(<Live roast={cooking({}, { live: live({ advice, read, core_now_c: { low: 59, likely: 60, high: 61 } }) })} />);
     expect(screen.getByRole('alert')).toHaveTextContent('Take it offIt reads 60 °C; its number is 54 °C.');
@@ -339,7 +347,9 @@ describe('table', () => {
         pulled_at: new Date(Date.now() - 4 * 60_000).toISOString(),
         rest_minutes: 12,
         live: live({
-          warnings: [{ id: 'below_safe_minimum', words: 'Below the safe minimum for poultry: 74 °C.', source: 'Published: USDA FSIS' }],
+          warnings: [
+            { id: 'below_safe_minimum', words: text('Below the safe minimum for poultry: 74 °C.'), source: text('Published: USDA FSIS') },
+          ],
         }),
       },
     );
@@ -362,11 +372,11 @@ describe('table', () => {
 describe('debrief', () => {
   const finding = {
     id: 'minutes',
-    what: 'On the heat',
-    planned: '78 min',
-    fact: '92 min',
+    what: text('On the heat'),
+    planned: text('78 min'),
+    fact: text('92 min'),
     basis: 'read' as const,
-    lesson: 'Less heat than planned reached it.',
+    lesson: text('Less heat than planned reached it.'),
   };
   const done = () =>
     cooking(
@@ -403,12 +413,12 @@ describe('debrief', () => {
         dish: 0,
         at: '2031-10-04T17:40:00Z',
         place: 'cooker',
-        place_words: 'Cooker',
+        place_words: text('Cooker'),
         celsius: 171,
         hand_s: null,
         sure: false,
         counts: true,
-        verdict: 'Counts',
+        verdict: text('Counts'),
       },
     ];
     answering({

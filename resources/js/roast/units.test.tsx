@@ -3,6 +3,7 @@ import { describe, expect, it, vi } from 'vitest';
 import type { Entry } from '../api/types';
 import { aRoast, entry, show } from '../testing';
 import { RunSheet } from './RunSheet';
+import type { Message } from '../words/say';
 
 const call = vi.hoisted(() => vi.fn().mockResolvedValue({}));
 vi.mock('../api/client', async (original) => ({
@@ -12,12 +13,34 @@ vi.mock('../api/client', async (original) => ({
 
 const AT = '2031-10-04T17:00:00Z';
 
+const c = (value: number) => ({ value, unit: '°C', digits: 0 });
+const cm = (value: number) => ({ value, unit: 'cm', digits: 0 });
+const mm = (value: number) => ({ value, unit: 'mm', digits: null });
+const note = (...parts: Message[]): Message => ({ id: 'words.notes', values: { parts } });
+const dish = 'ducks';
+
+const slots: Message = { id: 'settings.both_slots', values: { both: mm(9) } };
 const sheet: Entry[] = [
-  entry('d0.preheat', 'preheat', AT, { title: 'Bring the kettle to 176.67 °C', detail: 'Slots wide open to 137 °C, then both slots 9 mm' }),
-  entry('d0.on', 'on', AT, { title: 'Ducks on', detail: 'Kettle at 176.67 °C; probe: deep in the breast' }),
-  entry('d0.earth', 'cover', AT, { title: 'Foil over the coals, then earth', detail: '12 cm of earth, pressed down' }),
-  entry('d0.pull', 'pull', AT, { title: 'Pull ducks', detail: 'At 54.44 °C in the core; 57.22 °C is counted on by the carving' }),
-  entry('d0.hold', 'hold', AT, { title: 'Keep ducks hot', detail: 'In a box or an oven at 75 °C: 57 °C or more' }),
+  entry('d0.preheat', 'preheat', AT, {
+    title: { id: 'fire_task.bring', values: { cooker: 'kettle', target: c(176.6667) } },
+    detail: note(
+      { id: 'fire_task.slots_wide_open', values: { close_in: c(137), settings: slots } },
+      { id: 'fire_task.lid_down', values: {} },
+    ),
+  }),
+  entry('d0.on', 'on', AT, {
+    title: { id: 'sheet.on', values: { dish } },
+    detail: note({ id: 'sheet.cooker_at', values: { cooker: 'kettle', heat: c(176.6667) } }),
+  }),
+  entry('d0.earth', 'cover', AT, {
+    title: { id: 'sheet.foil_over_the_coals', values: {} },
+    detail: note({ id: 'sheet.foil_or_sheet_first', values: { earth: cm(12) } }),
+  }),
+  entry('d0.pull', 'pull', AT, {
+    title: { id: 'sheet.pull', values: { dish } },
+    detail: { id: 'sheet.at_in_the_core', values: { pull: c(54.4444), target: c(57.2222) } },
+  }),
+  entry('d0.hold', 'hold', AT, { title: { id: 'sheet.keep_hot', values: { dish } } }),
 ];
 
 const shown = (temperatureUnit: 'c' | 'f', massUnit: 'kg' | 'lb') => {

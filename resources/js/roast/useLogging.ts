@@ -2,9 +2,10 @@ import { useState } from 'react';
 import { serverNow } from '../api/clock';
 import { call } from '../api/client';
 import { post, type Parcel } from '../api/outbox';
-import { useRoastChange } from '../api/queries';
+import { useRoastChange, useRoastLog } from '../api/queries';
 import type { EventKind, Roast, Settings } from '../api/types';
 import { withOffset } from '../units/time';
+import type { Message } from '../words/say';
 
 type NewAct = {
   kind: EventKind;
@@ -22,10 +23,11 @@ type NewAct = {
 /** Logging and undoing: each act carries an id of its own, so that it is logged once however often it is sent. */
 export function useLogging(roast: Roast) {
   const time = (when?: number) => withOffset(new Date(when ?? serverNow()));
-  const act = useRoastChange<NewAct>(({ when, ...input }) =>
+  const act = useRoastLog<NewAct>(roast.id, ({ when, ...input }) =>
     post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
   );
-  const read = useRoastChange<{ dish: number; place: string; celsius?: number; hand_s?: number; sure?: boolean; when?: number }>(
+  const read = useRoastLog<{ dish: number; place: string; celsius?: number; hand_s?: number; sure?: boolean; when?: number }>(
+    roast.id,
     ({ when, ...input }) => post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
   );
   /** A line of the log gets another time and keeps its id. */
@@ -40,7 +42,7 @@ export function useLogging(roast: Roast) {
     return after;
   });
   /** What was undone last goes back as it was: the same id, the same moment. */
-  const putBack = useRoastChange<Parcel>(async (parcel) => {
+  const putBack = useRoastLog<Parcel>(roast.id, async (parcel) => {
     setUndone(null);
     return await post(parcel);
   });
@@ -92,25 +94,25 @@ export type Logged = {
   verdict: string;
 };
 
-export function logged(roast: Roast): Logged[] {
+export function logged(roast: Roast, say: (message: Message | null) => string): Logged[] {
   return [
     ...roast.readings.map((reading): Logged => ({
       what: 'readings',
       id: reading.id,
       at: reading.at,
       dish: reading.dish,
-      words: reading.place_words,
+      words: say(reading.place_words),
       celsius: reading.celsius,
       hand_s: reading.hand_s,
       counts: reading.counts,
-      verdict: reading.verdict,
+      verdict: say(reading.verdict),
     })),
     ...roast.events.map((event): Logged => ({
       what: 'events',
       id: event.id,
       at: event.at,
       dish: event.dish,
-      words: words(roast, event),
+      words: words(roast, event, say),
       celsius: null,
       hand_s: null,
       counts: true,
@@ -119,9 +121,9 @@ export function logged(roast: Roast): Logged[] {
   ].sort((a, b) => b.at.localeCompare(a.at));
 }
 
-function words(roast: Roast, event: Roast['events'][number]): string {
+function words(roast: Roast, event: Roast['events'][number], say: (message: Message | null) => string): string {
   if (event.kind === 'note') return event.note ?? '';
-  if (event.kind === 'tick') return roast.plan.run_sheet.find((entry) => entry.id === event.entry)?.title ?? event.words;
+  if (event.kind === 'tick') return say(roast.plan.run_sheet.find((entry) => entry.id === event.entry)?.title ?? event.words);
   const dish = roast.plan.dishes.length > 1 && event.dish !== null ? `: ${roast.plan.dishes[event.dish]?.name ?? ''}` : '';
-  return `${event.words}${dish}`;
+  return `${say(event.words)}${dish}`;
 }

@@ -12,6 +12,9 @@ import { RunSheet } from './RunSheet';
 import { Ticket } from './ticket/Ticket';
 import { TooLate } from './TooLate';
 import { logged } from './useLogging';
+import { text } from '../words/testing';
+import { formatter } from '../units/units';
+import { say } from '../words/say';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('../api/client', async (original) => ({
@@ -70,9 +73,23 @@ describe('ticket', () => {
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
     await userEvent.click(screen.getByRole('button', { name: 'Add a dish' }));
     expect(seen.at(-1)?.dishes.map((dish) => dish.cut)).toEqual(['duck', 'potatoes']);
-    await userEvent.click(screen.getAllByRole('button', { name: /More about this dish/ })[1] as HTMLElement);
+    // One dish at a time stands on the ticket: the new one now, the other a press away.
+    expect(screen.getByLabelText('What')).toHaveValue('Potatoes');
+    await userEvent.click(within(screen.getByRole('radiogroup', { name: 'Dish on the ticket' })).getByRole('radio', { name: /duck/i }));
+    expect(screen.getByLabelText('What')).toHaveValue('Duck, whole');
+    await userEvent.click(screen.getByRole('radio', { name: /potatoes/i }));
+    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Take this dish away' }));
+    expect(screen.queryByRole('radiogroup', { name: 'Dish on the ticket' })).toBeNull();
     expect(seen.at(-1)?.dishes.map((dish) => dish.cut)).toEqual(['duck']);
+  });
+
+  it('marks the dish that wants mending, where another stands on the ticket', () => {
+    const two = { ...draft(), dishes: [newDish(duck), newDish(duck)] };
+    show(<Writing start={two} errors={{ 'dishes.1.mass_kg': ['One piece weighs more.'] }} />);
+    const [first, second] = screen.getAllByRole('radio', { name: /duck/i });
+    expect(first).not.toHaveTextContent('to mend');
+    expect(second).toHaveTextContent('to mend');
   });
 
   it('gives a stage that is no longer the last an end of its own', async () => {
@@ -84,8 +101,9 @@ describe('ticket', () => {
       { cooker: 'kettle', until_core_c: 45 },
       { cooker: 'open-grate', pull: true },
     ]);
-    await userEvent.click(screen.getByRole('button', { name: 'Take stage 2 out' }));
-    expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([{ cooker: 'kettle' }]);
+    await userEvent.click(screen.getByRole('button', { name: /^Stage 2: before, again/ }));
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Take it out' }));
+    expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([{ cooker: 'kettle', pull: true }]);
   });
 
   it('asks an open fire for seconds of the hand, and any other for degrees', async () => {
@@ -160,7 +178,7 @@ describe('run sheet', () => {
     const roast = aRoast({
       events: [anEvent('tick', 'Done', '2031-10-04T16:31:00.000Z', { entry: 'd0.light' })],
     });
-    roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney', done: true });
+    roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: text('Light the chimney'), done: true });
     show(<RunSheet roast={roast} />);
     await userEvent.click(screen.getByRole('button', { name: 'Light the chimney: done, undo' }));
     await waitFor(() => expect(call).toHaveBeenCalledWith('DELETE', '/api/roasts/roast/events/e1'));
@@ -168,7 +186,7 @@ describe('run sheet', () => {
 
   it('marks what is late in words, not by colour alone', () => {
     const roast = aRoast();
-    roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: 'Light the chimney', late: true });
+    roast.plan.run_sheet[0] = entry('d0.light', 'light', '2031-10-04T16:30:00Z', { title: text('Light the chimney'), late: true });
     show(<RunSheet roast={roast} />);
     expect(screen.getByText('late')).toBeInTheDocument();
   });
@@ -201,7 +219,7 @@ describe('rig', () => {
     spit: {
       fit: 'tied',
       fits: true,
-      words: 'It fits when it is tied; a loose leg would touch.',
+      words: text('It fits when it is tied; a loose leg would touch.'),
       usable_cm: 58,
       room_cm: 17,
       keep_cm: 2.5,
@@ -224,7 +242,7 @@ describe('rig', () => {
       counter_kg: 0.6,
       counter_arm_cm: 9.4,
     },
-    bar: { sag_mm: 2.7, stress_mpa: 38, of_yield: 0.18, holds: true, span_that_holds_cm: 120, source: 'Published' },
+    bar: { sag_mm: 2.7, stress_mpa: 38, of_yield: 0.18, holds: true, span_that_holds_cm: 120, source: text('Published') },
     pot: null,
     pit: null,
     frame: null,
@@ -304,16 +322,17 @@ describe('what is next', () => {
             dish: 0,
             at: '2031-10-04T17:30:00.200Z',
             place: 'core',
-            place_words: 'Middle',
+            place_words: text('Middle'),
             celsius: 24,
             hand_s: null,
             sure: false,
             counts: false,
-            verdict: 'Left out',
+            verdict: text('Left out'),
           },
         ],
         events: [anEvent('note', 'Note', '2031-10-04T17:30:00.900Z', { note: 'Wind' })],
       }),
+      (message) => (message === null ? '' : say(message, formatter({ temperatureUnit: 'c', massUnit: 'kg' }))),
     );
     expect(lines.map((line) => line.words)).toEqual(['Wind', 'Middle']);
     expect(lines[1]).toMatchObject({ counts: false, celsius: 24 });

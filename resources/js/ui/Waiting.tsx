@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { serverNow } from '../api/clock';
 import { discard, flush, mend, useOutbox, type Kept } from '../api/outbox';
 import { keys } from '../api/queries';
-import { Prose } from '../units/Prose';
 import { at, clock, withOffset } from '../units/time';
 import { useUnits } from '../units/units';
 import { NumberField, type Typed } from './NumberField';
@@ -85,7 +84,7 @@ function One({ kept }: { kept: Kept }) {
       ) : (
         <>
           <p role="alert" className="text-ember">
-            <Prose>{[kept.refused.message, ...Object.values(kept.refused.errors).flat()].filter(first).join(' ')}</Prose> {trouble}
+            {[kept.refused.message, ...Object.values(kept.refused.errors).flat()].filter(first).join(' ')} {trouble}
           </p>
           {reading !== undefined && <NumberField label="It read" of="temperature" value={celsius} onChange={setCelsius} />}
           <div className="mt-2 flex flex-wrap gap-2">

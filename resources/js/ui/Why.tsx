@@ -1,7 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import type { ReactNode } from 'react';
 import type { Working } from '../api/types';
-import { Prose } from '../units/Prose';
+import { Said } from '../words/Said';
 
 /** A figure that opens to its working: inputs, rule and source. */
 export function Why({
@@ -30,21 +30,25 @@ export function Why({
         className="z-30 w-[min(23rem,calc(100vw-24px))] rounded-lg border-[1.5px] border-ink bg-raised p-4 shadow-[0_6px_24px_rgb(0_0_0/0.18)]"
       >
         <p>
-          <Prose>{working.rule}</Prose>
+          <Said>{working.rule}</Said>
         </p>
         {working.inputs.length > 0 && (
           <dl className="mt-3 border-t border-hair">
             {working.inputs.map((input) => (
-              <div key={input.label} className="flex justify-between gap-4 border-b border-hair py-1">
-                <dt className="text-soft">{input.label}</dt>
+              <div key={JSON.stringify(input.label)} className="flex justify-between gap-4 border-b border-hair py-1">
+                <dt className="text-soft">
+                  <Said>{input.label}</Said>
+                </dt>
                 <dd className="text-right font-semibold">
-                  <Prose>{input.value}</Prose>
+                  <Said>{input.value}</Said>
                 </dd>
               </div>
             ))}
           </dl>
         )}
-        <p className="label mt-3">{working.source}</p>
+        <p className="label mt-3">
+          <Said>{working.source}</Said>
+        </p>
       </PopoverPanel>
     </Popover>
   );

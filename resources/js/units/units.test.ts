@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, clock, countdown, day, duration, fromLocalInput, localInput, roundTimes, zoneMinutes } from './time';
-import { formatter, inUnits } from './units';
+import { quantity, say } from '../words/say';
+import { formatter } from './units';
 
 const metric = formatter({ temperatureUnit: 'c', massUnit: 'kg' });
 const us = formatter({ temperatureUnit: 'f', massUnit: 'lb' });
@@ -35,14 +36,17 @@ describe('units', () => {
     expect(metric.degrees(56.4)).toBe('56°');
   });
 
-  it('puts prose into the cook’s units, differences as differences', () => {
-    expect(inUnits('At 57 °C in the core; climbs 6.0 K, 3 kg, 10 cm', us)).toBe('At 135 °F in the core; climbs 10.8 °F, 6.6 lb, 3.9 in');
-    expect(inUnits('climbs 6.0 K', metric)).toBe('climbs 6.0 °C');
-    expect(inUnits('Starts at −2 °C', us)).toBe('Starts at 28 °F');
-  });
-
-  it('leaves other words alone', () => {
-    expect(inUnits('12 kgs, 9 W/m²K, log₁₀ 6.5', us)).toBe('12 kgs, 9 W/m²K, log₁₀ 6.5');
+  it('puts a message into the cook’s units, differences as differences', () => {
+    const at = (celsius: number) => ({ value: celsius, unit: '°C', digits: 0 });
+    const climb = { id: 'why.the_same_heat_followed', values: { climb: { value: 6, unit: 'K', digits: 0 } } };
+    expect(say({ id: 'words.figure', values: { figure: at(57) } }, us)).toBe('135 °F');
+    expect(say({ id: 'words.figure', values: { figure: at(-2) } }, metric)).toBe('−2 °C');
+    expect(say(climb, us)).toContain('more than 11 °F above');
+    expect(say(climb, metric)).toContain('more than 6 °C above');
+    expect(quantity({ value: 3, unit: 'kg', digits: 0 }, us)).toBe('6.6 lb');
+    expect(quantity({ value: 10, unit: 'cm', digits: 0 }, us)).toBe('3.9 in');
+    expect(quantity({ value: 1.5, unit: 'm', digits: 1 }, us)).toBe('4.9 ft');
+    expect(quantity({ value: 9, unit: 'kW/m²', digits: 0 }, us)).toBe('9 kW/m²');
   });
 });
 
@@ -127,16 +131,16 @@ describe('the table’s own clock', () => {
 });
 
 describe('what was typed in °F', () => {
-  // 350 °F is 176.67 °C: two decimals mark it as exact.
-  it('comes back as typed, in prose too', () => {
+  // 350 °F is 176.6667 °C.
+  it('comes back as typed, in a message too', () => {
     const stored = Number(us.fromDegrees(350).toFixed(4));
     expect(us.temperature(stored)).toBe('350 °F');
-    expect(inUnits('Bring the kettle to 176.67 °C', us)).toBe('Bring the kettle to 350 °F');
-    expect(inUnits('Bring the kettle to 176.67 °C', metric)).toBe('Bring the kettle to 177 °C');
+    const bring = { id: 'sheet.bring', values: { cooker: 'kettle', heat: { value: stored, unit: '°C', digits: 0 } } };
+    expect(say(bring, us)).toBe('Bring the kettle to 350 °F');
+    expect(say(bring, metric)).toBe('Bring the kettle to 177 °C');
     for (let typed = 100; typed <= 600; typed += 5) {
-      const celsius = us.fromDegrees(typed);
-      const prose = `${Math.abs(celsius - Math.round(celsius)) < 0.04 ? celsius.toFixed(0) : celsius.toFixed(2)} °C`;
-      expect(inUnits(prose, us)).toBe(`${typed} °F`);
+      const celsius = Number(us.fromDegrees(typed).toFixed(4));
+      expect(quantity({ value: celsius, unit: '°C', digits: 0 }, us)).toBe(`${typed} °F`);
     }
   });
 });

@@ -39,11 +39,12 @@ export function formatter(units: Units) {
     },
   };
   const degrees = scales.temperature.toShown;
-  const round = (value: number, digits: number) => {
-    const factor = 10 ** digits;
-    return (Math.round(value * factor) / factor).toLocaleString('en', {
-      minimumFractionDigits: digits,
-      maximumFractionDigits: digits,
+  /** So many decimals; null for as many as it needs, up to two. */
+  const round = (value: number, digits: number | null) => {
+    const factor = 10 ** (digits ?? 2);
+    return (Math.round(value * factor) / factor + 0).toLocaleString('en', {
+      minimumFractionDigits: digits ?? 0,
+      maximumFractionDigits: digits ?? 2,
       useGrouping: false,
     });
   };
@@ -51,24 +52,26 @@ export function formatter(units: Units) {
     ...units,
     degreeSign: scales.temperature.unit,
     lengthUnit: scales.length.unit,
+    figure: round,
     /** 63° */
     degrees: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)}°`,
     /** 63 °C */
-    temperature: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)} ${fahrenheit ? '°F' : '°C'}`,
+    temperature: (celsius: number, digits: number | null = 0) => `${round(degrees(celsius), digits)} ${fahrenheit ? '°F' : '°C'}`,
     /** A difference: 6 °C */
-    difference: (kelvin: number, digits = 0) => `${round(fahrenheit ? kelvin * 1.8 : kelvin, digits)} ${fahrenheit ? '°F' : '°C'}`,
+    difference: (kelvin: number, digits: number | null = 0) =>
+      `${round(fahrenheit ? kelvin * 1.8 : kelvin, digits)} ${fahrenheit ? '°F' : '°C'}`,
     mass: (kg: number) =>
       pounds
-        ? kg < POUND_KG
+        ? kg > 0 && kg < POUND_KG
           ? `${round((kg / POUND_KG) * 16, 1)} oz`
           : `${round(kg / POUND_KG, 1)} lb`
-        : kg < 1
+        : kg > 0 && kg < 1
           ? `${round(kg * 1000, 0)} g`
-          : `${round(kg, kg < WHOLE_FROM_KG ? 1 : 0)} kg`,
+          : `${round(kg, kg > 0 && kg < WHOLE_FROM_KG ? 1 : 0)} kg`,
     /** 1.3 qt; metric volumes are left as they were written */
     volume: (litres: number, written: string) =>
       !pounds ? written : litres < QUART_L / 4 ? `${round((litres / QUART_L) * 32, 1)} fl oz` : `${round(litres / QUART_L, 1)} qt`,
-    length: (cm: number, digits = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
+    length: (cm: number, digits: number | null = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
     scales,
     toDegrees: scales.temperature.toShown,
     fromDegrees: scales.temperature.fromShown,
@@ -79,26 +82,8 @@ export function formatter(units: Units) {
   };
 }
 
-const QUANTITY = /([−-]?\d+(?:\.\d+)?) (°C|K|kg|g|cm|l|ml)(?![A-Za-z²])/g;
-
 export const OUNCE_G = 28.349523; // NIST SP 811, appendix B
 export const QUART_L = 0.9463529; // NIST SP 811, appendix B, liquid quart
-
-/** Prose from the server is written in °C, K (differences), kg, g, cm, l and ml; this puts it into the cook's units. */
-export function inUnits(prose: string, format: Formatter): string {
-  return prose.replace(QUANTITY, (_, figure: string, unit: string) => shown(figure, unit).replace(/^-/, '−'));
-
-  function shown(figure: string, unit: string): string {
-    const value = Number(figure.replace('−', '-'));
-    // Two decimals mark what was typed in another unit: exact, and shown whole.
-    const digits = /\.\d$/.test(figure) ? 1 : 0;
-    if (unit === '°C') return format.temperature(value, digits);
-    if (unit === 'K') return format.difference(value, digits);
-    if (unit === 'g') return format.massUnit === 'lb' ? format.mass(value / 1000) : `${figure} g`;
-    if (unit === 'l' || unit === 'ml') return format.volume(unit === 'l' ? value : value / 1000, `${figure} ${unit}`);
-    return unit === 'kg' ? format.mass(value) : format.length(value, format.massUnit === 'lb' ? 1 : digits);
-  }
-}
 
 /** A fire as a palm tells it: an 8 s hand. */
 export function handOf(seconds: number): string {

@@ -5,6 +5,7 @@ import { NumberField } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
 import { withFire, type Draft, type DraftFire } from '../draft';
 import type { Errors } from '../ticket/errors';
+import { useSay } from '../../words/Said';
 
 type Props = { draft: Draft; fire: Fire; cookers: readonly OwnCooker[]; onChange: (draft: Draft) => void; errors: Errors };
 
@@ -12,6 +13,7 @@ const ANY = 'any';
 
 /** What burns where, and in what weather. */
 export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
+  const say = useSay();
   const number = (draft.fires ?? []).findIndex((one) => one.cooker === fire.cooker);
   const wish: DraftFire = draft.fires?.[number] ?? { cooker: fire.cooker };
   const set = (next: Partial<DraftFire>) => onChange(withFire(draft, { ...wish, ...next }));
@@ -27,14 +29,14 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
             value={wish.own ?? ANY}
             options={[
               ...mine.map((cooker) => ({ id: cooker.name, name: cooker.name, note: `${cooker.settled} readings` })),
-              { id: ANY, name: `Any ${fire.kind_name.toLowerCase().split(',')[0] ?? ''}` },
+              { id: ANY, name: `Any ${fire.kind_short}` },
             ]}
             errors={of('own')}
             onChange={(own) => set({ own: own === ANY ? undefined : own })}
           />
         ) : (
           <p className="text-soft">
-            This answers for any {fire.kind_name.toLowerCase().split(',')[0]}.{' '}
+            This answers for any {fire.kind_short}.{' '}
             <Link to="/cookers" className="font-semibold text-ink underline decoration-hair underline-offset-4 hover:decoration-ember">
               Add your own
             </Link>{' '}
@@ -68,7 +70,7 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
             <Segments
               label={fire.count === null ? 'Coals lie' : 'Method'}
               value={wish.piles === undefined ? (wish.layout ?? fire.layout ?? '') : ''}
-              options={fire.layouts}
+              options={fire.layouts.map((layout) => ({ id: layout.id, name: say(layout.name) }))}
               onChange={(layout) => set({ layout, piles: undefined })}
             />
           </div>

@@ -5,9 +5,9 @@ import { ControlsPicture } from '../../charts/ControlsPicture';
 import { Answer } from '../../ui/Answer';
 import { Warnings } from '../../ui/Warnings';
 import { Why } from '../../ui/Why';
-import { Prose } from '../../units/Prose';
+import { Said } from '../../words/Said';
 import { at, clock, duration } from '../../units/time';
-import { handOf, useUnits } from '../../units/units';
+import { handOf, useUnits, type Formatter } from '../../units/units';
 import { Banking } from './Banking';
 import { CampOvenCount } from './CampOvenCount';
 import { FloorPanel } from './FloorPanel';
@@ -49,7 +49,7 @@ export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
             }
           >
             <Why of="fire.start" workings={fire.workings}>
-              {fire.start.pieces === null && fire.count === null ? format.mass(fire.start.kg) : <Prose>{fire.start.words}</Prose>}
+              {fire.start.pieces === null && fire.count === null ? format.mass(fire.start.kg) : <Said>{fire.start.words}</Said>}
             </Why>
           </Answer>
         )}
@@ -100,7 +100,7 @@ export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
         {fire.buy_name !== null && fire.buy_kg > 0 && (
           <Answer
             label="Have there"
-            remark={`${fire.buy_name.toLowerCase().split(',')[0]}, ${fire.kwh === null && fire.fuel !== null ? 'one refuel in hand' : 'a third to spare'}`}
+            remark={`${fire.buy_name.toLowerCase()}, ${fire.kwh === null && fire.fuel !== null ? 'one refuel in hand' : 'a third to spare'}`}
           >
             <Why of="fire.buy" workings={fire.workings}>
               {format.mass(fire.buy_kg)}
@@ -174,14 +174,14 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
             ,{' '}
           </>
         )}
-        <Prose>{settingsRemark(fire)}</Prose>
+        {settingsRemark(fire, format)}
       </p>
       {fire.smoke_g > 0 && (
         <p className="mt-3">
           Smoke, if you like it:{' '}
           <strong>
             <Why of="fire.smoke" workings={fire.workings}>
-              {fire.smoke_words}
+              <Said>{fire.smoke_words}</Said>
             </Why>
           </strong>{' '}
           ({format.mass(fire.smoke_g / 1000)}) in the first hour, while the meat is cool.
@@ -193,7 +193,7 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
             <li key={later.from_minutes} className="flex gap-3 border-t border-hair py-1.5">
               <span className="w-12 font-bold">{time(later.from_minutes)}</span>
               <span>
-                {later.hand_s === null ? format.temperature(later.target_c) : handOf(later.hand_s.target)}: <Prose>{later.words}</Prose>
+                {later.hand_s === null ? format.temperature(later.target_c) : handOf(later.hand_s.target)}: <Said>{later.words}</Said>
               </span>
             </li>
           ))}
@@ -230,11 +230,11 @@ function Headline({ fire }: { fire: Fire }) {
   return <>{set === undefined ? 'one heat' : `set ${format.degrees(value(set.id))}`}</>;
 }
 
-function settingsRemark(fire: Fire): string {
+function settingsRemark(fire: Fire, format: Formatter): string {
   if ((fire.steps[0]?.wide_until_c ?? null) !== null)
     return 'then so; the upper slot over the meat, so that heat and smoke pass it. Seen as on the cooker, larger than life.';
   if (fire.controls.some((control) => control.unit === 'share')) return 'All full with the lid down to preheat, then so.';
-  if (fire.swing_k > 0) return `It swings by ${Math.round(fire.swing_k)} K to either side: that is no fault.`;
+  if (fire.swing_k > 0) return `It swings by ${format.difference(fire.swing_k)} to either side: that is no fault.`;
   if (fire.open) return 'Freshly grey, spread as it is drawn. Then the hand test.';
   return '';
 }

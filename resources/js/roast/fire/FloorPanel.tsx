@@ -21,7 +21,7 @@ type Props = {
 /** The fire from above, to be rearranged by thumb or keys, and what the meat gets of it. */
 export function FloorPanel({ fire, laid, floor: answered, meat, onPiles }: Props) {
   const format = useUnits();
-  const floor = laid === undefined ? answered : { ...answered, piles: laid.map((pile) => ({ ...pile, words: wordsOf(pile, answered) })) };
+  const floor = laid === undefined ? answered : { ...answered, piles: laid.map((pile) => ({ ...pile, ...knownOf(pile, answered) })) };
   const [chosen, setChosen] = useState<number | null>(null);
   const movable = onPiles !== null && floor.piles.length > 0;
   const piles: FilePile[] = floor.piles.map(({ x_cm, y_cm, kg }) => ({ x_cm, y_cm, kg }));
@@ -118,7 +118,8 @@ export function FloorPanel({ fire, laid, floor: answered, meat, onPiles }: Props
   );
 }
 
-/** How much coal a pile is, in words; none until the answer knows it. */
-function wordsOf(pile: FilePile, answered: Floor): string {
-  return answered.piles.find((one) => Math.abs(one.kg - pile.kg) < 1e-3)?.words ?? '';
+/** How much coal a pile is, in pieces and in words; neither until the answer knows it. */
+function knownOf(pile: FilePile, answered: Floor): Pick<Floor['piles'][number], 'words' | 'pieces'> {
+  const known = answered.piles.find((one) => Math.abs(one.kg - pile.kg) < 1e-3);
+  return { words: known?.words ?? null, pieces: known?.pieces ?? null };
 }

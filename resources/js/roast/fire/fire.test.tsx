@@ -14,6 +14,7 @@ import { FireTicket } from './FireTicket';
 import { FireView } from './FireView';
 import { FloorPanel } from './FloorPanel';
 import { HandTest } from './HandTest';
+import { text } from '../../words/testing';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('../../api/client', async (original) => ({
@@ -43,7 +44,14 @@ describe('moving coals', () => {
         onPiles={(piles) => {
           if (piles === undefined) return;
           onPiles(piles);
-          setFloor({ ...floor, piles: piles.map((pile) => ({ ...pile, words: `${Math.round(pile.kg / 0.025)} briquettes` })) });
+          setFloor({
+            ...floor,
+            piles: piles.map((pile) => ({
+              ...pile,
+              pieces: Math.round(pile.kg / 0.025),
+              words: text(`${Math.round(pile.kg / 0.025)} briquettes`),
+            })),
+          });
         }}
       />
     );
@@ -179,7 +187,7 @@ describe('fire view', () => {
   });
 
   it('has one refuel in hand where coals are shovelled, and a third to spare where they pass through', () => {
-    const { unmount } = view(aSpitFire({ buy_name: 'Hardwood, burned to coals', buy_kg: 99, kwh: null }));
+    const { unmount } = view(aSpitFire({ buy_name: 'Hardwood', buy_kg: 99, kwh: null }));
     expect(screen.getByText('hardwood, one refuel in hand')).toBeInTheDocument();
     unmount();
     view(aFire({ fuel: null, fuels: [], buy_name: 'Propane', buy_kg: 1.2, kwh: null }));
@@ -187,7 +195,7 @@ describe('fire view', () => {
   });
 
   it('draws burners as knobs', () => {
-    const share = (id: string, name: string) => ({ id, name, unit: 'share' as const, least: 0, most: 1, step: 0.125 });
+    const share = (id: string, name: string) => ({ id, name: text(name), unit: 'share' as const, least: 0, most: 1, step: 0.125 });
     const first = aFire().steps[0];
     view(
       aFire({
@@ -220,8 +228,8 @@ describe('fire view', () => {
       aFire({
         floor: null,
         controls: [
-          { id: 'over', name: 'Coals on the lid', unit: 'pieces', least: 0, most: 60, step: 1 },
-          { id: 'under', name: 'Coals below', unit: 'pieces', least: 0, most: 60, step: 1 },
+          { id: 'over', name: text('Coals on the lid'), unit: 'pieces', least: 0, most: 60, step: 1 },
+          { id: 'under', name: text('Coals below'), unit: 'pieces', least: 0, most: 60, step: 1 },
         ],
         steps: aFire().steps.map((step) => ({
           ...step,
@@ -244,10 +252,10 @@ describe('fire view', () => {
       aFire({
         fuel: 'hardwood',
         controls: [
-          { id: 'over', name: 'Coals on the lid', unit: 'pieces', least: 0, most: 60, step: 1 },
-          { id: 'under', name: 'Coals below', unit: 'pieces', least: 0, most: 60, step: 1 },
+          { id: 'over', name: text('Coals on the lid'), unit: 'pieces', least: 0, most: 60, step: 1 },
+          { id: 'under', name: text('Coals below'), unit: 'pieces', least: 0, most: 60, step: 1 },
         ],
-        start: { kg: 0.219, words: '17 coals', pieces: null, bought_kg: 6, chimneys: null },
+        start: { kg: 0.219, words: text('17 coals'), pieces: null, bought_kg: 6, chimneys: null },
         count: { over: 17, under: 0, diameter_cm: 30.5, plain: 24, other: { over: 15, under: 9 }, refresh_minutes: 29 },
       }),
     );
@@ -330,7 +338,7 @@ describe('tending', () => {
   function Strip({ tending }: { tending: ReturnType<typeof aTending> }) {
     const refuelled = aRoast();
     refuelled.plan.fires = [aFire()];
-    refuelled.plan.run_sheet.push(entry('fire.kettle.refuel.0', 'fire', '2031-10-04T18:00:00Z', { title: 'Add 12 briquettes' }));
+    refuelled.plan.run_sheet.push(entry('fire.kettle.refuel.0', 'fire', '2031-10-04T18:00:00Z', { title: text('Add 12 briquettes') }));
     const log = useLogging(refuelled);
     return <TendingStrip tending={tending} roast={refuelled} log={log} />;
   }
@@ -349,7 +357,7 @@ describe('tending', () => {
     show(
       <Strip
         tending={aTending({
-          correction: correction === null ? null : { ...correction, act: 'fuel', words: 'Add 12 briquettes now', settings: null },
+          correction: correction === null ? null : { ...correction, act: 'fuel', words: text('Add 12 briquettes now'), settings: null },
         })}
       />,
     );
@@ -363,7 +371,7 @@ describe('tending', () => {
     show(
       <Strip
         tending={aTending({
-          correction: correction === null ? null : { ...correction, act: 'hold', words: 'Leave it as it is', drift_k_h: 1 },
+          correction: correction === null ? null : { ...correction, act: 'hold', words: text('Leave it as it is'), drift_k_h: 1 },
         })}
       />,
     );
@@ -402,7 +410,12 @@ describe('figures of a fire', () => {
       aFire({
         steps: [{ ...first, wide_until_c: 118 }],
         workings: [
-          { of: 'fire.close', rule: 'Coals glow on.', inputs: [{ label: 'Closed in at', value: '118 °C' }], source: 'Common practice' },
+          {
+            of: 'fire.close',
+            rule: text('Coals glow on.'),
+            inputs: [{ label: text('Closed in at'), value: text('118 °C') }],
+            source: text('Common practice'),
+          },
         ],
       }),
     );
@@ -420,7 +433,7 @@ describe('figures of a fire', () => {
     see(
       aFire({
         buy_name: 'Lump charcoal',
-        start: { kg: 0.5, words: '0.5 kg of lump charcoal', pieces: null, bought_kg: 0.5, chimneys: 0.2 },
+        start: { kg: 0.5, words: text('0.5 kg of lump charcoal'), pieces: null, bought_kg: 0.5, chimneys: 0.2 },
       }),
     );
     expect(screen.getByText('lump charcoal, 0.2 of a chimney')).toBeInTheDocument();
@@ -432,12 +445,12 @@ describe('figures of a fire', () => {
   });
 
   it('tells smoke by the piece, and not where it is not wanted', () => {
-    see(aFire({ smoke_g: 160, smoke_words: '2 chunks, or 4 handfuls of chips' }));
+    see(aFire({ smoke_g: 160, smoke_words: text('2 chunks, or 4 handfuls of chips') }));
     expect(screen.getByText('2 chunks, or 4 handfuls of chips')).toBeInTheDocument();
   });
 
   it('is silent on smoke for a fire in the open', () => {
-    see(aSpitFire({ smoke_g: 0, smoke_words: '' }));
+    see(aSpitFire({ smoke_g: 0, smoke_words: text('') }));
     expect(screen.queryByText(/Smoke, if you like it/)).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { FollowedDish } from '../../api/types';
-import { Prose } from '../../units/Prose';
+import { Said } from '../../words/Said';
 
 const URGENT = ['take_off', 'back_on', 'next_stage', 'hotter'];
 
@@ -12,10 +12,10 @@ export function CoreAdvice({ dish }: { dish: FollowedDish }) {
   return (
     <div role="alert" className={clsx('mt-3 border-l-[5px] py-0.5 pl-3', urgent ? 'border-ember' : 'border-water')}>
       <p className={clsx('wide leading-tight', urgent ? 'text-[1.75rem] text-ember' : 'text-lg')}>
-        <Prose>{advice.words}</Prose>
+        <Said>{advice.words}</Said>
       </p>
       <p>
-        <Prose>{advice.why}</Prose>
+        <Said>{advice.why}</Said>
       </p>
     </div>
   );

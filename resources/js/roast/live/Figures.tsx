@@ -5,7 +5,7 @@ import { Why } from '../../ui/Why';
 import { at, clock, duration } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { entryAt } from '../acts';
-import { coreNow } from './coreNow';
+import { coreNow, noHour } from './coreNow';
 
 /** The figures to be read from across the yard. */
 export function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; index: number; now: number }) {
@@ -54,7 +54,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
             ? `at ${live.read === null ? 'about ' : ''}${format.degrees(live.pull_c)}`
             : live.gets_there
               ? `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`
-              : 'not at this heat'
+              : noHour(live)
         }
       >
         <Why of="live.pull_at" workings={live.workings}>

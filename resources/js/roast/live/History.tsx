@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Roast } from '../../api/types';
 import { Sheet } from '../../ui/Sheet';
 import { When, momentOf, type Moment } from '../../ui/When';
-import { Prose } from '../../units/Prose';
+import { useSay } from '../../words/Said';
 import { clock, localInput } from '../../units/time';
 import { handOf, useUnits } from '../../units/units';
 import { logged, type Logged, type useLogging } from '../useLogging';
@@ -12,9 +12,10 @@ const SHOWN = 2;
 /** The log, latest first: each line to be undone, or put to the time when it was. */
 export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof useLogging> }) {
   const format = useUnits();
+  const say = useSay();
   const [all, setAll] = useState(false);
   const [moving, setMoving] = useState<Logged | null>(null);
-  const lines = logged(roast);
+  const lines = logged(roast, say);
   if (lines.length === 0) return <p className="label border-t border-hair pt-2">Nothing logged yet.</p>;
   return (
     <div>
@@ -30,9 +31,7 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
               {clock(line.at)}
             </button>
             <span className="min-w-0 flex-1">
-              <span className="block truncate">
-                <Prose>{line.words}</Prose>
-              </span>
+              <span className="block truncate">{line.words}</span>
             </span>
             {line.celsius !== null && (
               <span className={line.counts ? 'font-bold text-water' : 'text-soft line-through'}>
@@ -70,7 +69,7 @@ function Moving({ line, roast, log, onDone }: { line: Logged; roast: Roast; log:
   return (
     <div className="grid gap-3">
       <p>
-        <Prose>{line.words}</Prose>, logged for <strong>{clock(line.at)}</strong>.
+        {line.words}, logged for <strong>{clock(line.at)}</strong>.
       </p>
       <When label="Done" value={when} onChange={setWhen} zone={zone} />
       {log.move.error !== null && (

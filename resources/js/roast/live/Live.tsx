@@ -6,7 +6,7 @@ import { HeatSection } from '../../charts/HeatSection';
 import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
-import { Prose } from '../../units/Prose';
+import { Said, useSay } from '../../words/Said';
 import { at, clock, countdown, duration } from '../../units/time';
 import { choreFor, eventFor, mainDish, toDo } from '../acts';
 import { DishSwitch } from '../DishSwitch';
@@ -34,15 +34,16 @@ export function Live({ roast }: { roast: Roast }) {
   const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
+  const say = useSay();
   const index = chosen ?? mainDish(roast);
   const dish = roast.plan.dishes[index];
   const todo = toDo(roast.plan);
   const next = todo[0];
-  const history = logged(roast);
+  const history = logged(roast, say);
   const birds = dish?.kind === 'poultry' && !/breast|legs/.test(dish.cut);
   const places = (birds ? BIRD_PLACES : JOINT_PLACES).map((id) => ({
     id,
-    name: reference.data?.places.find((one) => one.id === id)?.name ?? id,
+    name: say(reference.data?.places.find((one) => one.id === id)?.name ?? null) || id,
   }));
   const moment = momentOf(when, roast.plan.time_zone);
   const logAct = (act: Parameters<typeof log.act.mutate>[0]) => {
@@ -97,12 +98,12 @@ export function Live({ roast }: { roast: Roast }) {
               </div>
               <div className="flex items-baseline justify-between gap-3">
                 <h2 className="text-[1.625rem] leading-8">
-                  <Prose>{next.title}</Prose>
+                  <Said>{next.title}</Said>
                 </h2>
                 <span className="wide text-[1.625rem] whitespace-nowrap text-ember">{countdown(at(next.at) - now)}</span>
               </div>
               <p className="mt-1 text-soft">
-                <Prose>{next.detail}</Prose>
+                <Said>{next.detail}</Said>
               </p>
               <button type="button" className="push push-ember mt-3 min-h-14 w-full text-lg" disabled={log.act.isPending} onClick={doNext}>
                 {isNow(when) ? 'Done' : `Done, ${whenWords(when)}`}
@@ -112,7 +113,7 @@ export function Live({ roast }: { roast: Roast }) {
                   <li key={entry.id} className="flex min-h-9 items-center gap-3 border-t border-hair">
                     <span className="w-12 font-bold">{clock(entry.at)}</span>
                     <span className="min-w-0 flex-1 truncate">
-                      <Prose>{entry.title}</Prose>
+                      <Said>{entry.title}</Said>
                     </span>
                     {entry.earliest !== null && entry.latest !== null && (
                       <span className="label">{`±${Math.round((at(entry.latest) - at(entry.earliest)) / 120_000)} min`}</span>

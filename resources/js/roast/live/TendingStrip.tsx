@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Roast, Tending } from '../../api/types';
-import { Prose } from '../../units/Prose';
+import { Said, useSay } from '../../words/Said';
 import { handOf, useUnits } from '../../units/units';
 import type { useLogging } from '../useLogging';
 import { toDo } from '../acts';
@@ -12,15 +12,16 @@ const STEADY_K_H = 3;
 /** How the cooker stands, and the one correction worth making. What is accepted is logged, and the forecast follows. */
 export function TendingStrip({ tending, roast, log }: Props) {
   const format = useUnits();
+  const say = useSay();
   const correction = tending.correction;
   const fire = roast.plan.fires.find((one) => one.cooker === tending.cooker);
   const dish = fire?.dish ?? 0;
   const byHand = fire?.hand_s !== undefined && fire.hand_s !== null;
-  const refuel = toDo(roast.plan).find((entry) => entry.id.startsWith(`fire.${tending.cooker}.refuel`));
+  const refuel = toDo(roast.plan).find((entry) => entry.act === 'fire' && entry.parts[0] === tending.cooker && entry.parts[1] === 'refuel');
   const accept = () => {
     if (correction === null) return;
     if (correction.act === 'set' && correction.settings !== null) {
-      log.act.mutate({ kind: 'set', dish, settings: correction.settings, celsius: tending.target_c, note: correction.words });
+      log.act.mutate({ kind: 'set', dish, settings: correction.settings, celsius: tending.target_c, note: say(correction.words) });
     } else if (correction.act === 'fuel') {
       log.act.mutate({ kind: 'fuel', dish, entry: refuel?.id });
     }
@@ -38,7 +39,7 @@ export function TendingStrip({ tending, roast, log }: Props) {
             <span className="wide text-xl text-water">{stands(correction, format)}</span>
             <span className="label">
               target {correction.hand_s === null ? format.degrees(tending.target_c) : handOf(correction.hand_s.target)},{' '}
-              {drift(correction.drift_k_h, correction.hand_s === null ? format : null)}, <Prose>{tending.words}</Prose>
+              {drift(correction.drift_k_h, correction.hand_s === null ? format : null)}, <Said>{tending.words}</Said>
             </span>
           </>
         )}
@@ -52,10 +53,10 @@ export function TendingStrip({ tending, roast, log }: Props) {
         <div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2">
           <div className="min-w-0 flex-1 basis-56">
             <p className={correction.act === 'set' || correction.act === 'fuel' ? 'text-lg leading-6 font-bold' : 'font-semibold'}>
-              <Prose>{correction.words}</Prose>
+              <Said>{correction.words}</Said>
             </p>
             <p className="label">
-              <Prose>{correction.why}</Prose> Look again in {correction.look_minutes} min.
+              <Said>{correction.why}</Said> Look again in {correction.look_minutes} min.
             </p>
           </div>
           {(correction.act === 'set' || correction.act === 'fuel') && (

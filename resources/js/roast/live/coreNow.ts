@@ -12,3 +12,6 @@ export function coreNow(live: Live, now: number): { low: number; likely: number;
   const moved = before + (after - before) * (steps - Math.floor(steps)) - (celsius[0] ?? before);
   return { low: live.core_now_c.low + moved, likely: live.core_now_c.likely + moved, high: live.core_now_c.high + moved };
 }
+
+/** Why no hour is named: the readings have to be looked at first, or the heat does not do. */
+export const noHour = (live: { disagrees: boolean }): string => (live.disagrees ? 'once it is read again' : 'not at this heat');

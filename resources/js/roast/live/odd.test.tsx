@@ -6,6 +6,7 @@ import { UnitsContext } from '../../units/units';
 import { CoreAdvice } from './CoreAdvice';
 import { Figures } from './Figures';
 import { useOddReading } from './useOddReading';
+import type { Message } from '../../words/say';
 
 const call = vi.hoisted(() => vi.fn().mockResolvedValue({}));
 vi.mock('../../api/client', async (original) => ({
@@ -108,7 +109,7 @@ describe('the figures by the fire', () => {
 });
 
 describe('the core’s advice', () => {
-  const advised = (act: NonNullable<Live['advice']>['act'], words: string, why: string) => {
+  const advised = (act: NonNullable<Live['advice']>['act'], words: Message, why: Message) => {
     show(<CoreAdvice dish={dish({ live: live({ advice: { act, words, why, minutes: null } }) })} />, {
       temperatureUnit: 'f',
       massUnit: 'lb',
@@ -119,9 +120,16 @@ describe('the core’s advice', () => {
   it.each(['take_off', 'back_on', 'next_stage', 'read', 'read_cooker', 'hotter', 'wait', 'disagree'] as const)(
     'is heard and follows the units (%s)',
     (act) => {
-      expect(advised(act, 'Back on the heat: about 25 min', 'It reads 63 °C; poultry should have 74 °C by the carving.')).toHaveTextContent(
-        'Back on the heat: about 25 minIt reads 145 °F; poultry should have 165 °F by the carving.',
-      );
+      const minutes = { value: 25, unit: 'min', digits: 0 };
+      const read = { value: 63, unit: '°C', digits: 0 };
+      const core = { value: 74, unit: '°C', digits: 0 };
+      expect(
+        advised(
+          act,
+          { id: 'advice.back_on_the_heat_about', values: { minutes } },
+          { id: 'advice.short_as_read', values: { core_now: read, safe: 'poultry', core } },
+        ),
+      ).toHaveTextContent('Back on the heat: about 25 minIt reads 145 °F; poultry should have 165 °F by the carving');
     },
   );
 

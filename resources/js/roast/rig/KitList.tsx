@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { Plan, Roast } from '../../api/types';
-import { Prose } from '../../units/Prose';
+import { Said } from '../../words/Said';
 import { clock, day } from '../../units/time';
 import { useLogging } from '../useLogging';
 
@@ -38,10 +38,10 @@ export function KitList({ plan, roast, now }: { plan: Plan; roast: Roast; now: n
                 </span>
                 <span className="min-w-0 flex-1">
                   <span className={clsx('block font-semibold', done !== undefined && 'text-soft line-through decoration-1')}>
-                    {item.name}
+                    <Said>{item.name}</Said>
                   </span>
                   <span className="label block">
-                    <Prose>{item.why}</Prose>
+                    <Said>{item.why}</Said>
                   </span>
                 </span>
                 {item.needed_by !== null && (

@@ -5,6 +5,7 @@ import { PotAnswers } from './PotAnswers';
 import { DripPan } from './DripPan';
 import { Parts } from './Parts';
 import { KitList } from './KitList';
+import { ShoppingList } from './ShoppingList';
 
 /** Whether it fits, turns and holds; and what has to lie ready. */
 export function RigView({ plan, index, roast, now }: { plan: Plan; index: number; roast: Roast; now: number }) {
@@ -32,6 +33,7 @@ export function RigView({ plan, index, roast, now }: { plan: Plan; index: number
       {dish.drip_pan !== null && <DripPan workings={dish.workings} pan={dish.drip_pan} />}
       {dish.parts.length > 0 && <Parts dish={dish} />}
       <KitList plan={plan} roast={roast} now={now} />
+      <ShoppingList plan={plan} />
     </section>
   );
 }

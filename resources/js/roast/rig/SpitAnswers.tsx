@@ -3,6 +3,7 @@ import type { RigReport, Working } from '../../api/types';
 import { SpitPicture } from '../../charts/SpitPicture';
 import { Answer } from '../../ui/Answer';
 import { Why } from '../../ui/Why';
+import { Said } from '../../words/Said';
 import { useUnits } from '../../units/units';
 
 type Spit = NonNullable<RigReport['spit']>;
@@ -28,7 +29,9 @@ export function SpitAnswers({
   const format = useUnits();
   return (
     <>
-      <h2 className={clsx('text-[1.5rem] leading-8', !spit.fits && 'text-ember')}>{spit.words}</h2>
+      <h2 className={clsx('text-[1.5rem] leading-8', !spit.fits && 'text-ember')}>
+        <Said>{spit.words}</Said>
+      </h2>
       <p className="text-soft">
         {size.measured ? 'By tape' : 'By cut and mass, correct it by tape'}: {format.length(size.length_cm)} long,{' '}
         {format.length(size.width_cm)} wide, {format.length(size.depth_cm)} deep. The largest that turns here weighs{' '}

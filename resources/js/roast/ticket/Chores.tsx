@@ -1,8 +1,10 @@
 import type { Reference } from '../../api/types';
 import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { type DraftChore } from '../draft';
 import type { Errors } from './errors';
+import { useSay } from '../../words/Said';
 
 /** What is done again and again during a stage. */
 export function Chores({
@@ -16,25 +18,18 @@ export function Chores({
   errors: Errors;
   onChange: (chores: DraftChore[]) => void;
 }) {
+  const say = useSay();
+  const change = (i: number, next: DraftChore) => onChange(chores.map((old, j) => (j === i ? next : old)));
   return (
     <div className="grid gap-2">
       {chores.map((chore, i) => (
-        <div key={i} className="grid grid-cols-[1fr_7.25rem_auto] items-end gap-2">
+        <div key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-x-2 gap-y-1 border-t border-hair pt-2">
           <Choice
             label="Meanwhile"
             value={chore.do}
-            options={reference.chores}
+            options={reference.chores.map((one) => ({ id: one.id, name: say(one.name) }))}
             errors={errors[`chores.${i}.do`]}
-            onChange={(id) => onChange(chores.map((old, j) => (j === i ? { ...old, do: id } : old)))}
-          />
-          <NumberField
-            label="Every"
-            of={{ unit: 'min' }}
-            digits={0}
-            value={chore.every_minutes}
-            usual="once"
-            errors={errors[`chores.${i}.every_minutes`]}
-            onChange={(every_minutes) => onChange(chores.map((old, j) => (j === i ? { do: old.do, every_minutes } : old)))}
+            onChange={(id) => change(i, { ...chore, do: id, words: id === 'own' ? (chore.words ?? '') : undefined })}
           />
           <button
             type="button"
@@ -44,6 +39,40 @@ export function Chores({
           >
             ✕
           </button>
+          {chore.do === 'own' && (
+            <Field label="What" errors={errors[`chores.${i}.words`]}>
+              {(control) => (
+                <input
+                  {...control}
+                  className="field"
+                  maxLength={80}
+                  placeholder="Mop with cider"
+                  value={chore.words ?? ''}
+                  onChange={(event) => change(i, { ...chore, words: event.target.value })}
+                />
+              )}
+            </Field>
+          )}
+          <div className="col-start-1 grid grid-cols-2 gap-2">
+            <NumberField
+              label="First after"
+              of={{ unit: 'min' }}
+              digits={0}
+              value={chore.from_minutes}
+              usual={typeof chore.every_minutes === 'number' && chore.every_minutes > 0 ? chore.every_minutes : 'at once'}
+              errors={errors[`chores.${i}.from_minutes`]}
+              onChange={(from_minutes) => change(i, { ...chore, from_minutes })}
+            />
+            <NumberField
+              label="Then every"
+              of={{ unit: 'min' }}
+              digits={0}
+              value={chore.every_minutes}
+              usual="once"
+              errors={errors[`chores.${i}.every_minutes`]}
+              onChange={(every_minutes) => change(i, { ...chore, every_minutes })}
+            />
+          </div>
         </div>
       ))}
       {chores.length < 8 && (

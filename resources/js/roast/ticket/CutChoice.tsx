@@ -19,7 +19,7 @@ export function CutChoice({
 }) {
   const [query, setQuery] = useState('');
   const wanted = query.trim().toLowerCase();
-  const found = cuts.filter((cut) => `${cut.name} ${cut.kind}`.toLowerCase().includes(wanted));
+  const found = cuts.filter((cut) => `${cut.name} ${cut.kind} ${cut.called}`.toLowerCase().includes(wanted));
   return (
     <Field label="What" errors={errors}>
       {(control) => (

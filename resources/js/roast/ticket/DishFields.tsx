@@ -8,8 +8,17 @@ import { useUnits } from '../../units/units';
 import { massFor, withCut, type DraftDish, type DraftStage } from '../draft';
 import { within, type Errors } from './errors';
 import { Preparations } from './Preparations';
-import { StageFields, withStage, ending } from './StageFields';
+import { StageFields } from './StageFields';
+import { StepMenu } from './StepMenu';
+import { withStage } from './steps';
 import { CutChoice } from './CutChoice';
+
+export const COURSES = [
+  { id: '1', name: 'first, at the hour of the table' },
+  { id: '2', name: 'second, 20 min after the first' },
+  { id: '3', name: 'third' },
+  { id: '4', name: 'fourth' },
+];
 
 type DishProps = {
   dish: DraftDish;
@@ -131,13 +140,18 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           reference={reference}
           errors={within(errors, `stages.${i}`)}
           onChange={(next) => setStage(i, next)}
-          onRemove={
-            dish.stages.length > 1 ? () => onChange({ ...dish, stages: ending(dish.stages.filter((_, other) => other !== i)) }) : undefined
-          }
+          kind={cut.kind}
+          menu={<StepMenu stages={dish.stages} index={i} onChange={(stages) => onChange({ ...dish, stages })} />}
         />
       ))}
       {errors.stages !== undefined && <p className="font-semibold text-ember">{errors.stages.join(' ')}</p>}
-      <Preparations dish={dish} kind={cut.kind} reference={reference} errors={errors} onChange={onChange} />
+      <Preparations
+        label="Before the fire"
+        chosen={dish.preparations ?? []}
+        fitting={reference.preparations.filter((one) => one.kinds.includes(cut.kind))}
+        errors={errors}
+        onChange={(preparations) => onChange({ ...dish, preparations })}
+      />
       <Disclosure>
         <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
           More about this dish <Caret />
@@ -173,6 +187,13 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
               onChange={(rest_minutes) => onChange({ ...dish, rest_minutes })}
             />
           </div>
+          <Choice
+            label="Course"
+            value={String(dish.course ?? 1)}
+            options={COURSES}
+            errors={errors.course}
+            onChange={(course) => onChange({ ...dish, course: Number(course) })}
+          />
           <NumberField
             label="Girth there"
             of="length"

@@ -1,35 +1,31 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
-import { type DraftDish } from '../draft';
 import type { Errors } from './errors';
 
-/** What is done to it before the fire, in the days and hours ahead. */
-export function Preparations({
-  dish,
-  kind,
-  reference,
-  errors,
-  onChange,
-}: {
-  dish: DraftDish;
-  kind: string;
-  reference: Reference;
+type Props = {
+  /** before the fire, or before a step */
+  label: string;
+  chosen: readonly string[];
+  /** what suits this food, and this moment */
+  fitting: Reference['preparations'];
   errors: Errors;
-  onChange: (dish: DraftDish) => void;
-}) {
-  const chosen = dish.preparations ?? [];
-  const fitting = reference.preparations.filter((one) => one.kinds.includes(kind));
+  onChange: (chosen: string[] | undefined) => void;
+};
+
+/** What is done to a dish by hand: in the days and hours ahead, or in the minutes between two steps. */
+export function Preparations({ label, chosen, fitting, errors, onChange }: Props) {
   if (fitting.length === 0) return null;
   const toggle = (id: string) => {
     const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
-    onChange({ ...dish, preparations: next.length === 0 ? undefined : next });
+    onChange(next.length === 0 ? undefined : next);
   };
   const wrong = Object.entries(errors).flatMap(([key, messages]) => (key.startsWith('preparations') ? messages : []));
   return (
     <Disclosure defaultOpen={chosen.length > 0}>
       <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
-        Before the fire{chosen.length > 0 ? ` (${chosen.length})` : ''} <Caret />
+        {label}
+        {chosen.length > 0 ? ` (${chosen.length})` : ''} <Caret />
       </DisclosureButton>
       <DisclosurePanel>
         <ul>

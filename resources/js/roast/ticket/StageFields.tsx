@@ -1,9 +1,12 @@
+import type { ReactNode } from 'react';
 import type { Reference } from '../../api/types';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { type DraftStage } from '../draft';
 import type { Errors } from './errors';
 import { Chores } from './Chores';
+import { Preparations } from './Preparations';
+import { heatAlone, usualHeat } from './steps';
 
 type StageProps = {
   number: number;
@@ -14,35 +17,41 @@ type StageProps = {
   buried: boolean;
   /** a cut whose collagen takes hours */
   tough: boolean;
+  /** what kind of food it is */
+  kind: string;
   reference: Reference;
   errors: Errors;
   onChange: (stage: DraftStage) => void;
-  onRemove: (() => void) | undefined;
+  menu: ReactNode;
 };
 
 /** One stage: on which cooker, how hot, until when. */
-export function StageFields({ number, only, last, stage, buried, tough, reference, errors, onChange, onRemove }: StageProps) {
+export function StageFields({ number, only, last, stage, buried, tough, kind, reference, errors, onChange, menu }: StageProps) {
   const open = reference.cookers.find((cooker) => cooker.id === stage.cooker)?.open === true;
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
   const end =
     stage.minutes !== undefined || 'minutes' in stage
       ? 'minutes'
-      : stage.until_core_c !== undefined || 'until_core_c' in stage
-        ? 'until_core_c'
-        : stage.until_tender === true
-          ? 'until_tender'
-          : 'pull';
+      : stage.until_brown !== undefined || 'until_brown' in stage
+        ? 'until_brown'
+        : stage.until_core_c !== undefined || 'until_core_c' in stage
+          ? 'until_core_c'
+          : stage.until_tender === true
+            ? 'until_tender'
+            : 'pull';
   const setEnd = (to: string) => {
     const rest = heatAlone(stage);
     onChange({
       ...rest,
       ...(to === 'minutes'
         ? { minutes: 30 }
-        : to === 'until_core_c'
-          ? { until_core_c: 45 }
-          : to === 'until_tender'
-            ? { until_tender: true }
-            : { pull: true }),
+        : to === 'until_brown'
+          ? { until_brown: 10 }
+          : to === 'until_core_c'
+            ? { until_core_c: 45 }
+            : to === 'until_tender'
+              ? { until_tender: true }
+              : { pull: true }),
     });
   };
   return (
@@ -88,6 +97,7 @@ export function StageFields({ number, only, last, stage, buried, tough, referenc
               ...(last && tough ? [{ id: 'until_tender', name: 'it pulls apart' }] : []),
               { id: 'until_core_c', name: 'the core is at' },
               { id: 'minutes', name: 'time is up' },
+              { id: 'until_brown', name: 'it is brown' },
             ]}
             onChange={setEnd}
           />
@@ -99,6 +109,16 @@ export function StageFields({ number, only, last, stage, buried, tough, referenc
               value={stage.minutes}
               errors={errors.minutes}
               onChange={(minutes) => onChange({ ...stage, minutes })}
+            />
+          )}
+          {end === 'until_brown' && (
+            <NumberField
+              label="About"
+              of={{ unit: 'min' }}
+              digits={0}
+              value={stage.until_brown}
+              errors={errors.until_brown}
+              onChange={(until_brown) => onChange({ ...stage, until_brown })}
             />
           )}
           {end === 'until_core_c' && (
@@ -127,18 +147,18 @@ export function StageFields({ number, only, last, stage, buried, tough, referenc
         />
       )}
       <Chores chores={stage.chores ?? []} reference={reference} errors={errors} onChange={(chores) => onChange({ ...stage, chores })} />
-      {onRemove !== undefined && (
-        <button type="button" className="text-push justify-self-start" onClick={onRemove}>
-          Take stage {number + 1} out
-        </button>
+      {number > 0 && (
+        <Preparations
+          label="By hand before it"
+          chosen={stage.preparations ?? []}
+          fitting={reference.preparations.filter((one) => one.between && one.kinds.includes(kind))}
+          errors={errors}
+          onChange={(preparations) => onChange({ ...stage, preparations })}
+        />
       )}
+      {menu}
     </div>
   );
-}
-
-/** The step without its end. */
-function heatAlone({ cooker, cooker_c, hand_s, chores, wrap }: DraftStage): DraftStage {
-  return { cooker, cooker_c, hand_s, chores, wrap };
 }
 
 function withoutHeat(stage: DraftStage): DraftStage {
@@ -146,26 +166,4 @@ function withoutHeat(stage: DraftStage): DraftStage {
   delete rest.cooker_c;
   delete rest.hand_s;
   return rest;
-}
-
-/** What a kind of cooker is set to when nothing was said: an open fire by the hand, all others by degrees. */
-function usualHeat(reference: Reference, id: string): Pick<DraftStage, 'cooker_c' | 'hand_s'> {
-  const kind = reference.cookers.find((cooker) => cooker.id === id);
-  return kind?.default_hand_s != null ? { hand_s: kind.default_hand_s } : { cooker_c: kind?.default_c ?? 150 };
-}
-
-/** The last stage ends with the pull; one that no longer is the last gets a core temperature to end at. */
-export function withStage(stages: DraftStage[]): DraftStage[] {
-  return [
-    ...stages.map((stage): DraftStage =>
-      stage.pull === true || stage.until_tender === true ? { ...heatAlone(stage), until_core_c: 45 } : stage,
-    ),
-    { cooker: 'open-grate', hand_s: 3, pull: true },
-  ];
-}
-
-export function ending(stages: DraftStage[]): DraftStage[] {
-  return stages.map((stage, i) =>
-    i === stages.length - 1 && stage.minutes === undefined && stage.until_tender !== true ? { ...heatAlone(stage), pull: true } : stage,
-  );
 }

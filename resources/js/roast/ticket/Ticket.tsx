@@ -1,20 +1,26 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
+import { useState } from 'react';
 import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { fromLocalInput, localInput, ownZone } from '../../units/time';
-import { newDish, type Draft, type DraftDish } from '../draft';
+import { beside, newDish, withoutDish, type Draft, type DraftDish } from '../draft';
+import { DishSwitch } from '../DishSwitch';
 import { DishFields } from './DishFields';
 import { within, type Errors } from './errors';
+import { Sides } from './Sides';
 
 type Props = { draft: Draft; onChange: (draft: Draft) => void; errors: Errors; reference: Reference; locked: boolean };
 
-/** Everything that the cook puts in, as one slip of paper at the side. */
+/** Everything that the cook puts in, as one slip of paper at the side: one dish of it at a time. */
 export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
   const setDish = (index: number, dish: DraftDish) =>
     onChange({ ...draft, dishes: draft.dishes.map((old, i) => (i === index ? dish : old)) });
   const first = reference.cuts[0];
+  const [chosen, setChosen] = useState(0);
+  const index = Math.min(chosen, draft.dishes.length - 1);
+  const dish = draft.dishes[index];
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="What you roast">
       <div className="opens grid gap-3">
@@ -34,7 +40,7 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
             />
           )}
         </Field>
-        <div className="grid grid-cols-2 gap-3">
+        <div className="grid grid-cols-3 gap-3">
           <NumberField
             label="To feed"
             of={{ unit: 'people' }}
@@ -50,6 +56,15 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
             value={draft.air_c}
             errors={errors.air_c}
             onChange={(air_c) => onChange({ ...draft, air_c })}
+          />
+          <NumberField
+            label="Hands"
+            of={{ unit: 'pairs' }}
+            digits={0}
+            value={draft.hands}
+            usual={1}
+            errors={errors.hands}
+            onChange={(hands) => onChange({ ...draft, hands })}
           />
         </div>
         <Field label="Occasion" errors={errors.name}>
@@ -101,34 +116,53 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           </div>
         </DisclosurePanel>
       </Disclosure>
-      {draft.dishes.map((dish, i) => (
-        <DishFields
-          key={i}
-          dish={dish}
-          people={typeof draft.people === 'number' ? draft.people : 4}
-          onChange={(next) => setDish(i, next)}
-          onRemove={
-            draft.dishes.length > 1 && !locked
-              ? () => onChange({ ...draft, dishes: draft.dishes.filter((_, other) => other !== i) })
-              : undefined
+      <div className="grid gap-3">
+        <DishSwitch
+          label="Dish on the ticket"
+          dishes={draft.dishes.map((one) => ({ name: one.name ?? reference.cuts.find((cut) => cut.id === one.cut)?.name ?? one.cut }))}
+          index={index}
+          onChange={setChosen}
+          note={(i) =>
+            Object.keys(within(errors, `dishes.${i}`)).length > 0 ? <strong className="text-ember">to mend</strong> : undefined
           }
-          errors={within(errors, `dishes.${i}`)}
-          reference={reference}
-          locked={locked}
         />
-      ))}
+        {dish !== undefined && (
+          <DishFields
+            key={index}
+            dish={dish}
+            people={typeof draft.people === 'number' ? draft.people : 4}
+            onChange={(next) => setDish(index, next)}
+            onRemove={draft.dishes.length > 1 && !locked ? () => onChange(withoutDish(draft, index)) : undefined}
+            errors={within(errors, `dishes.${index}`)}
+            reference={reference}
+            locked={locked}
+          />
+        )}
+      </div>
       {errors.dishes !== undefined && <p className="font-semibold text-ember">{errors.dishes.join(' ')}</p>}
       {!locked && first !== undefined && (
         <button
           type="button"
           className="push"
-          onClick={() =>
-            onChange({ ...draft, dishes: [...draft.dishes, newDish(reference.cuts.find((cut) => cut.id === 'potatoes') ?? first)] })
-          }
+          onClick={() => {
+            setChosen(draft.dishes.length);
+            onChange({
+              ...draft,
+              dishes: [...draft.dishes, beside(newDish(reference.cuts.find((cut) => cut.id === 'potatoes') ?? first), draft.dishes.at(-1))],
+            });
+          }}
         >
           Add a dish
         </button>
       )}
+      <Sides
+        sides={draft.sides ?? []}
+        reference={reference}
+        dishes={draft.dishes.map((one) => one.name ?? reference.cuts.find((cut) => cut.id === one.cut)?.name ?? one.cut)}
+        courses={Math.max(1, ...draft.dishes.map((one) => one.course ?? 1))}
+        errors={errors}
+        onChange={(sides) => onChange({ ...draft, sides: sides.length === 0 ? undefined : sides })}
+      />
     </form>
   );
 }

@@ -1,0 +1,402 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Day;
+
+use Diatherm\Cooking\Forecast;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Spread;
+use Diatherm\Rig\PotRig;
+use Diatherm\Roast\Chore;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Roast;
+use Diatherm\Roast\Stage;
+use Diatherm\Roast\StageEnd;
+use Diatherm\Safety\Clocks;
+use Diatherm\Tending\FirePlan;
+
+/** The lines of a run sheet that one dish asks for, from its preparations to the knife. */
+final class DishTasks
+{
+    /** Wind from which a fire in the ground wants a barrier, m/s. Common practice. */
+    private const BARRIER_WIND_MS = 4.0;
+
+    /** A rest so long is told its clock when it was never hot. */
+    private const LONG_REST_MINUTES = 45.0;
+
+    /** An oven that keeps it hot and no more, °C. Common practice. */
+    private const WARM_OVEN_C = 75.0;
+
+    /** A chore comes round no more often than this in one step. */
+    private const MOST_TURNS = 60;
+
+    /** It is wrapped before it is too cold to be held. */
+    private const BEFORE_COLD_MINUTES = 5.0;
+
+    /** @return list<Entry> */
+    public static function preparations(
+        int $number,
+        Dish $dish,
+        Timing $timing,
+        \DateTimeImmutable $on,
+        \DateTimeImmutable $now,
+        Progress $made,
+    ): array {
+        if ($made->onAt !== null) {
+            return [];
+        }
+        $entries = [];
+        $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0, $on);
+        foreach ($plan->windows as [$preparation, $from, $to]) {
+            $amounts = PreparationPlan::amounts($preparation, $dish);
+            $entries[] = new Entry(
+                EntryId::of('prepare', $number, $preparation->id),
+                $number,
+                Act::Prepare,
+                Timing::after($on, $from),
+                Message::of('sheet.preparation', preparation: $preparation->name, dish: $dish->name),
+                Message::notes($amounts, $preparation->how(), PreparationPlan::limit($preparation, $dish)),
+                latest: Timing::after($on, $to - PreparationPlan::leastOf($preparation, $dish)),
+                until: Timing::after($on, $to),
+                minutes: PreparationPlan::workMinutes($preparation, $dish),
+            );
+        }
+
+        return $entries;
+    }
+
+    /**
+     * @param  \DateTimeImmutable  $carvedBy  when the knife has to be done, as hands have other things to do then
+     * @param  array<string, FirePlan>  $fires  by kind of cooker
+     * @return list<Entry>
+     */
+    public static function entries(
+        int $number,
+        Roast $roast,
+        Forecast $forecast,
+        Timing $timing,
+        \DateTimeImmutable $carvedBy,
+        \DateTimeImmutable $on,
+        Progress $made,
+        bool $hot,
+        array $fires,
+    ): array {
+        $dish = $forecast->dish;
+        $id = fn (string $what): EntryId => EntryId::of($what, $number);
+        $at = fn (float $minutes): \DateTimeImmutable => Timing::after($on, $minutes);
+        $first = $dish->stages[0];
+        $cook = $timing->pull;
+        $pullAt = $made->pulledAt ?? $at($cook->likely);
+        $pullC = $made->pullC ?? $forecast->pullC;
+        $entries = [];
+        if ($made->onAt === null) {
+            if ($dish->cut->isPerishable()) {
+                $entries[] = new Entry(
+                    $id('take_out'),
+                    $number,
+                    Act::TakeOut,
+                    $at($timing->takeOut),
+                    Message::of('sheet.out_of_the_cold', dish: $dish->name),
+                    $forecast->temperMinutes > 0.0
+                    ? Message::of('sheet.to_start_at_all_through', start: Quantity::celsius($dish->startC))
+                    : ($dish->cut->kind === 'poultry' ? Message::of('sheet.pat_dry_rinsing') : Message::of('sheet.pat_dry_season')),
+                );
+            }
+            $entries[] = new Entry(
+                $id('rig'),
+                $number,
+                Act::Rig,
+                $at($timing->rig),
+                Message::of($dish->cut->isPerishable() ? 'sheet.rig' : 'sheet.make_ready', dish: $dish->name),
+                DishWords::rigging($dish),
+            );
+            if ($timing->dig !== null && $dish->rig instanceof PotRig && ($pit = $dish->rig->pit()) !== null) {
+                $entries[] = new Entry(
+                    $id('dig'),
+                    $number,
+                    Act::Rig,
+                    $at($timing->dig),
+                    Message::of('sheet.dig_the_hole'),
+                    Message::of(
+                        'sheet.wide_deep_once_the_utility',
+                        width: Quantity::cm(100.0 * $pit->widthM()),
+                        depth: Quantity::cm(100.0 * $pit->depthM()),
+                    ),
+                    until: $at($timing->light),
+                    minutes: 60.0 * $pit->digHours(),
+                );
+                $entries[] = new Entry(
+                    $id('coals'),
+                    $number,
+                    Act::Preheat,
+                    $at($timing->preheat),
+                    Message::of('sheet.coals_under_the_pot'),
+                    Message::of('sheet.and_let_them_dry', under: Quantity::cm(100.0 * $pit->layersM()['under'])),
+                    until: $on,
+                );
+            }
+            if (! $hot && $first->cooker->lightMinutes > 0.0) {
+                $task = match (true) {
+                    $timing->dig !== null => new Task(Message::of('sheet.light_the_wood'), Message::of('sheet.clean_dry_wood_mind_local')),
+                    isset($fires[$first->cooker->id]) => FireTasks::light($fires[$first->cooker->id]),
+                    default => new Task(DishWords::lighting($first), DishWords::lightingCare($first)),
+                };
+                $entries[] = new Entry($id('light'), $number, Act::Light, $at($timing->light), $task->title, $task->detail);
+            }
+            if (! $hot && $timing->dig === null && $first->cooker->preheatMinutes > 0.0) {
+                $task = isset($fires[$first->cooker->id])
+                    ? FireTasks::lay($fires[$first->cooker->id])
+                    : new Task(
+                        Message::of('sheet.bring', cooker: $first->cooker->short, heat: Quantity::celsius($first->cookerC)),
+                        $first->cooker->lid ? Message::of('sheet.lid_down') : null,
+                    );
+                $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), $task->title, $task->detail, until: $on);
+            }
+        }
+        $entries[] = new Entry($id('on'), $number, Act::On, $on, Message::of('sheet.on', dish: $dish->name), $dish->isBuried()
+            ? Message::of('sheet.the_pot_onto_the_lower')
+            : Message::note(DishWords::heat($first, true), Message::of('sheet.probe', probe: lcfirst($dish->cut->probe))));
+        array_push($entries, ...self::covering($number, $dish, $on, $roast));
+        if ($made->pulledAt === null) {
+            $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);
+            if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull && ! $dish->isBuried()) {
+                $entries[] = new Entry(
+                    $id('first_look'),
+                    $number,
+                    Act::FirstLook,
+                    $at($look),
+                    Message::of('sheet.first_look', dish: $dish->name),
+                    $forecast->liftCostMinutes === null
+                        ? Message::of('sheet.not_sooner')
+                        : Message::of(
+                            'sheet.not_sooner_each_look_costs',
+                            lift_cost: Quantity::minutes(max(1.0, $forecast->liftCostMinutes)),
+                        ),
+                );
+            }
+        }
+        array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
+        $task = DishWords::pulling($dish, $pullC);
+        $entries[] = new Entry(
+            $id('pull'),
+            $number,
+            Act::Pull,
+            $pullAt,
+            $task->title,
+            $task->detail,
+            $made->pulledAt === null ? $at($cook->low) : null,
+            $made->pulledAt === null ? $at($cook->high) : null,
+        );
+        $rested = Timing::after($pullAt, $dish->leastRestMinutes());
+        // The knife waits for the table, unless the joint is late.
+        $knife = Timing::after($carvedBy, -Timing::carveMinutes($dish));
+        $carveAt = $made->carvedAt ?? max($rested, $knife);
+        array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt));
+        $entries[] = new Entry(
+            $id('carve'),
+            $number,
+            Act::Carve,
+            $carveAt,
+            Message::of($dish->cut->isPerishable() ? 'sheet.carve' : 'sheet.dish_up', dish: $dish->name),
+            Message::of('words.text', text: $dish->cut->carve),
+            // Not before it has rested, whatever else hands have to do.
+            earliest: $rested,
+            minutes: Timing::carveMinutes($dish),
+        );
+
+        return $entries;
+    }
+
+    /** @return list<Entry> coals, foil and earth over a pot in the ground */
+    private static function covering(int $number, Dish $dish, \DateTimeImmutable $on, Roast $roast): array
+    {
+        $pit = $dish->rig instanceof PotRig ? $dish->rig->pit() : null;
+        if ($pit === null) {
+            return [];
+        }
+        $layers = $pit->layersM();
+        $entry = fn (string $what, float $minutes, Message $title, Message $detail, float $until): Entry => new Entry(
+            EntryId::of($what, $number),
+            $number,
+            Act::Cover,
+            Timing::after($on, $minutes),
+            $title,
+            $detail,
+            until: Timing::after($on, $until),
+        );
+
+        return [
+            $entry(
+                'coals_over',
+                2.0,
+                Message::of('sheet.coals_round_and_over'),
+                Message::of('sheet.up_its_sides', above: Quantity::cm(100.0 * $layers['above'])),
+                6.0,
+            ),
+            $entry(
+                'earth',
+                6.0,
+                Message::of('sheet.foil_over_the_coals'),
+                Message::note(
+                    Message::of('sheet.foil_or_sheet_first', earth: Quantity::cm(100.0 * $layers['earth'])),
+                    $roast->windMs > self::BARRIER_WIND_MS ? Message::of('sheet.in_this_wind_a_low') : null,
+                ),
+                15.0,
+            ),
+            $entry('smoke', 20.0, Message::of('sheet.no_smoke_to_be_seen'), Message::of('sheet.smoke_anywhere_is_a_leak'), 50.0),
+        ];
+    }
+
+    /** @return list<Entry> the rest, and the hot hold that takes over when the joint would no longer stay hot by itself */
+    private static function waiting(
+        int $number,
+        Forecast $forecast,
+        Roast $roast,
+        \DateTimeImmutable $pullAt,
+        \DateTimeImmutable $carveAt,
+    ): array {
+        $dish = $forecast->dish;
+        $minutes = ($carveAt->getTimestamp() - $pullAt->getTimestamp()) / 60.0;
+        if ($minutes < 1.0) {
+            return [];
+        }
+        $allowed = Clocks::allowedMinutes($roast->airC);
+        $hot = $forecast->hotMinutes;
+        $words = $dish->leastRestMinutes() < 1.0
+            ? Message::of('sheet.covered_until_it_is_served')
+            : Message::of(
+                'sheet.or_more_on_a_clean',
+                least_rest: Quantity::minutes($dish->leastRestMinutes()),
+                wrap: $dish->lastStage()->wrap->value ?? 'none',
+            );
+        if (! $dish->cut->isPerishable() || $minutes <= $hot || $hot <= 0.0) {
+            $clock = $dish->cut->isPerishable()
+                && $hot <= 0.0
+                && $minutes > self::LONG_REST_MINUTES
+                ? Message::of(
+                    'sheet.under_from_the_first',
+                    hold: Quantity::celsius(Clocks::HOLD_C),
+                    until: Timing::after($pullAt, $allowed),
+                )
+                : null;
+
+            return [new Entry(
+                EntryId::of('rest', $number),
+                $number,
+                Act::Rest,
+                $pullAt,
+                Message::of('sheet.rest', dish: $dish->name),
+                Message::note($words, $clock),
+                until: $carveAt,
+            )];
+        }
+        $holdAt = Timing::after($pullAt, max(0.0, $hot - self::BEFORE_COLD_MINUTES));
+
+        return [
+            new Entry(
+                EntryId::of('rest', $number),
+                $number,
+                Act::Rest,
+                $pullAt,
+                Message::of('sheet.rest', dish: $dish->name),
+                $words,
+                until: $holdAt,
+            ),
+            new Entry(
+                EntryId::of('hold', $number),
+                $number,
+                Act::Hold,
+                $holdAt,
+                Message::of('sheet.keep_hot', dish: $dish->name),
+                Message::of(
+                    'sheet.wrapped_in_a_box_warmed',
+                    oven: Quantity::celsius(self::WARM_OVEN_C),
+                    hold: Quantity::celsius(Clocks::HOLD_C),
+                    from: Timing::after($pullAt, $hot),
+                    until: Timing::after($pullAt, $hot + $allowed),
+                ),
+                until: $carveAt,
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, FirePlan>  $fires  by kind of cooker; what they ask for takes the place of a chore of the same kind
+     * @return list<Entry> stage changes and chores
+     */
+    private static function stages(
+        int $number,
+        Forecast $forecast,
+        Spread $cook,
+        \DateTimeImmutable $on,
+        Progress $made,
+        array $fires,
+    ): array {
+        $dish = $forecast->dish;
+        $pace = $cook->likely / max(0.01, $forecast->cookMinutes->likely);
+        $entries = [];
+        $starts = [];
+        foreach ($forecast->stageStartMinutes as $i => $minutes) {
+            $starts[$i] = isset($made->stageStarts[$i])
+                ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0
+                : $made->stageMinutes[$i] ?? $minutes * $pace;
+        }
+        foreach ($dish->stages as $i => $stage) {
+            $end = $starts[$i + 1] ?? (
+                $made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0
+            );
+            $handwork = 0.0;
+            foreach (array_reverse($stage->preparations) as $preparation) {
+                $handwork += $preparation->handworkMinutes();
+                $entries[] = new Entry(
+                    EntryId::of('between', $number, $i, $preparation->id),
+                    $number,
+                    Act::Prepare,
+                    Timing::after($on, $starts[$i] - $handwork),
+                    Message::of('sheet.preparation', preparation: $preparation->name, dish: $dish->name),
+                    Message::notes($preparation->how()),
+                    minutes: $preparation->handworkMinutes(),
+                );
+            }
+            if ($i > 0) {
+                $task = DishWords::turning($dish, $stage, $dish->stages[$i - 1]);
+                $entries[] = new Entry(
+                    EntryId::of('stage', $number, $i),
+                    $number,
+                    Act::Stage,
+                    Timing::after($on, $starts[$i]),
+                    $task->title,
+                    $task->detail,
+                );
+            }
+            $fire = $fires[$stage->cooker->id] ?? null;
+            foreach ($dish->isBuried() ? [] : $stage->chores as $j => $chore) {
+                if ($fire !== null && ($chore->kind === 'fuel' || ($chore->kind === 'rotate' && $fire->count() !== null))) {
+                    continue;
+                }
+                for ($k = 0; $k < self::MOST_TURNS; $k++) {
+                    $minutes = $chore->fromMinutes + $k * $chore->everyMinutes;
+                    if ($end - 1.0 <= $starts[$i] + $minutes) {
+                        break;
+                    }
+                    $entries[] = new Entry(
+                        EntryId::of('chore', $number, $i, $j, $k),
+                        $number,
+                        Act::Chore,
+                        Timing::after($on, $starts[$i] + $minutes),
+                        Message::of('sheet.chore', chore: $chore->inWords(), dish: $dish->name),
+                        $chore->everyMinutes > 0.0 ? Message::of('sheet.every', every: Quantity::minutes($chore->everyMinutes)) : null,
+                        until: $chore->everyMinutes > 0.0 ? Timing::after($on, $starts[$i] + $minutes + $chore->everyMinutes) : null,
+                    );
+                    if ($chore->everyMinutes <= 0.0) {
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $entries;
+    }
+}

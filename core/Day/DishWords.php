@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Day;
+
+use Diatherm\Cooker\Equipment;
+use Diatherm\Fire\HandTest;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Rig\PotRig;
+use Diatherm\Rig\SpitRig;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
+use Diatherm\Roast\StageEnd;
+use Diatherm\Safety\Clocks;
+
+/** What hands do with a dish at each turn of its day, in words. */
+final class DishWords
+{
+    /** A climb so small is not worth a word, K. */
+    private const TELLING_CREDIT_K = 0.4;
+
+    /** The pull. */
+    public static function pulling(Dish $dish, float $pullC): Task
+    {
+        $credit = $dish->targetC - $pullC;
+
+        return match (true) {
+            $dish->isBuried() => new Task(
+                Message::of('sheet.dig_up', dish: $dish->name),
+                Message::of('sheet.not_before_then_read', target: Quantity::celsius($dish->targetC)),
+            ),
+            $dish->lastStage()->end === StageEnd::Brown => new Task(
+                Message::of('sheet.pull', dish: $dish->name),
+                Message::of('sheet.when_it_is_brown', value: Quantity::minutes((float) $dish->lastStage()->value), pull: Quantity::celsius($pullC)),
+            ),
+            $dish->lastStage()->end->isTimed() => new Task(
+                Message::of('sheet.pull', dish: $dish->name),
+                Message::of(
+                    'sheet.after_the_core_then_stands',
+                    value: Quantity::minutes((float) $dish->lastStage()->value),
+                    pull: Quantity::celsius($pullC),
+                ),
+            ),
+            $dish->lastStage()->end === StageEnd::Tender => new Task(
+                Message::of('sheet.pull', dish: $dish->name),
+                Message::of('sheet.when_a_fork_turns', pull: Quantity::celsius($pullC)),
+            ),
+            $dish->lastStage()->end === StageEnd::Pull && $credit > self::TELLING_CREDIT_K => new Task(
+                Message::of('sheet.pull', dish: $dish->name),
+                Message::note(
+                    Message::of('sheet.at_in_the_core', pull: Quantity::celsius($pullC), target: Quantity::celsius($dish->targetC)),
+                    $dish->carryover()->wantsReading ? Message::of('sheet.read_it_again') : null,
+                ),
+            ),
+            default => new Task(
+                Message::of('sheet.pull', dish: $dish->name),
+                Message::of('sheet.at_in_the_core_at_its_coldest', pull: Quantity::celsius($pullC)),
+            ),
+        };
+    }
+
+    /** The turn from one step to the next. */
+    public static function turning(Dish $dish, Stage $stage, Stage $before): Task
+    {
+        $heat = self::heat($stage, false);
+        $same = $stage->cooker->id === $before->cooker->id;
+
+        return match (true) {
+            $stage->cooker->id === 'fridge' => new Task(
+                Message::of('sheet.into_the_cold', dish: $dish->name),
+                Message::of(
+                    'sheet.cold_within',
+                    hot: Quantity::celsius(Clocks::HOLD_C),
+                    cool: Quantity::celsius(Clocks::COOLED_C),
+                    cold: Quantity::celsius(Clocks::COOLED_COLD_C),
+                ),
+            ),
+            $stage->cooker->isRest() => new Task(Message::of('sheet.off_to_rest', dish: $dish->name), Message::of('sheet.on_a_board')),
+            $same && $stage->wrap !== null && $stage->wrap !== $before->wrap => new Task(
+                Message::of('sheet.wrap', dish: $dish->name, wrap: $stage->wrap->value),
+                Message::note(Message::of('sheet.tight_on_clean_hands'), $heat),
+            ),
+            $same && $stage->wrap === null && $before->wrap !== null => new Task(
+                Message::of('sheet.unwrap', dish: $dish->name),
+                Message::note(Message::of('sheet.open_it_away_from_you'), $heat),
+            ),
+            $same => new Task(
+                Message::of('sheet.anew', dish: $dish->name, cooker: $stage->cooker->short),
+                Message::note($heat),
+            ),
+            default => new Task(
+                Message::of('sheet.to', dish: $dish->name, cooker: $stage->cooker->short),
+                Message::note($heat, $stage->wrap === null
+                    ? null
+                    : Message::of('sheet.wrapped', wrap: $stage->wrap->value)),
+            ),
+        };
+    }
+
+    /** The heat of a step as a cook has it: a dial's, or a hand's over open coals. */
+    public static function heat(Stage $stage, bool $named): Message
+    {
+        if (Equipment::has($stage->cooker->id) && Equipment::of($stage->cooker->id)->isOpen()) {
+            return Message::of('sheet.over_coals_where_a_hand', hand: Quantity::seconds(HandTest::secondsOfWall($stage->cookerC)));
+        }
+
+        return $named
+            ? Message::of('sheet.cooker_at', cooker: $stage->cooker->short, heat: Quantity::celsius($stage->cookerC))
+            : Message::of('sheet.at', heat: Quantity::celsius($stage->cookerC));
+    }
+
+    public static function rigging(Dish $dish): Message
+    {
+        $cooker = $dish->stages[0]->cooker;
+        $turns = $dish->rig instanceof SpitRig || str_contains($cooker->id, 'rotisserie') || $cooker->id === 'open-spit';
+        $how = match (true) {
+            $dish->rig instanceof PotRig => Message::of('sheet.on_a_trivet_or_thick'),
+            $dish->cut->kind === 'roots' => $turns
+                ? Message::of('sheet.wash_cut_into_the_basket')
+                : Message::of('sheet.wash_cut_to_one_size'),
+            $turns && ! $dish->cut->isSpitted() => Message::of('sheet.into_the_basket_side'),
+            $turns && $dish->cut->hasLimbs() => Message::of('sheet.tie_close_both_forks', kind: $dish->cut->kind),
+            $turns => Message::of('sheet.along_the_middle'),
+            ! $cooker->lid => Message::of('sheet.pat_dry_oil_the_meat', cooker: $cooker->id),
+            $dish->cut->isSpitted() => Message::of('sheet.tie_to_one_thickness_set'),
+            default => Message::of('sheet.pat_dry_set_the_probe'),
+        };
+        $hands = match (true) {
+            ! $dish->cut->isPerishable() => null,
+            $cooker->lid || $dish->rig instanceof PotRig => Message::of('sheet.wash_hands_before_the_lid'),
+            $cooker->light === 'switch' || $cooker->light === 'gas' => Message::of('sheet.wash_hands_before_the_knobs'),
+            default => Message::of('sheet.wash_hands_board_and_knife'),
+        };
+
+        return Message::note($how, $hands);
+    }
+
+    public static function lighting(Stage $stage): Message
+    {
+        return match ($stage->cooker->light) {
+            'chimney' => Message::of('sheet.light_the_chimney', cooker: $stage->cooker->short),
+            'charcoal' => Message::of('sheet.light_the_charcoal', cooker: $stage->cooker->short),
+            'wood' => Message::of('sheet.light_the_wood_for_it', cooker: $stage->cooker->short),
+            'gas' => Message::of('sheet.light', cooker: $stage->cooker->short),
+            default => Message::of('sheet.switch', cooker: $stage->cooker->short),
+        };
+    }
+
+    public static function lightingCare(Stage $stage): Message
+    {
+        return match ($stage->cooker->light) {
+            'chimney', 'charcoal' => Message::of('sheet.outdoors_only_charcoal_gives_off'),
+            'wood' => Message::of('sheet.clean_dry_wood_mind_local'),
+            'gas' => Message::of('sheet.lid_open_to_light'),
+            default => Message::of('sheet.dry_grounded_clear_of_walls'),
+        };
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Day\Entry;
+use Diatherm\Day\KitItem;
+use Diatherm\Day\Progress;
+use Diatherm\Plan\Plan;
+use Tests\Support\Samples;
+
+// Whole days as a cook reads them, kept in tests/Core/sheets: every line with its minutes from the table, its window, what is late or
+// done, and the kit. A change that moves or rewords one shows here. SHEETS=write writes them anew, to be read through.
+
+/** What is cooked: dish, roast, and, minutes before the table, the present and what was done by then. */
+const SHEETS = [
+    'rack of pork on a kettle, and the table beside it' => [
+        ['preparations' => ['dry_brine'], 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'turn', 'from_minutes' => 50], ['do' => 'fuel', 'every_minutes' => 40]]]]],
+        ['dark_at' => '18:00', 'sides' => [['side' => 'greens'], ['side' => 'rice'], ['side' => 'buttered-loaf', 'minutes' => 12], ['side' => 'diced-potatoes'], ['side' => 'pan-gravy'], ['side' => 'stock']]],
+    ],
+    'ducks on a spit in a gas grill, salted, dried and tied' => [
+        ['cut' => 'duck', 'mass_kg' => 2.2, 'pieces' => 2, 'taste' => 'done', 'preparations' => ['dry_brine', 'dry_skin', 'truss'], 'rig' => ['kind' => 'spit', 'room_cm' => 17], 'stages' => [['cooker' => 'grill-rotisserie', 'cooker_c' => 180, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]]]],
+        [],
+    ],
+    'a lamb over a trench, fed from a second fire' => [
+        ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => null, 'target_c' => 80, 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6, 'pull' => true]]],
+        ['wind_ms' => 3],
+    ],
+    'a leg in a camp oven, coals under and over' => [
+        ['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]],
+        ['fires' => [['cooker' => 'camp-oven', 'fuel' => 'lump', 'layout' => 'bake']]],
+    ],
+    'a turkey breast in the ground, in wind' => [
+        ['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'taste' => null, 'rig' => ['kind' => 'buried_pot'], 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]],
+        ['wind_ms' => 7, 'air_c' => 4],
+    ],
+    'a shoulder smoked, wrapped, rested and finished in the oven' => [
+        ['cut' => 'pork-shoulder', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 68], ['cooker' => 'pellet', 'cooker_c' => 120, 'until_core_c' => 80, 'wrap' => 'paper'], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'oven', 'cooker_c' => 140, 'until_tender' => true, 'wrap' => 'foil']]],
+        [],
+    ],
+    'a rib low on a kettle, then seared over the coals that are there' => [
+        ['cut' => 'beef-rib', 'mass_kg' => 3, 'taste' => 'medium_rare', 'rest_minutes' => 30, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 110, 'until_core_c' => 46], ['cooker' => 'rest', 'minutes' => 15], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 4]]],
+        [],
+    ],
+    'a fillet of fish on a griddle' => [
+        ['cut' => 'fish-fillet', 'mass_kg' => 0.8, 'taste' => null, 'target_c' => 63, 'stages' => [['cooker' => 'griddle', 'cooker_c' => 200, 'pull' => true]]],
+        [],
+    ],
+    'a chicken in a countertop cooker, potatoes in the oven' => [
+        ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 79, 'start_c' => 12, 'stages' => [['cooker' => 'countertop-rotisserie', 'cooker_c' => 200, 'pull' => true]]],
+        ['people' => 4],
+    ],
+    'two on one kettle and one on gas, with what is made the evening before' => [
+        [],
+        ['people' => 12, 'dishes' => [
+            ['cut' => 'potatoes', 'pieces' => 12, 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
+            ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
+            ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true]]],
+        ], 'sides' => [['side' => 'stock'], ['side' => 'dried-mushrooms'], ['side' => 'flat-bread'], ['side' => 'buttered-loaf'], ['side' => 'raw-onions'], ['side' => 'marinade-sauce']]],
+    ],
+    'a rest so long that it is kept hot' => [['rest_minutes' => 180], []],
+    'the rack on the heat, an hour before the table, some of it ticked' => [
+        ['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 25]]]]],
+        ['sides' => [['side' => 'diced-potatoes'], ['side' => 'greens']]],
+        60, ['on' => 150, 'done' => ['d0.chore.0.0.0', 'side.diced-potatoes.ready']],
+    ],
+    'the rack pulled late, and carved' => [[], [], 5, ['on' => 160, 'pulled' => 30, 'carved' => 8]],
+];
+
+/** @param  array{0: array<string, mixed>, 1: array<string, mixed>, 2?: int, 3?: array<string, mixed>}  $case */
+function sheetAsRead(array $case): string
+{
+    $roast = Samples::roast($case[0], $case[1]);
+    $before = fn (int $minutes): DateTimeImmutable => $roast->serveAt->modify("-$minutes minutes");
+    $made = $case[3] ?? null;
+    $progress = $made === null ? [] : [new Progress(
+        $before($made['on']),
+        pulledAt: isset($made['pulled']) ? $before($made['pulled']) : null,
+        carvedAt: isset($made['carved']) ? $before($made['carved']) : null,
+        done: array_fill_keys($made['done'] ?? [], $before($made['on'])),
+    )];
+    $plan = Plan::of($roast, isset($case[2]) ? $before($case[2]) : $roast->serveAt->modify('-5 days'), $progress);
+    $minutes = fn (?DateTimeImmutable $at): string => $at === null ? '' : (string) (int) round(($at->getTimestamp() - $roast->serveAt->getTimestamp()) / 60.0);
+    $lines = array_map(fn (Entry $entry): string => rtrim(sprintf(
+        '%6s %-22s %s%s%s%s%s',
+        $minutes($entry->at),
+        $entry->id->text(),
+        said($entry->title),
+        $entry->detail === null ? '' : '. '.said($entry->detail),
+        $entry->earliest === null && $entry->latest === null ? '' : " [{$minutes($entry->earliest)}..{$minutes($entry->latest)}]",
+        $entry->until === null ? '' : " to {$minutes($entry->until)}",
+        ($entry->done ? ' DONE' : '').($entry->late ? ' LATE' : ''),
+    )), $plan->runSheet->entries);
+    $kit = array_map(fn (KitItem $item): string => sprintf('%6s %s: %s', $minutes($item->neededBy), said($item->name), said($item->why)), $plan->kit);
+    $end = sprintf('Ready %s, promised %s%s', $minutes($plan->runSheet->readyAt), $minutes($plan->runSheet->earliestServeAt), $plan->runSheet->isTooLate() ? ', too late' : '');
+
+    return implode("\n", [...$lines, '', $end, '', ...$kit])."\n";
+}
+
+it('lays out the whole day as it is kept', function (string $name) {
+    $file = __DIR__.'/sheets/'.str_replace([' ', ','], ['-', ''], $name).'.txt';
+    $sheet = sheetAsRead(SHEETS[$name]);
+    if (getenv('SHEETS') === 'write') {
+        file_put_contents($file, $sheet);
+    }
+    expect($sheet)->toBe((string) file_get_contents($file));
+})->with(array_keys(SHEETS));
+
+it('keeps no day that nobody cooks', function () {
+    expect(glob(__DIR__.'/sheets/*.txt'))->toHaveCount(count(SHEETS));
+});
