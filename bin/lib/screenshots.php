@@ -12,7 +12,8 @@ require __DIR__.'/../../vendor/autoload.php';
 const SHOTS = [
     'door' => ['/', 1280, 800, ''],
     'hearth' => ['/', 1280, 800, ''],
-    'plan' => ['/roasts/new', 1280, 800, ''],
+    'begin' => ['/roasts/new', 1280, 800, ''],
+    'plan' => ['/roasts/new', 1280, 800, '[...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("A rack of lamb and potatoes")).click()'],
     'food' => ['/roasts/{Sunday on the lock island}/food', 1280, 800, ''],
     'rig' => ['/roasts/{Sunday on the lock island}/rig', 1280, 800, ''],
     'pit' => ['/roasts/{Pot under the willow}/rig', 1280, 800, ''],

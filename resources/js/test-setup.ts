@@ -1,8 +1,11 @@
 import '@testing-library/jest-dom/vitest';
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
 
 afterEach(cleanup);
+
+// A machine that does other work beside is slow, not wrong.
+configure({ asyncUtilTimeout: 5000 });
 
 /** jsdom lays nothing out, so nothing ever changes its size. */
 class StillObserver implements ResizeObserver {

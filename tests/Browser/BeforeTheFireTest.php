@@ -8,6 +8,7 @@ it('shows when each preparation begins, and lets one be added and taken away', f
     $this->press('Food');
     $this->sees('Salt it dry');
     $this->sees('55 g salt');
+    $this->press('Before the fire');
     $this->press('Wrap in bacon');
     $this->sees('Overlapping, tied');
     $this->press('As it was');
@@ -57,7 +58,7 @@ it('shows the hole for a buried pot in section, and warns once before the dig', 
 it('ticks off the kit on a phone', function () {
     $this->window(390, 844);
     $this->join();
-    $this->press('Plan a roast');
+    $this->begin();
     $this->press('Keep this roast');
     $this->press('Rig');
     $this->sees('Have ready');
@@ -76,7 +77,7 @@ it('ticks off the kit on a phone', function () {
 
 it('keeps a mix of one’s own', function () {
     $this->join();
-    $this->press('Plan a roast');
+    $this->begin();
     $this->press('Write your own');
     $this->type('Name', 'Lock gate rub');
     $this->browser->executeScript('document.querySelector("[name=amount0]").focus()');

@@ -47,7 +47,7 @@ it('answers as coals are moved by keyboard, and keeps them where they were put',
 it('turns a wind and a wrong one into settings and words', function (int $width, int $height) {
     $this->window($width, $height);
     $this->join();
-    $this->press('Plan a roast');
+    $this->begin();
     $this->press('Keep this roast');
     $this->press('Fire');
     $this->sees('Set it so');
@@ -88,7 +88,7 @@ it('adds a cooker, learns from trials, and answers both ways', function () {
 
     // Its roasts are planned with it.
     $this->press('Hearth');
-    $this->press('Plan a roast');
+    $this->begin();
     $this->press('Keep this roast');
     $this->press('Fire');
     $any = $this->answer('For 180 °C');

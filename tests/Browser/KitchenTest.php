@@ -6,7 +6,7 @@ it('lets a visitor plan, cook, finish and find a roast in the log', function (in
     $narrow = $width < 500;
     $this->window($width, $height);
     $this->join();
-    $this->press('Plan a roast');
+    $this->begin();
     $this->sees('On the heat');
     $chicken = $this->answer('Takes');
 
@@ -136,7 +136,7 @@ it('opens a number to its working and source', function () {
 
 it('keeps a reading while the kitchen cannot be reached, and sends it when it can', function () {
     $this->join();
-    $this->press('Plan a roast');
+    $this->begin();
     $this->press('Keep this roast');
     $this->press('Chicken, whole on: done');
     $this->press('Live');

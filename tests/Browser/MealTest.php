@@ -9,7 +9,7 @@ use Facebook\WebDriver\WebDriverKeys;
 it('plans a meal from an empty ticket to its run sheet, with sides in the order of their patience', function (int $width, int $height) {
     $this->window($width, $height);
     $this->join();
-    $this->press('Plan a roast');
+    $this->begin();
     $this->sees('Beside it');
     $this->type('Add greens, bread, a sauce…', 'vegetables');
     $this->browser->getKeyboard()->sendKeys(WebDriverKeys::ENTER);

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 $screens = [
-    'hearth' => [null, 'Coming'], 'plan' => ['Plan', 'Keep this roast'],
+    'hearth' => [null, 'Coming'], 'plan' => ['Plan', 'From nothing'],
     'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season'],
 ];
 $views = [
@@ -44,7 +44,7 @@ it('is worked by keyboard throughout', function () {
     $this->enterDemo();
     $this->key('p');
     $this->sees('Plan a roast');
-    $this->sees('Keep this roast');
+    $this->sees('From nothing');
     $this->key('e');
     $this->sees('Boathouse kettle');
     $this->key('o');

@@ -91,6 +91,14 @@ abstract class BrowserTest extends TestCase
         return $address;
     }
 
+    /** Puts a roast on the ticket: from nothing, or from a way of cooking that goes by that name. */
+    public function begin(string $way = 'From nothing'): void
+    {
+        $this->press('Plan a roast');
+        $this->press($way);
+        $this->sees('On the heat');
+    }
+
     /** A command of the browser's own protocol. @param  array<string, mixed>  $parameters */
     public function command(string $name, array $parameters): void
     {

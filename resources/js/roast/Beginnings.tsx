@@ -69,7 +69,7 @@ export function Beginnings({
           <li key={one.id}>
             <button
               type="button"
-              className="group grid w-full grid-cols-[auto_minmax(0,1fr)] items-center gap-x-4 border-b border-hair py-3 text-left"
+              className="group grid h-full w-full grid-cols-[auto_minmax(0,1fr)] items-center gap-x-4 border-b border-hair py-3 text-left"
               onClick={() => onChosen(one)}
             >
               <CookerGlyph

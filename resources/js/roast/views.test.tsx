@@ -95,7 +95,6 @@ describe('ticket', () => {
   it('gives a stage that is no longer the last an end of its own', async () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
-    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Add a stage' }));
     expect(seen.at(-1)?.dishes[0]?.stages).toMatchObject([
       { cooker: 'kettle', until_core_c: 45 },
@@ -110,7 +109,6 @@ describe('ticket', () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
     expect(screen.getByLabelText('At')).toBeInTheDocument();
-    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Add a stage' }));
     expect(seen.at(-1)?.dishes[0]?.stages[1]).toMatchObject({ cooker: 'open-grate', hand_s: 3 });
     const hand = screen.getByLabelText('Hand held');
@@ -123,7 +121,6 @@ describe('ticket', () => {
   it('wraps a later step in foil, and unwraps it', async () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
-    await userEvent.click(screen.getByRole('button', { name: /More about this dish/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Add a stage' }));
     await userEvent.click(screen.getByLabelText('Wrapped'));
     await userEvent.click(screen.getByRole('option', { name: /in foil/ }));

@@ -5,12 +5,10 @@ import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
 import { useUnits } from '../../units/units';
-import { massFor, withCut, type DraftDish, type DraftStage } from '../draft';
-import { within, type Errors } from './errors';
+import { massFor, withCut, type DraftDish } from '../draft';
+import type { Errors } from './errors';
 import { Preparations } from './Preparations';
-import { StageFields } from './StageFields';
-import { StepMenu } from './StepMenu';
-import { withStage } from './steps';
+import { Steps } from './Steps';
 import { CutChoice } from './CutChoice';
 
 export const COURSES = [
@@ -49,8 +47,6 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
   const pieces = typeof dish.pieces === 'number' ? dish.pieces : 1;
   const [least, most] = massFor(cut, people, pieces);
   const own = dish.target_c !== undefined || dish.taste === undefined;
-  const setStage = (index: number, stage: DraftStage) =>
-    onChange({ ...dish, stages: dish.stages.map((old, i) => (i === index ? stage : old)) });
   return (
     <fieldset className="opens grid min-w-0 gap-3">
       <legend className="sr-only">{dish.name ?? cut.name}</legend>
@@ -128,22 +124,7 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           </div>
         )}
       </div>
-      {dish.stages.map((stage, i) => (
-        <StageFields
-          buried={dish.rig?.kind === 'buried_pot' && stage.cooker === 'camp-oven'}
-          key={i}
-          number={i}
-          only={dish.stages.length === 1}
-          tough={cut.tough}
-          last={i === dish.stages.length - 1}
-          stage={stage}
-          reference={reference}
-          errors={within(errors, `stages.${i}`)}
-          onChange={(next) => setStage(i, next)}
-          kind={cut.kind}
-          menu={<StepMenu stages={dish.stages} index={i} onChange={(stages) => onChange({ ...dish, stages })} />}
-        />
-      ))}
+      <Steps dish={dish} cut={cut} reference={reference} errors={errors} onChange={(stages) => onChange({ ...dish, stages })} />
       {errors.stages !== undefined && <p className="font-semibold text-ember">{errors.stages.join(' ')}</p>}
       <Preparations
         label="Before the fire"
@@ -225,9 +206,6 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
             />
           </div>
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="push" onClick={() => onChange({ ...dish, stages: withStage(dish.stages) })}>
-              Add a stage
-            </button>
             {onRemove !== undefined && (
               <button type="button" className="push" onClick={onRemove}>
                 Take this dish away

@@ -22,11 +22,13 @@ export function Preparations({ label, chosen, fitting, errors, onChange }: Props
   };
   const wrong = Object.entries(errors).flatMap(([key, messages]) => (key.startsWith('preparations') ? messages : []));
   return (
-    <Disclosure defaultOpen={chosen.length > 0}>
+    <Disclosure defaultOpen={wrong.length > 0}>
       <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
-        {label}
-        {chosen.length > 0 ? ` (${chosen.length})` : ''} <Caret />
+        {label} <Caret />
       </DisclosureButton>
+      {chosen.length > 0 && (
+        <p className="-mt-1.5 mb-1 text-soft">{chosen.map((id) => fitting.find((one) => one.id === id)?.name ?? id).join(' · ')}</p>
+      )}
       <DisclosurePanel>
         <ul>
           {fitting.map((one) => (

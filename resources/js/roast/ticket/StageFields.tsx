@@ -55,10 +55,10 @@ export function StageFields({ number, only, last, stage, buried, tough, kind, re
     });
   };
   return (
-    <div className={only ? 'grid gap-3' : 'grid gap-3 border-l-[3px] border-hair pl-3'}>
+    <div className="grid gap-3">
       <div className="grid grid-cols-[1fr_7.25rem] gap-3">
         <Choice
-          label={only ? 'Cooker' : `Stage ${number + 1}`}
+          label={only ? 'Cooker' : 'On'}
           value={stage.cooker}
           options={cookers.map((cooker) => ({ id: cooker.id, name: cooker.name }))}
           errors={errors.cooker}

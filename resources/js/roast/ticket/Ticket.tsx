@@ -4,7 +4,9 @@ import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
-import { fromLocalInput, localInput, ownZone } from '../../units/time';
+import { DayHour } from '../../ui/DayHour';
+import { useNow } from '../../ui/useNow';
+import { ownZone } from '../../units/time';
 import { beside, newDish, withoutDish, type Draft, type DraftDish } from '../draft';
 import { DishSwitch } from '../DishSwitch';
 import { DishFields } from './DishFields';
@@ -18,28 +20,21 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
   const setDish = (index: number, dish: DraftDish) =>
     onChange({ ...draft, dishes: draft.dishes.map((old, i) => (i === index ? dish : old)) });
   const first = reference.cuts[0];
+  const now = useNow(60_000);
   const [chosen, setChosen] = useState(0);
   const index = Math.min(chosen, draft.dishes.length - 1);
   const dish = draft.dishes[index];
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="What you roast">
       <div className="opens grid gap-3">
-        <Field label="Table at" errors={errors.serve_at}>
-          {(control) => (
-            <input
-              {...control}
-              type="datetime-local"
-              className="field"
-              value={draft.serve_at === '' ? '' : localInput(draft.serve_at, draft.time_zone)}
-              onChange={(event) =>
-                onChange({
-                  ...draft,
-                  serve_at: fromLocalInput(event.target.value, draft.time_zone ?? offsetOf(draft.serve_at) ?? ownZone()),
-                })
-              }
-            />
-          )}
-        </Field>
+        <DayHour
+          label="Table at"
+          value={draft.serve_at}
+          zone={draft.time_zone ?? offsetOf(draft.serve_at) ?? ownZone()}
+          now={now}
+          errors={errors.serve_at}
+          onChange={(serve_at) => onChange({ ...draft, serve_at })}
+        />
         <div className="grid grid-cols-3 gap-3">
           <NumberField
             label="To feed"
