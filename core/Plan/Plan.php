@@ -38,6 +38,7 @@ final readonly class Plan
      * @param  list<KitItem>  $kit
      * @param  list<Purchase>  $shopping
      * @param  list<Keeping>  $keeping
+     * @param  list<PlaceClash>  $places  cookers that more is asked of than they have
      * @param  array{int, int}  $feeds  how many the whole table feeds, hungry and modest
      */
     private function __construct(
@@ -50,6 +51,7 @@ final readonly class Plan
         public array $shopping,
         public array $keeping,
         public array $feeds,
+        public array $places,
     ) {
     }
 
@@ -133,6 +135,7 @@ final readonly class Plan
             Shopping::of($roast, $fires),
             Keeping::rules($roast->airC),
             Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
+            PlaceClash::all($roast, $forecasts, $ons),
         );
     }
 

@@ -59,36 +59,46 @@ final readonly class Dish
     /** @param  non-empty-list<Stage>  $stages */
     public function through(array $stages): self
     {
-        return $this->laid($stages, $this->bed);
+        return $this->changed(stages: $stages);
     }
 
     /** With the coals of its buried pot round it. */
     public function buriedIn(BuriedBed $bed): self
     {
-        return $this->laid($this->stages, $bed);
+        return $this->changed(bed: $bed);
     }
 
-    /** @param  non-empty-list<Stage>  $stages */
-    private function laid(array $stages, ?BuriedBed $bed): self
-    {
+    /**
+     * The same dish, another in what is given.
+     *
+     * @param  non-empty-list<Stage>|null  $stages
+     */
+    public function changed(
+        ?array $stages = null,
+        ?BuriedBed $bed = null,
+        ?int $pieces = null,
+        ?float $massKg = null,
+        ?float $restMinutes = null,
+        ?int $course = null,
+    ): self {
         return new self(
             $this->name,
             $this->cut,
             $this->form,
-            $this->pieces,
-            $this->massKg,
+            $pieces ?? $this->pieces,
+            $massKg ?? $this->massKg,
             $this->thicknessM,
             $this->girthM,
             $this->startC,
             $this->taste,
             $this->targetC,
             $this->coast,
-            $this->restMinutes,
-            $stages,
+            $restMinutes ?? $this->restMinutes,
+            $stages ?? $this->stages,
             $this->preparations,
             $this->rig,
-            $this->course,
-            $bed,
+            $course ?? $this->course,
+            $bed ?? $this->bed,
         );
     }
 
@@ -113,6 +123,15 @@ final readonly class Dish
 
         return ($shape->exponent + 1.0) * $this->massKg / Substance::from($this->cut->composition)
             ->densityKgM3(5.0) / $shape->halfThicknessM;
+    }
+
+    /** What one piece covers of a grate, m²: a plate lies on its face, a roll and a ball on less than their breadth. */
+    public function groundM2(): float
+    {
+        $shape = $this->shape();
+        $volumeM3 = $this->massKg / Substance::from($this->cut->composition)->densityKgM3(5.0);
+
+        return $volumeM3 * (1.0 + 0.25 * $shape->exponent) / (2.0 * $shape->halfThicknessM);
     }
 
     /** What was laid round the meat, m²K/W. */

@@ -43,24 +43,38 @@ final readonly class Roast
     ) {
     }
 
-    /** @param  non-empty-list<Dish>  $dishes */
-    public function withDishes(array $dishes): self
-    {
+    /**
+     * The same occasion, another in what is given.
+     *
+     * @param  non-empty-list<Dish>|null  $dishes
+     * @param  array<string, FireWish>|null  $fires  by kind of cooker
+     * @param  list<SideDish>|null  $sides
+     */
+    public function changed(
+        ?array $dishes = null,
+        ?\DateTimeImmutable $serveAt = null,
+        ?int $people = null,
+        ?float $windMs = null,
+        ?bool $rain = null,
+        ?array $fires = null,
+        ?array $sides = null,
+        ?float $courseMinutes = null,
+    ): self {
         return new self(
             $this->name,
-            $this->serveAt,
-            $this->people,
+            $serveAt ?? $this->serveAt,
+            $people ?? $this->people,
             $this->airC,
-            $dishes,
+            $dishes ?? $this->dishes,
             $this->place,
             $this->darkAt,
-            $this->windMs,
-            $this->rain,
+            $windMs ?? $this->windMs,
+            $rain ?? $this->rain,
             $this->altitudeM,
-            $this->fires,
-            $this->sides,
+            $fires ?? $this->fires,
+            $sides ?? $this->sides,
             $this->hands,
-            $this->courseMinutes,
+            $courseMinutes ?? $this->courseMinutes,
         );
     }
 

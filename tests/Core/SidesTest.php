@@ -170,7 +170,7 @@ it('writes sides into the file and reads them back, and says at the field what i
     expect($roast->sides)->toHaveCount(2)->and($roast->sides[0]->name)->toBe('Greens')->and($roast->sides[1]->takesMinutes())->toBe(22.5)
         ->and(RoastFile::read(RoastFile::write($roast))->sides)->toEqual($roast->sides)
         ->and(RoastFile::write(RoastFile::read(Samples::file())))->not->toHaveKey('sides')
-        ->and($roast->withDishes($roast->dishes)->sides)->toBe($roast->sides);
+        ->and($roast->changed(dishes: $roast->dishes)->sides)->toBe($roast->sides);
     foreach ([
         'sides.0.side' => [['side' => 'trifle']], 'sides.0.minutes' => [['side' => 'rice', 'minutes' => 0]], 'sides.0.brand' => [['side' => 'rice', 'brand' => 'x']],
         'sides' => array_fill(0, 13, ['side' => 'rice']), 'sides.1.side' => [['side' => 'rice'], []],

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Ways;
+
+use Diatherm\Day\Timing;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Measure\Unit;
+
+/** A fire that is ahead: pull and hold, slow it, or call the guests sooner. Common practice. */
+final class AheadOfTime
+{
+    /** Less is spent in the rest. Common practice. */
+    private const TELLING_MINUTES = 10.0;
+
+    /** Said by itself where even the slow end leaves so much. Common practice: nobody minds twenty minutes more of rest. */
+    private const WORTH_A_WORD_MINUTES = 20.0;
+
+    /** Whether the slowest dish would wait long for the table even if it is slow. */
+    public static function is(Standing $standing): bool
+    {
+        $dish = $standing->slowest();
+        $latest = $dish === null ? null : $standing->entry("d$dish.pull")?->latest;
+
+        return $dish !== null && $latest !== null
+            && self::slackMinutes($standing, $dish) - ($latest->getTimestamp() - $standing->pullAt($dish)->getTimestamp()) / 60.0 >= self::WORTH_A_WORD_MINUTES;
+    }
+
+    /** @return list<Way> none where it is not ahead */
+    public static function ways(Standing $standing, Prospect $prospect): array
+    {
+        $dish = $standing->slowest();
+        $slack = $dish === null ? 0.0 : self::slackMinutes($standing, $dish);
+        if ($dish === null || $slack < self::TELLING_MINUTES) {
+            return [];
+        }
+        $roast = $standing->roast();
+        $by = Quantity::of(round($slack), Unit::Duration);
+        $stage = $standing->dish($dish)->stages[$standing->step($dish)[0]];
+        $ways = [new Way(
+            'hold',
+            Message::of('ways.hold', minutes: $by),
+            Holding::how(),
+            Message::of('ways.price.softer_outside'),
+            FromNow::with($roast, $dish, $standing->dish($dish)->changed(restMinutes: min(240.0, round($standing->dish($dish)->leastRestMinutes() + $slack)))),
+        )];
+        if (! $stage->cooker->isRest() && ! $standing->dish($dish)->isBuried()) {
+            $asItIs = ($standing->pullAt($dish)->getTimestamp() - $standing->now->getTimestamp()) / 60.0;
+            $found = HeatFor::pullIn($asItIs + $slack, $standing, $dish, $stage, $prospect, hotter: false);
+            if ($found !== null) {
+                $ways[] = new Way(
+                    'slower',
+                    Message::of('ways.slower', cooker: $stage->cooker->short, heat: Quantity::celsius($found[0])),
+                    Message::of('ways.slower.how', dish: $standing->dish($dish)->name, heat: Quantity::celsius($found[0])),
+                    Message::of('ways.price.paler'),
+                    $found[1],
+                    $found[2],
+                );
+            }
+        }
+        $sooner = Timing::after($roast->serveAt, -5.0 * floor($slack / 5.0));
+        $ways[] = new Way(
+            'sooner',
+            Message::of('ways.sooner', hour: $sooner),
+            Message::of('ways.sooner.how'),
+            Message::of('ways.price.guests_sooner'),
+            $roast->changed(serveAt: $sooner),
+        );
+
+        return $ways;
+    }
+
+    /** Between its rest and the hour at which it has to be carved, likely. */
+    private static function slackMinutes(Standing $standing, int $dish): float
+    {
+        $carve = $standing->entry("d$dish.carve")->at ?? $standing->roast()->serveAt;
+
+        return ($carve->getTimestamp() - $standing->pullAt($dish)->getTimestamp()) / 60.0 - $standing->dish($dish)->leastRestMinutes();
+    }
+}

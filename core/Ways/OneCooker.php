@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Ways;
+
+use Diatherm\Cooker\Cooker;
+use Diatherm\Cooker\CookerShed;
+use Diatherm\Day\Timing;
+use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
+use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
+
+/** Two dishes want one cooker: a common heat, another cooker for one of them, or one after the other. Common practice. */
+final class OneCooker
+{
+    private const STEP_C = 5.0;
+
+    private const LONGEST_REST_MINUTES = 240.0;
+
+    /** @return list<Way> */
+    public static function ways(Question $question, Standing $standing): array
+    {
+        $kind = $question->cooker;
+        $roast = $standing->roast();
+        $dishes = array_values(array_filter(
+            array_keys($roast->dishes),
+            fn (int $dish): bool => $standing->isWaiting($dish) && self::heatC($roast->dishes[$dish], (string) $kind) !== null,
+        ));
+        if ($kind === null || count($dishes) < 2) {
+            return [];
+        }
+        usort($dishes, fn (int $a, int $b): int => self::kg($roast->dishes[$b]) <=> self::kg($roast->dishes[$a]));
+        $large = $dishes[0];
+        $heats = array_map(fn (int $dish): float => (float) self::heatC($roast->dishes[$dish], $kind), $dishes);
+        $masses = array_map(fn (int $dish): float => self::kg($roast->dishes[$dish]), $dishes);
+        $mean = array_sum(array_map(fn (float $heat, float $kg): float => $heat * $kg, $heats, $masses)) / array_sum($masses);
+        $ways = [];
+        foreach (array_unique([self::STEP_C * round($mean / self::STEP_C), $heats[0], max($heats)]) as $heat) {
+            if (count(array_unique($heats)) > 1 && count($ways) < 2) {
+                $ways[] = self::together($standing, $kind, $dishes, $heat);
+            }
+        }
+        array_push($ways, ...self::elsewhere($question, $standing, $kind, array_slice($dishes, 1)), ...self::oneAfterAnother($standing, $large, $dishes));
+
+        return $ways;
+    }
+
+    /** @param  list<int>  $dishes */
+    private static function together(Standing $standing, string $kind, array $dishes, float $heat): Way
+    {
+        $roast = $standing->roast();
+        foreach ($dishes as $dish) {
+            [$changed] = FromNow::change($standing, $dish, fn (Stage $stage): Stage => $stage->cooker->id === $kind
+                ? FromNow::heated($stage, celsius: $stage->cooker->clampC($heat))
+                : $stage);
+            $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
+        }
+
+        return new Way(
+            'together_'.(int) $heat,
+            Message::of('ways.together', heat: Quantity::celsius($heat)),
+            Message::of('ways.together.how'),
+            Message::of('ways.price.in_between'),
+            $roast,
+        );
+    }
+
+    /**
+     * @param  list<int>  $smaller
+     * @return list<Way> what is smaller goes onto another cooker: one's own first, else the kitchen oven
+     */
+    private static function elsewhere(Question $question, Standing $standing, string $kind, array $smaller): array
+    {
+        $taken = array_merge(...array_map(fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->id, $dish->stages), $standing->roast()->dishes));
+        $kinds = array_values(array_diff([...$question->own, 'oven', 'gas'], $taken));
+        $other = $kinds === [] ? null : CookerShed::kind($kinds[0]);
+        if ($other === null) {
+            return [];
+        }
+        $roast = $standing->roast();
+        $heat = $other->defaultC;
+        foreach ($smaller as $dish) {
+            [$changed] = FromNow::change($standing, $dish, function (Stage $stage) use ($kind, $other, &$heat): Stage {
+                if ($stage->cooker->id !== $kind) {
+                    return $stage;
+                }
+                $heat = self::sameHeat($stage, $other);
+
+                return FromNow::heated($stage, $other, $heat);
+            });
+            $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
+        }
+
+        return [new Way(
+            "cooker_$other->id",
+            Message::of('ways.apart', dish: $standing->dish($smaller[0])->name, cooker: $other->short, heat: Quantity::celsius($heat)),
+            Message::of('ways.apart.how'),
+            Message::of('ways.price.another_fire'),
+            $roast,
+        )];
+    }
+
+    /**
+     * @param  list<int>  $dishes
+     * @return list<Way> the large one first; the others cook while it rests, held hot
+     */
+    private static function oneAfterAnother(Standing $standing, int $large, array $dishes): array
+    {
+        $meanwhile = 0.0;
+        foreach ($dishes as $dish) {
+            $forecast = $standing->plan->forecast($dish);
+            if ($dish !== $large) {
+                $meanwhile = max($meanwhile, $forecast->cookMinutes->high + $standing->dish($dish)->leastRestMinutes() + Timing::carveMinutes($standing->dish($dish)));
+            }
+        }
+        $rest = 5.0 * ceil($meanwhile / 5.0);
+
+        return $rest > self::LONGEST_REST_MINUTES || $rest <= $standing->dish($large)->leastRestMinutes() ? [] : [new Way(
+            'in_turn',
+            Message::of('ways.in_turn', dish: $standing->dish($large)->name),
+            Holding::how(),
+            Message::of('ways.price.softer_outside'),
+            FromNow::with($standing->roast(), $large, $standing->dish($large)->changed(restMinutes: $rest)),
+        )];
+    }
+
+    private static function sameHeat(Stage $stage, Cooker $other): float
+    {
+        return $other->isOpenFire() || $stage->cooker->isOpenFire() ? $other->defaultC : $other->clampC($stage->cookerC);
+    }
+
+    /** What a dish wants of a kind of cooker; null where it is never on it. */
+    private static function heatC(Dish $dish, string $kind): ?float
+    {
+        foreach ($dish->stages as $stage) {
+            if ($stage->cooker->id === $kind) {
+                return $stage->cookerC;
+            }
+        }
+
+        return null;
+    }
+
+    private static function kg(Dish $dish): float
+    {
+        return $dish->massKg * $dish->pieces;
+    }
+}
