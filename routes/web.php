@@ -10,6 +10,7 @@ use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RoastController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\WaysController;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->middleware('no-store')->group(function (): void {
@@ -25,6 +26,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::patch('me', [SessionController::class, 'update']);
         Route::get('reference', ReferenceController::class)->withoutMiddleware('no-store');
         Route::post('preview', PreviewController::class);
+        Route::post('ways', [WaysController::class, 'planned']);
         Route::get('roasts', [RoastController::class, 'index']);
         Route::post('roasts', [RoastController::class, 'store']);
         Route::post('roasts/import', [FileController::class, 'import']);
@@ -54,6 +56,8 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::put('debrief', [RoastController::class, 'debrief']);
             Route::get('file', [FileController::class, 'export']);
             Route::get('readings.csv', [FileController::class, 'readings']);
+            Route::post('ways', [WaysController::class, 'followed']);
+            Route::post('ways/taken', [WaysController::class, 'take']);
             Route::get('run-sheet.ics', [FileController::class, 'calendar']);
             Route::post('readings.csv', [FileController::class, 'importReadings']);
             Route::post('readings', [LogController::class, 'storeReading']);

@@ -20,18 +20,21 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $note
  * @property array<string, float>|null $settings of the cooker
  * @property float|null $celsius that it was set for
+ * @property array{id: string, values: array<string, mixed>}|null $words of a way that was taken
+ * @property array{inputs: array<string, mixed>, then: string, events: list<string>}|null $before how the plan stood before that way, and
+ *     the mark of how it stood after it
  */
 final class Event extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius'];
+    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius', 'words', 'before'];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime', 'settings' => 'array', 'kind' => EventKind::class];
+        return ['at' => 'immutable_datetime', 'settings' => 'array', 'words' => 'array', 'before' => 'array', 'kind' => EventKind::class];
     }
 }

@@ -21,6 +21,8 @@ enum EventKind: string
     case Set = 'set';
     case Lid = 'lid';
     case Note = 'note';
+    /** Another way was taken: the plan is changed from then on. */
+    case Way = 'way';
 
     public function inWords(): Message
     {
@@ -30,7 +32,7 @@ enum EventKind: string
     /** Whether it belongs to a dish, or to the cooker that one is on. */
     public function isOfADish(): bool
     {
-        return ! in_array($this, [self::Tick, self::Fuel, self::Note], true);
+        return ! in_array($this, [self::Tick, self::Fuel, self::Note, self::Way], true);
     }
 
     /** What has to have happened to the dish before; null for nothing. */
@@ -41,6 +43,12 @@ enum EventKind: string
             self::Carved => self::Pulled,
             default => null,
         };
+    }
+
+    /** @return array<int, self> what a device may log by itself */
+    public static function logged(): array
+    {
+        return array_filter(self::cases(), fn (self $kind): bool => $kind !== self::Way);
     }
 
     /** Whether it happens once to a dish. */

@@ -6,9 +6,13 @@ namespace App\Roasts;
 
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
 use Diatherm\Day\Progress;
 use Diatherm\Live\LiveForecast;
+use Diatherm\Live\Reading;
 use Diatherm\Plan\Plan;
+use Diatherm\Roast\Dish;
 use Diatherm\Tending\LaidFires;
 
 /** A stored roast, worked out at one moment: its plan, and for each dish that went on what its readings make of it. */
@@ -23,12 +27,16 @@ final readonly class Day
     /** A plan that nobody has begun shrinks to the time that there is. */
     private const STANDS_PLANNED_MINUTES = 15;
 
-    /** @param  array<int, LiveForecast>  $live by number of the dish */
+    /**
+     * @param  array<int, LiveForecast>  $live by number of the dish
+     * @param  array<int, Progress>  $progress how far each is
+     */
     private function __construct(
         public Roast $stored,
         public Plan $plan,
         public Diary $diary,
         public array $live,
+        public array $progress,
     ) {
     }
 
@@ -49,14 +57,7 @@ final readonly class Day
         foreach ($laid->dishes as $i => $dish) {
             $course = $diary->course($i);
             if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
-                $live[$i] = LiveForecast::of(
-                    $dish,
-                    $roast->airC,
-                    $course,
-                    $diary->readings($i),
-                    $dishes[$i]->forecast->pullC,
-                    $dish->isBuried() ? $dishes[$i]->forecast->cookMinutes->likely : 0.0,
-                );
+                $live[$i] = self::live($dish, $roast->airC, $course, $diary->readings($i), $dishes[$i]->forecast);
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
@@ -67,7 +68,13 @@ final readonly class Day
             );
         }
 
-        return new self($stored, Plan::from($laid, $dishes, $now, $progress), $diary, $live);
+        return new self($stored, Plan::from($laid, $dishes, $now, $progress), $diary, $live, $progress);
+    }
+
+    /** @param  list<Reading>  $readings */
+    public static function live(Dish $dish, float $airC, Course $course, array $readings, Forecast $planned): LiveForecast
+    {
+        return LiveForecast::of($dish, $airC, $course, $readings, $planned->pullC, $dish->isBuried() ? $planned->cookMinutes->likely : 0.0);
     }
 
     /**

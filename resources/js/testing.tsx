@@ -261,6 +261,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
         entry('serve', 'serve', '2031-10-04T18:45:00Z', { title: text('Table'), dish: null }),
       ],
       sides: [],
+      places: [],
       shopping: [
         { aisle: text('At the butcher’s'), what: text('Brace of ducks'), amount: text('4.4 kg') },
         {
@@ -273,6 +274,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
       keeping: [],
       dishes: [{ ...dish, ...dishMore }],
     },
+    turn: null,
     tending: [],
     readings: [],
     events: [],

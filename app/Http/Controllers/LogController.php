@@ -13,6 +13,7 @@ use App\Models\Event;
 use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\Roast;
+use App\Roasts\ChangedPlan;
 use App\Roasts\Lighting;
 use App\Words\Voice;
 use Carbon\CarbonImmutable;
@@ -68,7 +69,11 @@ final class LogController
     public function destroyEvent(Roast $roast, string $id): JsonResponse
     {
         $this->locked($roast, function (Roast $roast) use ($id): void {
-            $roast->events()->where('client_id', $id)->delete();
+            $event = $roast->events()->where('client_id', $id)->first();
+            if ($event?->kind === EventKind::Way) {
+                ChangedPlan::undo($roast, $event);
+            }
+            $event?->delete();
             if ($roast->lighting !== null && $roast->events()->where('kind', EventKind::On)->doesntExist()) {
                 $roast->lighting = null;
             }

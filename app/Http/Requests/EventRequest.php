@@ -20,7 +20,7 @@ final class EventRequest extends LogRequest
     public function rules(): array
     {
         return $this->common(dish: $this->kind()?->isOfADish() === true) + [
-            'kind' => ['bail', 'required', 'string', Rule::enum(EventKind::class)],
+            'kind' => ['bail', 'required', 'string', Rule::enum(EventKind::class)->only(EventKind::logged())],
             'stage' => ['bail', 'required_if:kind,stage', 'nullable', new Finite(1, 7, Message::of('event.the_stage_is_one'), whole: true)],
             'entry' => ['bail', 'required_if:kind,tick', 'nullable', 'string', 'max:60', 'regex:/^[a-z0-9_.-]+$/D'],
             'minutes' => ['bail', 'nullable', new Finite(0.1, 60.0, Message::of('event.minutes'))],

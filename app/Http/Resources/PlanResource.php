@@ -18,6 +18,7 @@ use Diatherm\Measure\Input;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
+use Diatherm\Plan\PlaceClash;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
 use Diatherm\Safety\Caution;
@@ -74,6 +75,10 @@ final class PlanResource extends JsonResource
                     'needed_by' => $item->neededBy === null ? null : self::time($item->neededBy),
                 ],
                 $plan->kit,
+            ),
+            'places' => array_map(
+                fn (PlaceClash $clash): array => ['cooker' => $clash->kind, 'dishes' => $clash->dishes, 'words' => $clash->words],
+                $plan->places,
             ),
             'shopping' => array_map(
                 fn (Purchase $one): array => ['aisle' => $one->aisleInWords(), 'what' => $one->what, 'amount' => $one->amount],

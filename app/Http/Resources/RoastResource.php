@@ -8,6 +8,7 @@ use App\Models\Event;
 use App\Models\Reading;
 use App\Models\ReadingPlace;
 use App\Roasts\Day;
+use App\Roasts\Prospect;
 use App\Roasts\Review;
 use App\Roasts\Tending;
 use Carbon\CarbonImmutable;
@@ -18,6 +19,9 @@ use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Verdict;
 use Diatherm\Roast\Stage;
+use Diatherm\Ways\AheadOfTime;
+use Diatherm\Ways\BehindTime;
+use Diatherm\Ways\Turn;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -61,8 +65,21 @@ final class RoastResource extends JsonResource
             'note' => $stored->debrief_note,
             'file' => $stored->inputs,
             'plan' => ['dishes' => $dishes] + $plan,
+            'turn' => $this->turn(),
             'tending' => array_map(self::tended(...), Tending::all($day, CarbonImmutable::now())),
         ] + ($this->whole ? $this->log() : []);
+    }
+
+    /** Whether the table will not be ready at its hour, or long before it, so that another way is worth a look. */
+    private function turn(): ?Turn
+    {
+        $standing = Prospect::standingOf($this->resource, CarbonImmutable::now());
+
+        return match (true) {
+            BehindTime::is($standing) => Turn::Behind,
+            AheadOfTime::is($standing) => Turn::Ahead,
+            default => null,
+        };
     }
 
     /** @return array<string, mixed> in a list, a dish of the past is told as it was planned at the lighting */
@@ -215,7 +232,7 @@ final class RoastResource extends JsonResource
                 'dish' => $event->dish,
                 'at' => $event->at->setTimezone($stored->time_zone)->format(self::TO_THE_MILLISECOND),
                 'kind' => $event->kind,
-                'words' => $event->kind->inWords(),
+                'words' => $event->words ?? $event->kind->inWords(),
                 'stage' => $event->stage,
                 'entry' => $event->entry,
                 'minutes' => $event->minutes,

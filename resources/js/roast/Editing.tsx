@@ -6,6 +6,7 @@ import { Planner } from './Planner';
 import type { Errors } from './ticket/errors';
 import { TooLate } from './TooLate';
 import { useKept } from './useKept';
+import { OtherWays } from './ways/OtherWays';
 
 type Props = {
   roast: Roast;
@@ -43,6 +44,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
             {plan !== null && sound && roast.status === 'planned' && (
               <TooLate plan={plan} now={now} onMove={(serve_at) => change({ ...current, serve_at })} />
             )}
+            {plan !== null && sound && roast.status === 'planned' && <OtherWays plan={plan} draft={current} onChange={change} />}
             {draft !== null && Object.keys(kept.errors).length > 0 && (
               <p className="font-semibold text-ember">{Object.values(kept.errors).flat().join(' ')}</p>
             )}

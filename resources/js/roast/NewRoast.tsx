@@ -18,6 +18,7 @@ import { newDraft, toFile, type Draft } from './draft';
 import { Food } from './Food';
 import { Planner } from './Planner';
 import { Ticket } from './ticket/Ticket';
+import { OtherWays } from './ways/OtherWays';
 
 /** A roast from a way of cooking, from one that was cooked before, or from nothing: sensible defaults, and an answer at once. */
 export function NewRoast() {
@@ -130,6 +131,7 @@ function Writing({ title, start, way, onBack }: { title: string; start: Draft; w
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}
             {plan !== null && sound && <TooLate plan={plan} now={now} onMove={(serve_at) => setDraft({ ...draft, serve_at })} />}
+            {plan !== null && sound && <OtherWays plan={plan} draft={draft} onChange={setDraft} />}
             {trouble !== '' && (
               <p role="alert" className="font-semibold text-ember">
                 {trouble}

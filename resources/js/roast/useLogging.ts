@@ -61,7 +61,8 @@ function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel
         };
   }
   const event = roast.events.find((one) => one.id === id);
-  return event === undefined
+  // A way that was taken is asked for anew: what was offered then no longer stands.
+  return event === undefined || event.kind === 'way'
     ? null
     : {
         roast: roast.id,

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Refused } from '../../api/client';
 import { useReference } from '../../api/queries';
-import type { EventKind, Roast } from '../../api/types';
+import type { EventKind, Roast, Turned } from '../../api/types';
 import { HeatSection } from '../../charts/HeatSection';
 import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
@@ -19,6 +19,8 @@ import { Curve } from './Curve';
 import { Act, Key } from './Acts';
 import { History } from './History';
 import { NoteSheet } from './NoteSheet';
+import { DayChanges } from '../ways/DayChanges';
+import { OffTheHour } from './OffTheHour';
 import { TendingStrip } from './TendingStrip';
 import { useOddReading } from './useOddReading';
 
@@ -30,6 +32,7 @@ const JOINT_PLACES = ['core', 'thick_end', 'bone', 'cooker'];
 export function Live({ roast }: { roast: Roast }) {
   const [chosen, setChosen] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'reading' | 'note' | null>(null);
+  const [ways, setWays] = useState<{ asked: Turned | null } | null>(null);
   const [when, setWhen] = useState<Moment>(NOW);
   const reference = useReference();
   const now = useNow();
@@ -69,6 +72,7 @@ export function Live({ roast }: { roast: Roast }) {
     f: () => did('fuel'),
     l: () => did('lid'),
     n: () => setSheet('note'),
+    w: () => setWays({ asked: null }),
     u: undoLast,
     d: doNext,
   });
@@ -132,6 +136,7 @@ export function Live({ roast }: { roast: Roast }) {
 
         <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
+          {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
           <CoreAdvice dish={dish} />
         </section>
         {tended.length > 0 && (
@@ -159,6 +164,9 @@ export function Live({ roast }: { roast: Roast }) {
             <Act name="Lid lifted" letter="L" onClick={() => did('lid')} />
             <Act name="Note" letter="N" onClick={() => setSheet('note')} />
             <Act name="Undo" letter="U" onClick={undoLast} disabled={history.length === 0 || log.undo.isPending} />
+            <div className="col-span-2 grid">
+              <Act name="The day changes" letter="W" onClick={() => setWays({ asked: null })} />
+            </div>
           </div>
           {trouble !== null && (
             <p role="alert" className="font-semibold text-ember">
@@ -210,6 +218,7 @@ export function Live({ roast }: { roast: Roast }) {
             );
         }}
       />
+      <DayChanges roast={roast} open={ways !== null} asked={ways?.asked ?? null} onClose={() => setWays(null)} />
       <NoteSheet
         open={sheet === 'note'}
         onClose={() => setSheet(null)}

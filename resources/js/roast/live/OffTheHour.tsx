@@ -1,0 +1,20 @@
+import type { Roast } from '../../api/types';
+import { at, clock, duration } from '../../units/time';
+
+/** Said by itself, once it is so: the table will not be ready at its hour, or long before it. */
+export function OffTheHour({ roast, onAsk }: { roast: Roast; onAsk: () => void }) {
+  const table = roast.plan.run_sheet.find((entry) => entry.id === 'serve');
+  const late = table === undefined ? 0 : (at(table.at) - at(roast.plan.serve_at)) / 60_000;
+  return (
+    <div role="status" className="mt-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2 border-l-[3px] border-ember py-1 pl-3">
+      <p className="font-semibold">
+        {roast.turn === 'behind'
+          ? `As it goes, the table is ready at ${clock(at(roast.plan.serve_at) + late * 60_000, roast.plan.time_zone)}, ${duration(late)} late.`
+          : 'As it goes, it is done well before the table.'}
+      </p>
+      <button type="button" className="push" onClick={onAsk}>
+        Ways to go on
+      </button>
+    </div>
+  );
+}
