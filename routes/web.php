@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CookerController;
 use App\Http\Controllers\FileController;
+use App\Http\Controllers\HandsController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\PreviewController;
@@ -20,6 +21,12 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::post('login', [SessionController::class, 'login']);
     });
     Route::post('demo', [SessionController::class, 'demo'])->middleware('throttle:demo');
+
+    Route::prefix('hands/{key}')->middleware('throttle:hands')->where(['key' => '[A-Za-z0-9]{40}'])->group(function (): void {
+        Route::get('/', [HandsController::class, 'show']);
+        Route::post('ticks', [HandsController::class, 'tick']);
+        Route::delete('ticks/{id}', [HandsController::class, 'untick'])->whereUuid('id');
+    });
 
     Route::middleware(['auth', 'throttle:compute'])->group(function (): void {
         Route::post('logout', [SessionController::class, 'logout']);
@@ -58,6 +65,8 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::get('readings.csv', [FileController::class, 'readings']);
             Route::post('ways', [WaysController::class, 'followed']);
             Route::post('ways/taken', [WaysController::class, 'take']);
+            Route::post('hands', [HandsController::class, 'link']);
+            Route::delete('hands', [HandsController::class, 'close']);
             Route::get('run-sheet.ics', [FileController::class, 'calendar']);
             Route::post('readings.csv', [FileController::class, 'importReadings']);
             Route::post('readings', [LogController::class, 'storeReading']);

@@ -28,8 +28,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property LightingRecord|null $lighting
  * @property string $status planned, cooking, resting or done, by the log
  * @property int $version of the inputs and the log
+ * @property string|null $hands_key of the link for a second pair of hands, hashed
  * @property string $debrief_note
  * @property CarbonImmutable $created_at
+ * @property-read User $user
  * @property-read Collection<int, Reading> $readings
  * @property-read Collection<int, Event> $events
  */

@@ -22,6 +22,7 @@ final class AppServiceProvider extends ServiceProvider
         Date::useClass(\Carbon\CarbonImmutable::class);
         RateLimiter::for('sign-in', fn (Request $request): Limit => self::perMinute('sign_in', (string) $request->ip()));
         RateLimiter::for('demo', fn (Request $request): Limit => self::perMinute('demo', (string) $request->ip()));
+        RateLimiter::for('hands', fn (Request $request): Limit => self::perMinute('compute_in_demo', (string) $request->ip()));
         RateLimiter::for('compute', function (Request $request): Limit {
             $cook = $request->user();
 

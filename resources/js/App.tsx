@@ -1,4 +1,4 @@
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { openOutbox } from './api/outbox';
@@ -13,6 +13,7 @@ const Cookers = fetched(() => import('./cookers/Cookers').then((screen) => scree
 const Log = fetched(() => import('./log/Log').then((screen) => screen.Log));
 const NewRoast = fetched(() => import('./roast/NewRoast').then((screen) => screen.NewRoast));
 const RoastPage = fetched(() => import('./roast/RoastPage').then((screen) => screen.RoastPage));
+const SecondHands = fetched(() => import('./hands/SecondHands').then((screen) => screen.SecondHands));
 const SignIn = fetched(() => import('./start/SignIn').then((screen) => screen.SignIn));
 
 const screen = (name: string, content: ReactNode) => <Screen name={name}>{content}</Screen>;
@@ -20,7 +21,19 @@ const screen = (name: string, content: ReactNode) => <Screen name={name}>{conten
 /** After the first screen stands. */
 const LATER_MS = 1_500;
 
+/** A second pair of hands has a link and no kitchen: nobody asks who they are. */
 export function App() {
+  return useLocation().pathname.startsWith('/hands/') ? (
+    <Routes>
+      <Route path="/hands/:key" element={screen('hands', <SecondHands />)} />
+      <Route path="*" element={<Navigate to="/" replace />} />
+    </Routes>
+  ) : (
+    <Kitchen />
+  );
+}
+
+function Kitchen() {
   const me = useMe();
   const cache = useQueryClient();
   const cook = me.data?.user?.id ?? null;

@@ -274,6 +274,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
       keeping: [],
       dishes: [{ ...dish, ...dishMore }],
     },
+    helped: false,
     turn: null,
     tending: [],
     readings: [],

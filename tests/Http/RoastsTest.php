@@ -88,7 +88,11 @@ function fake_uuid(): string
 it('asks everyone else to sign in', function (string $operation) {
     [$method, $path] = explode(' ', $operation);
     $this->json($method, str_replace(['{roast}', '{id}'], ['01ARZ3NDEKTSV4RRFFQ69G5FAV', fake_uuid()], $path))->assertUnauthorized();
-})->with(fn () => array_values(array_diff(Contract::operations(), ['GET /api/me', 'POST /api/login', 'POST /api/register', 'POST /api/demo'])));
+})->with(fn () => array_values(array_filter(
+    array_diff(Contract::operations(), ['GET /api/me', 'POST /api/login', 'POST /api/register', 'POST /api/demo']),
+    // A second pair of hands has a link, and nothing to sign in to.
+    fn (string $operation): bool => ! str_contains($operation, '{key}'),
+)));
 
 it('routes exactly what the contract names', function () {
     $routes = [];

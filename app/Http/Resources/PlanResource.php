@@ -278,7 +278,7 @@ final class PlanResource extends JsonResource
     }
 
     /** @return array<string, mixed> */
-    private static function entry(Entry $entry): array
+    public static function entry(Entry $entry): array
     {
         return [
             'id' => $entry->id->text(),

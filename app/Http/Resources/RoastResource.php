@@ -65,6 +65,7 @@ final class RoastResource extends JsonResource
             'note' => $stored->debrief_note,
             'file' => $stored->inputs,
             'plan' => ['dishes' => $dishes] + $plan,
+            'helped' => $stored->hands_key !== null,
             'turn' => $this->turn(),
             'tending' => array_map(self::tended(...), Tending::all($day, CarbonImmutable::now())),
         ] + ($this->whole ? $this->log() : []);

@@ -14,6 +14,7 @@ export const keys = {
   reference: ['reference'] as const,
   roasts: ['roasts'] as const,
   roast: (id: string) => ['roast', id] as const,
+  hands: (key: string) => ['hands', key] as const,
   cookers: ['cookers'] as const,
   preview: (file: RoastFile | null) => ['preview', file] as const,
   ask: (id: string, question: Record<string, unknown> | null) => ['ask', id, question] as const,

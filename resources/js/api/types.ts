@@ -23,6 +23,7 @@ export type Warning = Schemas['Warning'];
 export type Working = Schemas['Working'];
 export type Spread = Schemas['Spread'];
 export type Roast = Schemas['Roast'];
+export type Hands = Schemas['Hands'];
 export type Turned = Schemas['Turned'];
 export type Ways = Schemas['Ways'];
 export type Way = Schemas['Way'];

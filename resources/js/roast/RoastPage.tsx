@@ -13,6 +13,7 @@ import { clock, day } from '../units/time';
 import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Broken } from './Broken';
+import { Card } from './card/Card';
 import { Debrief } from './Debrief';
 import { Editing } from './Editing';
 import { FirePanel } from './fire/FirePanel';
@@ -73,7 +74,8 @@ export function RoastPage() {
         </Trouble>
       )}
       {roast.data?.status === 'broken' && <Broken key={roast.data.id} roast={roast.data} now={now} />}
-      {roast.data !== undefined && roast.data.status !== 'broken' && (
+      {roast.data !== undefined && roast.data.status !== 'broken' && shown === 'card' && <Card roast={roast.data} />}
+      {roast.data !== undefined && roast.data.status !== 'broken' && shown !== 'card' && (
         <Whole key={roast.data.id} roast={roast.data} shown={shown} offline={roast.isError} />
       )}
     </Frame>

@@ -1,11 +1,13 @@
 import clsx from 'clsx';
 import type { Entry, Roast } from '../api/types';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useNow } from '../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Said, useSay } from '../words/Said';
 import { clock, day } from '../units/time';
 import { eventFor } from './acts';
+import { HandsLink } from './HandsLink';
 import { TooLate } from './TooLate';
 import { useLogging } from './useLogging';
 
@@ -121,13 +123,14 @@ export function RunSheet({ roast }: { roast: Roast }) {
         })}
       </ol>
       <p className="no-print mt-4 flex flex-wrap gap-2">
-        <button type="button" className="push" onClick={() => window.print()}>
+        <Link className="push inline-flex items-center" to={`/roasts/${roast.id}/card`}>
           Print for the fireside
-        </button>
+        </Link>
         <a className="push inline-flex items-center" href={`/api/roasts/${roast.id}/run-sheet.ics`} download="run-sheet.ics">
           Into your calendar
         </a>
       </p>
+      <HandsLink roast={roast} />
     </section>
   );
 }

@@ -28,6 +28,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['D', 'Done: the next act'],
   ['B  T  F', 'Basted, turned, fuel added'],
   ['L  N', 'Lid lifted, note'],
+  ['W', 'The day changes: ways to go on'],
   ['U', 'Undo the last thing logged'],
   ['C  K', 'Switch °C/°F, kg/lb'],
   ['G', 'Day or night'],

@@ -65,6 +65,7 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           of={{ unit: '×' }}
           digits={0}
           value={dish.pieces}
+          usual={1}
           errors={errors.pieces}
           onChange={(count) => onChange({ ...dish, pieces: count })}
         />

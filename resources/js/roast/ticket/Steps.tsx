@@ -110,7 +110,7 @@ function StepLine({ stage, reference }: { stage: DraftStage; reference: Referenc
   return (
     <>
       <span className="min-w-0">
-        <span className="font-semibold first-letter:uppercase">
+        <span className="inline-block font-semibold first-letter:uppercase">
           {kind?.short ?? stage.cooker}
           {heat === '' ? '' : `, ${heat}`}
         </span>

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Roast;
+use App\Models\User;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Str;
+use Tests\Support\Contract;
+
+// A link for a second pair of hands: it shows one roast's tasks and ticks them, and does nothing else.
+
+/** @return array{string, Roast} the key, with nobody signed in any more */
+function givenAway(Tests\Support\HttpTest $test, array $dish = []): array
+{
+    $roast = $test->roast($dish);
+    $path = $test->postJson("/api/roasts/$roast->id/hands")->assertOk()->json('path');
+    expect($test->getJson("/api/roasts/$roast->id")->json('helped'))->toBeTrue();
+    Auth::forgetGuards();
+
+    return [(string) str_replace('/hands/', '', $path), $roast];
+}
+
+it('shows one roast’s tasks to who has the link, and ticks them as the cook would', function () {
+    [$key, $roast] = givenAway($this);
+    $seen = $this->getJson("/api/hands/$key")->assertOk();
+    expect(Contract::breaches((string) $seen->content(), 'Hands'))->toBe([])
+        ->and(array_keys($seen->json()))->toBe(['name', 'status', 'now', 'serve_at', 'time_zone', 'units', 'run_sheet']);
+    $tick = fn (string $entry, ?string $id = null) => $this->postJson("/api/hands/$key/ticks", ['id' => $id ?? (string) Str::uuid(), 'entry' => $entry, 'at' => now()->toAtomString()]);
+    $id = (string) Str::uuid();
+    $tick('d0.light')->assertOk();
+    $tick('d0.on', $id)->assertOk()->assertJsonPath('status', 'cooking');
+    $tick('d0.on', $id)->assertOk();
+    expect($roast->events()->pluck('kind')->map(fn ($kind) => $kind->value)->all())->toBe(['tick', 'on'])
+        ->and($roast->refresh()->lighting)->not->toBeNull();
+    $tick('d0.pull')->assertOk()->assertJsonPath('status', 'resting');
+    $this->deleteJson("/api/hands/$key/ticks/$id")->assertOk();
+    expect($roast->events()->where('kind', 'on')->count())->toBe(0);
+});
+
+it('does nothing else', function () {
+    [$key, $roast] = givenAway($this);
+    $tick = fn (array $more) => $this->postJson("/api/hands/$key/ticks", $more + ['id' => (string) Str::uuid(), 'entry' => 'd0.on', 'at' => now()->toAtomString()]);
+    $tick(['entry' => 'd0.pull'])->assertUnprocessable();
+    $tick(['entry' => 'd9.on'])->assertUnprocessable()->assertJsonValidationErrors('entry');
+    $tick(['entry' => 'serve'])->assertUnprocessable();
+    $tick(['at' => now()->addHour()->toAtomString()])->assertUnprocessable();
+    foreach (["/api/roasts/$roast->id", '/api/roasts', '/api/cookers', '/api/reference'] as $path) {
+        $this->getJson($path)->assertUnauthorized();
+    }
+    // What the cook noted is no tick.
+    $this->actingAs($roast->user);
+    $note = (string) Str::uuid();
+    $this->log($roast, 'note', 0, ['id' => $note, 'dish' => null, 'note' => 'Wind'])->assertOk();
+    Auth::forgetGuards();
+    $this->deleteJson("/api/hands/$key/ticks/$note")->assertOk();
+    expect($roast->events()->count())->toBe(1);
+});
+
+it('closes with a new link, when the cook says so, and with the roast', function () {
+    [$old, $roast] = givenAway($this);
+    $this->actingAs($roast->user);
+    $new = str_replace('/hands/', '', (string) $this->postJson("/api/roasts/$roast->id/hands")->json('path'));
+    $this->getJson("/api/hands/$old")->assertNotFound();
+    $this->getJson("/api/hands/$new")->assertOk();
+    $this->getJson('/api/hands/'.str_repeat('a', 40))->assertNotFound();
+    $this->deleteJson("/api/roasts/$roast->id/hands")->assertNoContent();
+    $this->getJson("/api/hands/$new")->assertNotFound();
+    $this->actingAs(User::factory()->create());
+    $this->postJson("/api/roasts/$roast->id/hands")->assertNotFound();
+    expect(Roast::findOrFail($roast->id)->hands_key)->toBeNull();
+});
