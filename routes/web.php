@@ -7,6 +7,7 @@ use App\Http\Controllers\FileController;
 use App\Http\Controllers\HandsController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MixController;
+use App\Http\Controllers\OwnSideController;
 use App\Http\Controllers\PreviewController;
 use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RoastController;
@@ -50,6 +51,11 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::post('observations', [CookerController::class, 'observe']);
             Route::delete('observations/{id}', [CookerController::class, 'forget'])->whereUuid('id');
         });
+
+        Route::get('sides', [OwnSideController::class, 'index']);
+        Route::post('sides', [OwnSideController::class, 'store']);
+        Route::get('sides/{side}', [OwnSideController::class, 'export'])->middleware('can:use,side');
+        Route::delete('sides/{side}', [OwnSideController::class, 'destroy'])->middleware('can:use,side');
 
         Route::get('mixes', [MixController::class, 'index']);
         Route::post('mixes', [MixController::class, 'store']);

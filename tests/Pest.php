@@ -14,7 +14,7 @@ use Tests\Support\HttpTest;
 use Tests\Support\Said;
 
 pest()->extend(HttpTest::class)->in('Http');
-pest()->extend(BrowserTest::class)->in('Browser');
+pest()->extend(BrowserTest::class)->in('Browser', 'Ways');
 
 /**
  * What a message says, in English and metric; one that came as JSON too. Tests read what a cook reads.

@@ -47,6 +47,12 @@ final class User extends Authenticatable
         return $this->hasMany(Mix::class);
     }
 
+    /** @return HasMany<OwnSide, $this> */
+    public function sides(): HasMany
+    {
+        return $this->hasMany(OwnSide::class);
+    }
+
     /** @return HasMany<Cooker, $this> */
     public function cookers(): HasMany
     {

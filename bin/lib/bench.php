@@ -19,6 +19,10 @@ use Diatherm\Tending\Banking;
 use Diatherm\Tending\FireLayout;
 use Diatherm\Tending\FirePlanning;
 use Diatherm\Tending\LaidFires;
+use Diatherm\Ways\PlannedProspect;
+use Diatherm\Ways\Question;
+use Diatherm\Ways\Turn;
+use Diatherm\Ways\Ways;
 
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -62,6 +66,17 @@ row('  its core off the converged answer', sprintf('%.2f °C', abs($after(Resolu
 row('Whole forecast of that joint: band, coast, price of a lift', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($long, 15.0))), '');
 $now = new DateTimeImmutable('2031-10-04T06:00:00+02:00');
 row('Plan of a roast of four dishes', sprintf('%.1f ms', milliseconds(fn () => Plan::of($roast($shoulder, $rack, $bird, $roots), $now))), '80 ms');
+$feast = RoastFile::read(['serve_at' => '2031-10-04T18:45:00+02:00', 'people' => 60, 'dishes' => array_map(
+    fn (int $i): array => [...[$shoulder, $rack, $bird, $roots][$i % 4], 'name' => "Dish $i", 'course' => 1 + $i % 2],
+    range(0, 11),
+), 'sides' => array_map(fn (string $id): array => ['side' => $id], ['greens', 'rice', 'buttered-loaf', 'pan-gravy', 'diced-potatoes', 'flat-bread', 'raw-onions', 'stock'])]);
+$laid = LaidFires::lay($feast, []);
+$dishes = Plan::dishes($laid);
+$tasks = count(array_filter(Plan::from($laid, $dishes, $now, [])->runSheet->entries, fn ($entry): bool => $entry->work?->minutes > 0.0));
+row("Day of twelve dishes and $tasks tasks, beyond the forecasts", sprintf('%.1f ms', milliseconds(fn () => Plan::from($laid, $dishes, $now, []))), '100 ms');
+$prospect = new PlannedProspect($now);
+$standing = $prospect->standing($roast($rack, $roots), []);
+row('Ways out of late guests, each to its end', sprintf('%.1f ms', milliseconds(fn () => Ways::out(Question::of(Turn::GuestsLate, minutes: 40), $standing, $prospect), 9)), '');
 $pork = $roast($rack)->dishes[0];
 $readings = array_map(fn (int $i): Reading => Reading::of("r$i", 900.0 * ($i + 1), 'core', [9.0, 18.0, 28.0, 36.0, 43.0][$i]), range(0, 4));
 $course = new Course([[0.0, 152.0], [1800.0, 149.0], [3600.0, 143.0]], [[2700.0, 120.0]], [], null, 4600.0);

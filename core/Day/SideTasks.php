@@ -62,7 +62,7 @@ final class SideTasks
                 'ready',
                 $times->readyAt,
                 Message::of('side.make_ready', side: $name),
-                Message::of('words.text', text: $side->how),
+                $side->how === '' ? null : Message::of('words.text', text: $side->how),
                 $times->waterAt ?? $times->onAt,
             ),
         ];

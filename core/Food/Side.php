@@ -81,6 +81,27 @@ final readonly class Side
         return $all;
     }
 
+    /** Where things are bought. */
+    public const AISLES = ['greengrocer', 'grocer', 'baker', 'butcher', 'fishmonger'];
+
+    /** One that the cook knows and no table has. */
+    public static function own(
+        string $id,
+        string $name,
+        string $how,
+        float $minutes,
+        float $waitsMinutes,
+        ?float $stirMinutes,
+        float $readyMinutes,
+        float $doneMinutes,
+        ?string $aisle,
+    ): self {
+        return new self(
+            $id, $name, '', $how, $minutes, $minutes, 0.0, 0.0, $waitsMinutes, $stirMinutes, $readyMinutes, $doneMinutes, null, $aisle,
+            true, Source::of(Mark::Common),
+        );
+    }
+
     /** @throws OutOfRange for an id that is not in the table */
     public static function named(string $id): self
     {

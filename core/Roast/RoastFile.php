@@ -221,6 +221,7 @@ final class RoastFile
                 ...($side->minutes === null ? [] : ['minutes' => $side->minutes]),
                 ...($side->course === 1 ? [] : ['course' => $side->course]),
                 ...($side->with === null ? [] : ['with' => $side->with]),
+                ...($side->side->id === OwnSideFile::ID ? ['own' => OwnSideFile::known($side->side)] : []),
             ], $roast->sides)]),
             ...($roast->hands === 1 ? [] : ['hands' => $roast->hands]),
             ...($roast->courseMinutes === Roast::COURSE_MINUTES ? [] : ['course_minutes' => $roast->courseMinutes]),
@@ -230,12 +231,24 @@ final class RoastFile
     /** @param  int  $dishes  how many the roast has */
     private static function side(Fields $fields, int $dishes): ?SideDish
     {
-        $fields->only('side', 'name', 'minutes', 'course', 'with');
+        $fields->only('side', 'name', 'minutes', 'course', 'with', 'own');
         $minutes = $fields->optionalNumber('minutes', 'time_that_it_takes', 1.0, 1440.0, Unit::Minute);
         $course = $fields->wholeNumber('course', 'course', 1, self::MOST_COURSES, 1);
         $with = $fields->has('with') ? $fields->wholeNumber('with', 'dish_that_it_lies_with', 0, $dishes - 1, 0) : null;
+        $id = $fields->text('side', 'side', 40);
+        if ($id !== OwnSideFile::ID && $fields->has('own')) {
+            $fields->refuse('own', Message::of('side_file.not_of_one_that_is_known'));
+        }
+        if ($id === OwnSideFile::ID) {
+            $minutes ??= $fields->number('minutes', 'time_that_it_takes', 1.0, 1440.0, Unit::Minute);
+            $known = $fields->object('own', 'side') ?? Fields::of([]);
+            $known->only('how', 'waits_minutes', 'ready_minutes', 'done_minutes', 'stir_minutes', 'aisle');
+            $name = $fields->text('name', 'name', Roast::LONGEST_NAME);
+
+            return new SideDish(OwnSideFile::facts($known, $name, $minutes), $name, $minutes, $course, $with);
+        }
         try {
-            $side = Side::named($fields->text('side', 'side', 40));
+            $side = Side::named($id);
 
             return new SideDish($side, $fields->text('name', 'name', Roast::LONGEST_NAME, $side->name), $minutes, $course, $with);
         } catch (OutOfRange $wrong) {

@@ -214,3 +214,35 @@ it('has what is bought for every fire and every dish of the matrix', function ()
         }
     }
 });
+
+it('has a side that no table has go by its own clock, and keeps all that its cook said of it', function () {
+    $corn = ['side' => 'own', 'name' => 'Corn in the husk', 'minutes' => 25, 'own' => [
+        'how' => 'Soaked for an hour, over the coals', 'waits_minutes' => 15, 'ready_minutes' => 6, 'done_minutes' => 3, 'stir_minutes' => 8, 'aisle' => 'greengrocer',
+    ]];
+    $roast = RoastFile::read(Samples::file([], ['sides' => [['side' => 'greens'], $corn, ['side' => 'own', 'name' => 'Plum cake', 'minutes' => 50]]]));
+    expect(RoastFile::read(RoastFile::write($roast)))->toEqual($roast);
+    $plan = Plan::of($roast, new DateTimeImmutable('2031-10-04T06:00:00+02:00'));
+    $sheet = entriesById($plan);
+    $minutes = fn (string $from, string $to): float => ($sheet[$to]->at->getTimestamp() - $sheet[$from]->at->getTimestamp()) / 60.0;
+    expect($minutes('side.own.on', 'side.own.off'))->toEqualWithDelta(25.0, 2.0)
+        ->and($minutes('side.own.off', 'serve'))->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(15.0)
+        ->and($sheet['side.own.ready']->work?->minutes)->toBe(6.0)
+        ->and(said($sheet['side.own.ready']->detail))->toContain('Soaked for an hour')
+        ->and(said($sheet['side.own-2.on']->title))->toBe('Plum cake on')
+        ->and(array_filter($plan->shopping, fn ($one): bool => $one->aisle === 'greengrocer' && said($one->what) === 'Corn in the husk'))->toHaveCount(1);
+    $side = Diatherm\Roast\OwnSideFile::read(Diatherm\Roast\OwnSideFile::write($roast->sides[1]->side));
+    expect($side)->toEqual($roast->sides[1]->side);
+});
+
+it('refuses what nothing can be cooked by', function (array $side, string $field) {
+    expect(fn () => RoastFile::read(Samples::file([], ['sides' => [$side]])))->toThrow(function (InvalidInput $wrong) use ($field): void {
+        expect(array_keys($wrong->messages))->toContain($field);
+    });
+})->with([
+    [['side' => 'own', 'name' => 'Corn'], 'sides.0.minutes'],
+    [['side' => 'own', 'minutes' => 20], 'sides.0.name'],
+    [['side' => 'own', 'name' => 'Corn', 'minutes' => 20, 'own' => ['waits_minutes' => -1]], 'sides.0.own.waits_minutes'],
+    [['side' => 'own', 'name' => 'Corn', 'minutes' => 20, 'own' => ['aisle' => 'moon']], 'sides.0.own.aisle'],
+    [['side' => 'own', 'name' => 'Corn', 'minutes' => 20, 'own' => ['colour' => 'gold']], 'sides.0.own.colour'],
+    [['side' => 'greens', 'own' => ['waits_minutes' => 90]], 'sides.0.own'],
+]);

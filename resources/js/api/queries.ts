@@ -15,6 +15,7 @@ export const keys = {
   roasts: ['roasts'] as const,
   roast: (id: string) => ['roast', id] as const,
   hands: (key: string) => ['hands', key] as const,
+  sides: ['sides'] as const,
   cookers: ['cookers'] as const,
   preview: (file: RoastFile | null) => ['preview', file] as const,
   ask: (id: string, question: Record<string, unknown> | null) => ['ask', id, question] as const,
@@ -65,6 +66,9 @@ export const usePreview = (file: RoastFile | null) =>
     staleTime: 60_000,
     retry: false,
   });
+
+/** Sides that no table has and this cook keeps. */
+export const useOwnSides = () => useQuery({ queryKey: keys.sides, queryFn: ({ signal }) => call('get', '/api/sides', { signal }) });
 
 export const useCookers = () => useQuery({ queryKey: keys.cookers, queryFn: ({ signal }) => call('get', '/api/cookers', { signal }) });
 

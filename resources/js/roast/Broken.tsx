@@ -49,8 +49,10 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
         plan={null}
         changed
         saveErrors={kept.errors}
-        ticket={(reference, refused) => <Ticket draft={draft} onChange={change} errors={refused} reference={reference} locked={false} />}
-        answer={(plan) => <Food plan={plan} />}
+        ticket={(reference, refused, shown) => (
+          <Ticket draft={draft} onChange={change} errors={refused} reference={reference} locked={false} shown={shown} />
+        )}
+        answer={(plan, shown) => <Food plan={plan} shown={shown} />}
         actions={(plan, sound) => (
           <>
             {kept.trouble !== '' && (

@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { toDraft, type Draft } from './draft';
-import { Planner } from './Planner';
+import { Planner, type Shown } from './Planner';
 import type { Errors } from './ticket/errors';
 import { TooLate } from './TooLate';
 import { useKept } from './useKept';
@@ -11,8 +11,8 @@ import { OtherWays } from './ways/OtherWays';
 type Props = {
   roast: Roast;
   now: number;
-  ticket: (draft: Draft, change: (draft: Draft) => void, reference: Reference, errors: Errors) => ReactNode;
-  answer: (plan: Plan, draft: Draft, change: (draft: Draft) => void) => ReactNode;
+  ticket: (draft: Draft, change: (draft: Draft) => void, reference: Reference, errors: Errors, shown: Shown) => ReactNode;
+  answer: (plan: Plan, draft: Draft, change: (draft: Draft) => void, shown: Shown) => ReactNode;
 };
 
 /** A view of a stored roast that changes its inputs: changes are tried out first and kept when the cook says so. */
@@ -36,8 +36,8 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         plan={roast.plan}
         changed={draft !== null && roast.status === 'planned'}
         saveErrors={kept.errors}
-        ticket={(reference, refused) => ticket(current, change, reference, refused)}
-        answer={(plan) => answer(plan, current, change)}
+        ticket={(reference, refused, shown) => ticket(current, change, reference, refused, shown)}
+        answer={(plan, shown) => answer(plan, current, change, shown)}
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import type { FollowedDish, Plan, PlannedDish } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
 import { HeatSection } from '../charts/HeatSection';
@@ -14,16 +13,16 @@ import { entryAt } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Mixes } from './Mixes';
 import { noHour } from './live/coreNow';
+import type { Shown } from './Planner';
 
 /** What the plan answers: when it goes on and comes off, how the heat gets in, and who is fed. */
-export function Food({ plan }: { plan: Plan }) {
-  const [chosen, setChosen] = useState(0);
-  const index = Math.min(chosen, plan.dishes.length - 1);
+export function Food({ plan, shown }: { plan: Plan; shown: Shown }) {
+  const index = Math.min(shown.index, plan.dishes.length - 1);
   const dish = plan.dishes[index];
   if (dish === undefined) return null;
   return (
     <section aria-live="polite">
-      <DishSwitch dishes={plan.dishes} index={index} onChange={setChosen} />
+      <DishSwitch dishes={plan.dishes} index={index} onChange={shown.onShow} />
       <DishAnswers plan={plan} dish={dish} index={index} />
     </section>
   );

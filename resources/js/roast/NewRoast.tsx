@@ -110,7 +110,7 @@ function Writing({ title, start, way, onBack }: { title: string; start: Draft; w
         plan={null}
         changed
         saveErrors={errors}
-        ticket={(reference, refused) => (
+        ticket={(reference, refused, shown) => (
           <Ticket
             draft={draft}
             onChange={(next) => {
@@ -124,9 +124,10 @@ function Writing({ title, start, way, onBack }: { title: string; start: Draft; w
             errors={refused}
             reference={reference}
             locked={false}
+            shown={shown}
           />
         )}
-        answer={(plan) => <Food plan={plan} />}
+        answer={(plan, shown) => <Food plan={plan} shown={shown} />}
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}

@@ -13,15 +13,18 @@ const TYPING_PAUSE_MS = 250;
 /** A ticket full of slips is not read out whole: each is said at its field. */
 const MOST_SAID = 2;
 
+/** Which dish is looked at, on the ticket and in the answer alike. */
+export type Shown = { index: number; onShow: (index: number) => void };
+
 type Props = {
   draft: Draft;
   /** what is known already, shown until the first answer */
   plan: Plan | null;
   changed: boolean;
   saveErrors: Errors;
-  ticket: (reference: Reference, errors: Errors) => ReactNode;
+  ticket: (reference: Reference, errors: Errors, shown: Shown) => ReactNode;
   actions: (plan: Plan | null, sound: boolean) => ReactNode;
-  answer: (plan: Plan) => ReactNode;
+  answer: (plan: Plan, shown: Shown) => ReactNode;
   /** on a phone the answer comes first: the roast is known, and looked at more often than changed */
   answerFirst?: boolean;
 };
@@ -29,6 +32,8 @@ type Props = {
 /** A ticket at the side and its answers, which follow as the cook types. */
 export function Planner({ draft, plan, changed, saveErrors, ticket, actions, answer, answerFirst = false }: Props) {
   const reference = useReference();
+  const [index, onShow] = useState(0);
+  const shown = { index, onShow };
   const settled = useDebounced(draft, TYPING_PAUSE_MS);
   // What is stored was answered already: it is not asked again while the first change to it settles.
   const [stored, setStored] = useState(changed ? null : draft);
@@ -42,7 +47,7 @@ export function Planner({ draft, plan, changed, saveErrors, ticket, actions, ans
   const known = changed ? (preview.data ?? plan) : plan;
   return (
     <div className="grid gap-x-9 gap-y-8 lg:grid-cols-[19.5rem_minmax(0,1fr)]">
-      <div>{ticket(reference.data, errors)}</div>
+      <div>{ticket(reference.data, errors, shown)}</div>
       <div className={clsx('min-w-0 lg:sticky lg:top-3 lg:order-none lg:self-start', answerFirst && 'order-first')}>
         <div className="mb-4">{actions(known, sound)}</div>
         {errors.file !== undefined && <p className="mb-3 font-semibold text-ember">{errors.file.join(' ')}</p>}
@@ -55,7 +60,7 @@ export function Planner({ draft, plan, changed, saveErrors, ticket, actions, ans
             {known !== null && ' Below, this still answers the figures before.'}
           </p>
         )}
-        {known !== null && answer(known)}
+        {known !== null && answer(known, shown)}
         {known === null && sound && <Loading what="the answer" />}
       </div>
     </div>

@@ -153,10 +153,10 @@ function Inputs({ roast, shown, now }: { roast: Roast; shown: string; now: numbe
         key="food"
         roast={roast}
         now={now}
-        ticket={(draft, change, reference, errors) => (
-          <Ticket draft={draft} onChange={change} errors={errors} reference={reference} locked={roast.status !== 'planned'} />
+        ticket={(draft, change, reference, errors, shown) => (
+          <Ticket draft={draft} onChange={change} errors={errors} reference={reference} locked={roast.status !== 'planned'} shown={shown} />
         )}
-        answer={(plan) => <Food plan={plan} />}
+        answer={(plan, _draft, _change, shown) => <Food plan={plan} shown={shown} />}
       />
     );
   }

@@ -51,7 +51,23 @@ export type DraftFire = {
   piles?: FilePile[];
 };
 /** Something beside the roast that goes by the clock. */
-export type DraftSide = { side: string; name?: string; minutes?: Typed; course?: number; with?: number | undefined };
+/** What a cook knows of a side that no table has. */
+export type DraftOwnSide = {
+  how?: string;
+  waits_minutes?: Typed;
+  ready_minutes?: Typed;
+  done_minutes?: Typed;
+  stir_minutes?: Typed;
+  aisle?: string;
+};
+export type DraftSide = {
+  side: string;
+  name?: string;
+  minutes?: Typed;
+  course?: number;
+  with?: number | undefined;
+  own?: DraftOwnSide;
+};
 export type Draft = {
   format?: string;
   version?: number;

@@ -37,6 +37,7 @@ type WritingProps = {
 
 function Writing({ start, onChange, errors = {}, within = reference }: WritingProps) {
   const [draft, setDraft] = useState(start);
+  const [index, onShow] = useState(0);
   return (
     <Ticket
       draft={draft}
@@ -47,6 +48,7 @@ function Writing({ start, onChange, errors = {}, within = reference }: WritingPr
       errors={errors}
       reference={within}
       locked={false}
+      shown={{ index, onShow }}
     />
   );
 }

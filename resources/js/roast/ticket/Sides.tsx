@@ -1,3 +1,4 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
 import type { Reference } from '../../api/types';
@@ -6,10 +7,20 @@ import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { duration } from '../../units/time';
 import type { DraftSide } from '../draft';
+import { call } from '../../api/client';
+import { keys, useOwnSides } from '../../api/queries';
+import { FileButton } from '../../ui/FileButton';
 import { COURSES } from './DishFields';
+import { OwnSide } from './OwnSide';
 import type { Errors } from './errors';
 
 type Side = Reference['sides'][number];
+
+/** In place of an id: one that no table has. */
+const OWN = 'own';
+
+/** What one of the cook's own takes until they say so. */
+const OWN_MINUTES = 20;
 
 /** What goes by the clock beside the roast: found by what people call it, each with its own time where the cook knows better. */
 export function Sides({
@@ -64,7 +75,15 @@ export function Sides({
                 >
                   ✕
                 </button>
-                {usual?.shares === true && (
+                {side.side === OWN && (
+                  <OwnSide
+                    side={side}
+                    index={i}
+                    errors={errors}
+                    onChange={(next) => onChange(sides.map((old, j) => (j === i ? next : old)))}
+                  />
+                )}
+                {(usual?.shares === true || side.side === OWN) && (
                   <div className="col-span-3">
                     <Choice
                       label={`Where ${name} is cooked`}
@@ -94,40 +113,88 @@ export function Sides({
           })}
         </ul>
       )}
-      <Find sides={reference.sides} errors={errors.sides} onFound={(side) => onChange([...sides, { side: side.id, name: side.name }])} />
+      <Find sides={reference.sides} errors={errors.sides} onFound={(side) => onChange([...sides, side])} />
     </section>
   );
 }
 
 const placed = (side: DraftSide, dish: string): DraftSide => ({ ...side, with: dish === '' ? undefined : Number(dish) });
 
-function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: string[] | undefined; onFound: (side: Side) => void }) {
+type Offer = { key: string; name: string; note: string; side: DraftSide };
+
+function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: string[] | undefined; onFound: (side: DraftSide) => void }) {
   const [query, setQuery] = useState('');
+  const cache = useQueryClient();
+  const own = useOwnSides().data ?? [];
+  const open = useMutation({
+    mutationFn: (text: string) => call('post', '/api/sides', { body: text }),
+    onSuccess: (all) => cache.setQueryData(keys.sides, all),
+  });
   const wanted = query.trim().toLowerCase();
-  const found = sides.filter((side) => `${side.name} ${side.called}`.toLowerCase().includes(wanted));
+  const offers: Offer[] = [
+    ...own.map(({ id, name, side: { minutes, how, waits_minutes, ready_minutes, done_minutes, stir_minutes, aisle } }) => ({
+      key: id,
+      name,
+      note: 'yours',
+      side: { side: OWN, name, minutes, own: { how, waits_minutes, ready_minutes, done_minutes, stir_minutes, aisle } },
+    })),
+    ...sides.map((side) => ({ key: side.id, name: side.name, note: takes(side), side: { side: side.id, name: side.name } })),
+  ];
+  const called = (offer: Offer) => `${offer.name} ${sides.find((side) => side.id === offer.key)?.called ?? ''}`.toLowerCase();
+  const found = offers.filter((offer) => called(offer).includes(wanted));
+  const news = wanted !== '' && !offers.some((offer) => offer.name.toLowerCase() === wanted);
   return (
-    <Field label="Add greens, bread, a sauce…" errors={errors}>
-      {(control) => (
-        <Combobox value={null} immediate onChange={(side: Side | null) => side !== null && onFound(side)} onClose={() => setQuery('')}>
-          <ComboboxInput {...control} className="field" displayValue={() => query} onChange={(event) => setQuery(event.target.value)} />
-          <ComboboxOptions
-            anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-            className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible"
+    <>
+      <Field label="Add greens, bread, a sauce…" errors={errors}>
+        {(control) => (
+          <Combobox
+            value={null}
+            immediate
+            onChange={(offer: Offer | null) => offer !== null && onFound(offer.side)}
+            onClose={() => setQuery('')}
           >
-            {found.map((side) => (
-              <ComboboxOption
-                key={side.id}
-                value={side}
-                className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[focus]:bg-paper"
-              >
-                <span>{side.name}</span>
-                <span className="label">{takes(side)}</span>
-              </ComboboxOption>
-            ))}
-          </ComboboxOptions>
-        </Combobox>
+            <ComboboxInput {...control} className="field" displayValue={() => query} onChange={(event) => setQuery(event.target.value)} />
+            <ComboboxOptions
+              anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
+              className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible"
+            >
+              {[
+                ...found,
+                ...(news
+                  ? [
+                      {
+                        key: OWN,
+                        name: `“${query.trim()}”`,
+                        note: 'one of your own',
+                        side: { side: OWN, name: query.trim(), minutes: OWN_MINUTES },
+                      },
+                    ]
+                  : []),
+              ].map((offer) => (
+                <ComboboxOption
+                  key={offer.key}
+                  value={offer}
+                  className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[focus]:bg-paper"
+                >
+                  <span>{offer.name}</span>
+                  <span className="label">{offer.note}</span>
+                </ComboboxOption>
+              ))}
+            </ComboboxOptions>
+          </Combobox>
+        )}
+      </Field>
+      <p className="-mt-2 flex">
+        <FileButton quiet accept=".json,application/json" onText={(text) => open.mutate(text)}>
+          Open a side that someone gave you
+        </FileButton>
+      </p>
+      {open.isError && (
+        <p role="alert" className="font-semibold text-ember">
+          {open.error.message}
+        </p>
       )}
-    </Field>
+    </>
   );
 }
 

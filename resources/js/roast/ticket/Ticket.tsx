@@ -1,5 +1,4 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
-import { useState } from 'react';
 import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -9,20 +8,27 @@ import { useNow } from '../../ui/useNow';
 import { ownZone } from '../../units/time';
 import { beside, newDish, withoutDish, type Draft, type DraftDish } from '../draft';
 import { DishSwitch } from '../DishSwitch';
+import type { Shown } from '../Planner';
 import { DishFields } from './DishFields';
 import { within, type Errors } from './errors';
 import { Sides } from './Sides';
 
-type Props = { draft: Draft; onChange: (draft: Draft) => void; errors: Errors; reference: Reference; locked: boolean };
+type Props = {
+  draft: Draft;
+  onChange: (draft: Draft) => void;
+  errors: Errors;
+  reference: Reference;
+  locked: boolean;
+  shown: Shown;
+};
 
 /** Everything that the cook puts in, as one slip of paper at the side: one dish of it at a time. */
-export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
+export function Ticket({ draft, onChange, errors, reference, locked, shown }: Props) {
   const setDish = (index: number, dish: DraftDish) =>
     onChange({ ...draft, dishes: draft.dishes.map((old, i) => (i === index ? dish : old)) });
   const first = reference.cuts[0];
   const now = useNow(60_000);
-  const [chosen, setChosen] = useState(0);
-  const index = Math.min(chosen, draft.dishes.length - 1);
+  const index = Math.min(shown.index, draft.dishes.length - 1);
   const dish = draft.dishes[index];
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="What you roast">
@@ -116,7 +122,7 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           label="Dish on the ticket"
           dishes={draft.dishes.map((one) => ({ name: one.name ?? reference.cuts.find((cut) => cut.id === one.cut)?.name ?? one.cut }))}
           index={index}
-          onChange={setChosen}
+          onChange={shown.onShow}
           note={(i) =>
             Object.keys(within(errors, `dishes.${i}`)).length > 0 ? <strong className="text-ember">to mend</strong> : undefined
           }
@@ -140,7 +146,7 @@ export function Ticket({ draft, onChange, errors, reference, locked }: Props) {
           type="button"
           className="push"
           onClick={() => {
-            setChosen(draft.dishes.length);
+            shown.onShow(draft.dishes.length);
             onChange({
               ...draft,
               dishes: [...draft.dishes, beside(newDish(reference.cuts.find((cut) => cut.id === 'potatoes') ?? first), draft.dishes.at(-1))],

@@ -51,6 +51,17 @@ describe('sides on the ticket', () => {
     expect(told).toHaveBeenLastCalledWith([]);
   });
 
+  it('takes one that no table has, by its own clock', async () => {
+    const told = vi.fn();
+    show(<Ticket told={told} />);
+    await userEvent.type(screen.getByRole('combobox', { name: 'Add greens, bread, a sauce…' }), 'Plum cake');
+    await userEvent.click(screen.getByRole('option', { name: /Plum cake.*one of your own/ }));
+    expect(told).toHaveBeenLastCalledWith([{ side: 'own', name: 'Plum cake', minutes: 20 }]);
+    await userEvent.type(screen.getByLabelText(/Waits well/), '45');
+    expect(told).toHaveBeenLastCalledWith([{ side: 'own', name: 'Plum cake', minutes: 20, own: { waits_minutes: 45 } }]);
+    expect(screen.getByRole('button', { name: 'Keep it for other tables' })).toBeEnabled();
+  });
+
   it('says at the field what is wrong, and shows one that it does not know', () => {
     show(<Ticket told={vi.fn()} start={[{ side: 'trifle' }]} errors={{ 'sides.0.side': ['There is no side called “trifle”.'] }} />);
     const region = screen.getByRole('region', { name: 'Beside it' });

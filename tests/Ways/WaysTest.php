@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Roast\Beginning;
+
+/*
+ * Ways of cooking, each from an empty ticket to the debrief by someone who presses what is there: three presses to a sound plan, rig,
+ * fire, run sheet, live with a reading, the pull, the table. WAYS=whole takes all of them, and the five meals on a phone as well.
+ */
+
+/** With something beside the joint that has to be ready with it. */
+const MEALS = ['camp-rack', 'can-chicken', 'spit-leg', 'kettle-triangle', 'pastry-fillet'];
+
+/** A spit over coals, a meal in one pot on a phone, a sear over the coals that are there. */
+const A_FEW = [['spit-lamb', 1280, 800], ['camp-rack', 390, 844], ['kettle-triangle', 1280, 800]];
+
+/** @return list<array{string, int, int}> */
+function waysAndWidths(): array
+{
+    return getenv('WAYS') !== 'whole' ? A_FEW : [
+        ...array_map(fn (string $id): array => [$id, 1280, 800], array_keys(Beginning::all())),
+        ...array_map(fn (string $id): array => [$id, 390, 844], MEALS),
+    ];
+}
+
+it('goes whole from an empty ticket to the debrief', function (string $way, int $width, int $height) {
+    $beginning = Beginning::all()[$way];
+    $dish = $beginning->file['dishes'][0]['name'];
+    $narrow = $width < 500;
+    $this->window($width, $height);
+    $this->join();
+
+    $this->begin($beginning->name);
+    $this->sees($narrow ? 'Pull at' : 'Beside it');
+    expect($this->answer('On the heat'))->toMatch('/^\d\d:\d\d$/')->and($this->fits())->toBeTrue();
+    $this->press('Keep this roast');
+
+    $this->sees('Print for the fireside');
+    // One pair of hands can do it, and every side is there with its lines.
+    $this->seesNot('One pair of hands is at');
+    foreach ($beginning->file['sides'] ?? [] as $side) {
+        $this->sees(($side['name'] ?? Diatherm\Food\Side::named($side['side'])->name).' '.(isset($side['with']) ? 'in with' : ''));
+    }
+    expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
+    $this->press('Rig');
+    $this->sees('Have ready');
+    expect($this->fits())->toBeTrue();
+    $this->press('Fire');
+    $this->sees('Set it so');
+    expect($this->fits())->toBeTrue();
+
+    $this->press($narrow ? 'Sheet' : 'Run sheet');
+    $this->press('20 min ago');
+    $this->press("$dish on: done");
+    $this->sees('✓');
+    $this->press('Live');
+    $this->press('Take a reading');
+    $this->press('1');
+    $this->press('8');
+    $this->press('Log it');
+    $this->sees('18°');
+    expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
+
+    $this->press('Table');
+    $this->press('Pulled now');
+    $this->sees('Rests for');
+    $this->press('Carved');
+    $this->sees('Carved at');
+    $this->press('Debrief');
+    $this->sees('What to change next time');
+    $this->sees('Cook this again');
+    expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
+})->with(waysAndWidths(...));
