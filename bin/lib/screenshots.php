@@ -22,6 +22,8 @@ const SHOTS = [
     'fire-kettle' => ['/roasts/{Autumn supper at the old weir}/fire', 390, 844, ''],
     'cookers' => ['/cookers', 1280, 800, ''],
     'live' => ['/roasts/{Autumn supper at the old weir}/live', 1280, 800, ''],
+    'ways' => ['/roasts/{Autumn supper at the old weir}/live', 1280, 800, 'const press = (words) => [...document.querySelectorAll("button")].find((one) => one.textContent.startsWith(words)).click(); press("The day changes"); setTimeout(() => press("40 min"), 300)'],
+    'card' => ['/roasts/{Lamb for the boathouse roof}/card', 1280, 800, ''],
     'live-night' => ['/roasts/{Autumn supper at the old weir}/live', 390, 844, 'document.documentElement.dataset.theme = "night"'],
     'reading' => ['/roasts/{Autumn supper at the old weir}/live', 390, 844, '[...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("Take a reading")).click()'],
     'table' => ['/roasts/{Autumn supper at the old weir}/table', 1280, 800, ''],
@@ -42,7 +44,7 @@ foreach (SHOTS as $name => [$path, $width, $height, $script]) {
     sleep(2);
     if ($script !== '') {
         $browser->executeScript($script);
-        sleep(1);
+        sleep(3);
     }
     $browser->takeScreenshot(__DIR__."/../../docs/screenshots/$name.png");
     echo "$name\n";

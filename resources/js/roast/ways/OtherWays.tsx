@@ -1,4 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
+import clsx from 'clsx';
 import { useState } from 'react';
 import { call } from '../../api/client';
 import type { Plan, Turned } from '../../api/types';
@@ -18,6 +19,8 @@ export function OtherWays({ plan, draft, onChange }: { plan: Plan; draft: Draft;
     setOpen(true);
     ask.mutate(question);
   };
+  // A pot in the ground has the heat of its hole.
+  const choosable = plan.dishes.map((dish, i) => ({ dish, i })).filter(({ i }) => draft.dishes[i]?.rig?.kind !== 'buried_pot');
   return (
     <>
       {plan.places.map((place) => (
@@ -34,11 +37,11 @@ export function OtherWays({ plan, draft, onChange }: { plan: Plan; draft: Draft;
           </button>
         </div>
       ))}
-      <div className="flex flex-wrap items-center gap-x-4">
+      <div className={clsx('flex flex-wrap items-center gap-x-4', choosable.length === 0 && 'hidden')}>
         <span className="label">Another way for it?</span>
-        {plan.dishes.map((dish, i) => (
+        {choosable.map(({ dish, i }) => (
           <button key={i} type="button" className="text-push" onClick={() => look({ turn: 'compare', dish: i })}>
-            {plan.dishes.length === 1 ? 'Hotter, cooler, another cooker' : dish.name}
+            {choosable.length === 1 ? 'Hotter, cooler, another cooker' : dish.name}
           </button>
         ))}
       </div>
