@@ -8,6 +8,7 @@ it('goes on another way when the guests are late, and back again with one undo',
     $this->window($width, $height);
     $this->enterDemo();
     $this->press('To the fire');
+    $this->sees('Core, coldest point');
     $table = (string) $this->browser->executeScript('return document.querySelector("header p strong").textContent');
     $this->press('The day changes');
     $this->sees('Guests come later');
