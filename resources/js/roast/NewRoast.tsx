@@ -66,11 +66,21 @@ function Again({ id, reference }: { id: string; reference: Reference }) {
       start={again(newDraft(reference, new Date()), roast.data.file)}
       way={null}
       onBack={null}
+      note={roast.data.note}
     />
   );
 }
 
-function Writing({ title, start, way, onBack }: { title: string; start: Draft; way: Way | null; onBack: (() => void) | null }) {
+type WritingProps = {
+  title: string;
+  start: Draft;
+  way: Way | null;
+  onBack: (() => void) | null;
+  /** what was to be changed, as it was noted the last time */
+  note?: string;
+};
+
+function Writing({ title, start, way, onBack, note = '' }: WritingProps) {
   const [draft, setDraft] = useState(start);
   const [weighed, setWeighed] = useState(false);
   const [errors, setErrors] = useState<Record<string, string[]>>({});
@@ -105,6 +115,11 @@ function Writing({ title, start, way, onBack }: { title: string; start: Draft; w
           </button>
         )}
       </div>
+      {note !== '' && (
+        <p className="mb-4 max-w-3xl border-l-[3px] border-water pl-3">
+          <strong>To change, by the last time:</strong> {note}
+        </p>
+      )}
       <Planner
         draft={draft}
         plan={null}

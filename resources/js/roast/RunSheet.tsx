@@ -10,6 +10,7 @@ import { eventFor } from './acts';
 import { HandsLink } from './HandsLink';
 import { TooLate } from './TooLate';
 import { useLogging } from './useLogging';
+import { DayChanges } from './ways/DayChanges';
 
 const RULES: Partial<Record<Entry['act'], string>> = {
   prepare: 'bg-soft',
@@ -32,6 +33,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
   const say = useSay();
   const log = useLogging(roast);
   const [when, setWhen] = useState<Moment>(NOW);
+  const [changing, setChanging] = useState(false);
   const moment = momentOf(when, roast.plan.time_zone);
   const sheet = roast.plan.run_sheet;
   const nextId = sheet.find((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve')?.id;
@@ -126,11 +128,15 @@ export function RunSheet({ roast }: { roast: Roast }) {
         <Link className="push inline-flex items-center" to={`/roasts/${roast.id}/card`}>
           Print for the fireside
         </Link>
+        <button type="button" className="push" onClick={() => setChanging(true)}>
+          The day changes
+        </button>
         <a className="push inline-flex items-center" href={`/api/roasts/${roast.id}/run-sheet.ics`} download="run-sheet.ics">
           Into your calendar
         </a>
       </p>
       <HandsLink roast={roast} />
+      <DayChanges roast={roast} open={changing} asked={null} onClose={() => setChanging(false)} />
     </section>
   );
 }

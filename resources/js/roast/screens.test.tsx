@@ -46,6 +46,7 @@ function answering(answers: Record<string, unknown>) {
     if (path === '/api/reference') return Promise.resolve(reference);
     if (path.startsWith('/api/mixes')) return Promise.resolve([mix]);
     if (path === '/api/cookers') return Promise.resolve([aCooker()]);
+    if (path.endsWith('/ways')) return Promise.resolve({ as_it_is: { table: text('18:45, as asked for') }, ways: [] });
     return Promise.resolve(aRoast());
   });
 }
@@ -216,6 +217,39 @@ describe('a new roast', () => {
     expect(await screen.findByText('Print for the fireside')).toBeInTheDocument();
   });
 
+  it('begins with a way of cooking, grows with its guests until something was weighed, and can begin another way', async () => {
+    answering({ '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes } });
+    open('/roasts/new');
+    await userEvent.type(await screen.findByLabelText('Find a way of cooking'), 'goat');
+    expect(screen.getByText(/Nothing goes by that name/)).toBeInTheDocument();
+    await userEvent.clear(screen.getByLabelText('Find a way of cooking'));
+    await userEvent.click(screen.getByRole('button', { name: /A duck on the kettle/ }));
+    const people = await screen.findByLabelText('To feed');
+    await userEvent.clear(people);
+    await userEvent.type(people, '8');
+    expect(screen.getByLabelText('Pieces')).toHaveValue('2');
+    const mass = screen.getByLabelText('Mass, each');
+    await userEvent.clear(mass);
+    await userEvent.type(mass, '2.6');
+    await userEvent.clear(people);
+    await userEvent.type(people, '4');
+    expect(screen.getByLabelText('Pieces')).toHaveValue('2');
+    await userEvent.click(screen.getByRole('button', { name: 'Another way to begin' }));
+    expect(await screen.findByRole('button', { name: 'From nothing' })).toBeInTheDocument();
+  });
+
+  it('begins with what was cooked before, and says what was to be changed', async () => {
+    answering({
+      '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes },
+      '/api/roasts/roast': aRoast({ note: 'Light it a quarter of an hour sooner.' }, { pictures }),
+    });
+    open('/roasts/new?like=roast');
+    expect(await screen.findByText('Light it a quarter of an hour sooner.')).toBeInTheDocument();
+    await waitFor(() => expect(sent('POST', '/api/preview').length).toBeGreaterThan(0));
+    expect(sent('POST', '/api/preview').at(-1)?.dishes).toEqual(aRoast().file.dishes);
+    expect(sent('POST', '/api/preview').at(-1)?.serve_at).not.toBe(aRoast().file.serve_at);
+  });
+
   it('says so when it could not be kept, and loses nothing', async () => {
     answering({
       '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes },
@@ -230,7 +264,26 @@ describe('a new roast', () => {
   });
 });
 
+describe('the fireside card', () => {
+  it('has the pull, the settings and the tasks of the day', async () => {
+    answering({ '/api/roasts/roast': aRoast({}, { pictures }) });
+    open('/roasts/roast/card');
+    const card = within(await screen.findByRole('article', { name: 'Fireside card' }));
+    expect(card.getByText('65°')).toBeInTheDocument();
+    expect(card.getByText('Brace of ducks')).toBeInTheDocument();
+    expect(card.getByText(/safe at 74°/)).toBeInTheDocument();
+    expect(card.getByRole('link', { name: 'Back to the run sheet' })).toHaveAttribute('href', '/roasts/roast/sheet');
+  });
+});
+
 describe('live', () => {
+  it('says by itself that the table will not be ready, and asks for ways', async () => {
+    show(<Live roast={{ ...cooking(), turn: 'behind' }} />);
+    expect(screen.getByText(/As it goes, the table is ready at/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Ways to go on' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/ways')).toEqual([{ turn: 'behind' }]));
+  });
+
   it('says what is next and logs it with one tap', async () => {
     const roast = cooking();
     roast.plan.run_sheet = [
