@@ -68,6 +68,14 @@ final readonly class Dish
         return $this->changed(bed: $bed);
     }
 
+    public function unrigged(): self
+    {
+        return new self(
+            $this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste,
+            $this->targetC, $this->coast, $this->restMinutes, $this->stages, $this->preparations, null, $this->course, $this->bed,
+        );
+    }
+
     /**
      * The same dish, another in what is given.
      *

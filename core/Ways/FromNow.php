@@ -27,7 +27,7 @@ final class FromNow
         $dish = $standing->dish($number);
         $heated = fn (Stage $stage): Stage => $stage->cooker->isRest() ? $stage : $change($stage);
         if ($standing->isWaiting($number)) {
-            return [self::with($standing->roast(), $number, $dish->through(array_map($heated, $dish->stages))), []];
+            return [self::with($standing->roast(), $number, Holds::rigged($dish->through(array_map($heated, $dish->stages)))), []];
         }
         if (! $standing->isOn($number)) {
             return [$standing->roast(), []];
@@ -39,7 +39,7 @@ final class FromNow
         if ($stage->cooker->isRest() || $minutes < self::HARDLY_BEGUN_MINUTES) {
             $stages = [...$before, $heated($stage), ...$after];
 
-            return [self::with($standing->roast(), $number, $dish->through($stages)), []];
+            return [self::with($standing->roast(), $number, Holds::rigged($dish->through($stages))), []];
         }
         $done = round($minutes, 1);
         $left = $stage->end->isTimed() ? max(1.0, (float) $stage->value - $done) : $stage->value;

@@ -41,6 +41,9 @@ final class Indoors
             if (! $standing->isWaiting($dish) && ! $standing->isOn($dish) || $standing->dish($dish)->isBuried()) {
                 continue;
             }
+            if (! Holds::fits($oven->id, $standing->dish($dish))) {
+                return null;
+            }
             $first = true;
             [$changed, $begins] = FromNow::change($standing, $dish, function (Stage $stage) use ($oven, $leastC, &$heats, &$first): Stage {
                 if (self::is($stage->cooker)) {

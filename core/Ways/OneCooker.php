@@ -74,7 +74,10 @@ final class OneCooker
     private static function elsewhere(Question $question, Standing $standing, string $kind, array $smaller): array
     {
         $taken = array_merge(...array_map(fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->id, $dish->stages), $standing->roast()->dishes));
-        $kinds = array_values(array_diff([...$question->own, 'oven', 'gas'], $taken));
+        $kinds = array_values(array_filter(
+            array_diff([...$question->own, 'oven', 'gas'], $taken),
+            fn (string $id): bool => array_filter($smaller, fn (int $dish): bool => ! Holds::fits($id, $standing->dish($dish))) === [],
+        ));
         $other = $kinds === [] ? null : CookerShed::kind($kinds[0]);
         if ($other === null) {
             return [];

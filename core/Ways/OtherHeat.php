@@ -52,6 +52,9 @@ final class OtherHeat
         }
         foreach (array_slice(array_values(array_diff(array_unique([...$question->own, ...self::USUAL]), [$kind])), 0, 2) as $id) {
             $other = CookerShed::kind($id);
+            if (! Holds::fits($id, $dish)) {
+                continue;
+            }
             $heat = $other->isOpenFire() || $first->cooker->isOpenFire() ? $other->defaultC : $other->clampC($first->cookerC);
             [$roast] = FromNow::change($standing, $number, fn (Stage $stage): Stage => $stage->cooker->id === $kind
                 ? FromNow::heated($stage, $other, $heat)

@@ -30,7 +30,8 @@ final class OutOfTheRain
             ...($oven === null ? [] : [$oven]),
         ];
         // A gas grill under its hood minds rain less than coals do.
-        if (in_array('gas', $question->own, true) && $outside !== []) {
+        $fits = array_filter($outside, fn (int $dish): bool => ! Holds::fits('gas', $standing->dish($dish))) === [];
+        if (in_array('gas', $question->own, true) && $outside !== [] && $fits) {
             $gas = CookerShed::kind('gas');
             $begun = [];
             $dry = $wet;

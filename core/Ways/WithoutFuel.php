@@ -91,6 +91,9 @@ final class WithoutFuel
             } catch (OutOfRange) {
                 continue;
             }
+            if (array_filter($dishes, fn (int $dish): bool => ! Holds::fits($other, $standing->dish($dish))) !== []) {
+                continue;
+            }
             if ($other === $kind || Equipment::of($other)->fuels() === Equipment::of($kind)->fuels()) {
                 continue;
             }

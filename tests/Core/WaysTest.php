@@ -239,6 +239,17 @@ it('shares among more, or cooks more while it still can', function () {
     expect(array_keys(waysOut(Turn::OneMore, $standing, $prospect, people: 2)))->toBe(['share', 'side']);
 });
 
+it('carries nothing where it does not go, and takes off its spit what no longer turns', function () {
+    $lamb = plannedStanding(Samples::file(['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => null, 'target_c' => 63, 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6, 'pull' => true]]], ['people' => 25]));
+    $planned = new PlannedProspect(new DateTimeImmutable(THAT_MORNING));
+    expect(array_keys(waysOut(Turn::Rain, $lamb, $planned, own: ['gas'])))->toBe(['stay'])
+        ->and(array_keys(waysOut(Turn::Compare, $lamb, $planned)))->toBe(['hotter', 'cooler'])
+        ->and(array_keys(waysOut(Turn::NoFuel, $lamb, $planned, own: ['gas'])))->toBe(['fuel_lump', 'fuel_briquettes']);
+    $bird = plannedStanding(Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'rig' => ['kind' => 'spit', 'room_cm' => 17], 'stages' => [['cooker' => 'grill-rotisserie', 'cooker_c' => 195, 'pull' => true]]]));
+    $oven = waysOut(Turn::Rain, $bird, $planned)['oven']->way->roast->dishes[0];
+    expect($bird->dish(0)->rig)->not->toBeNull()->and($oven->rig)->toBeNull()->and($oven->lastStage()->cooker->id)->toBe('oven');
+});
+
 it('leaves alone what is not its own', function () {
     // A buried pot is not opened, an open fire is told by the hand, a resting joint is not heated.
     $buried = RoastFile::read(Samples::file(['cut' => 'turkey-breast', 'mass_kg' => 2.9, 'taste' => null, 'rig' => ['kind' => 'buried_pot'], 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]]));
