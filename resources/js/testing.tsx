@@ -3,7 +3,7 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { filled } from './api/contract';
-import type { Cut, Entry, FollowedDish, LoggedEvent, Reference, Roast } from './api/types';
+import type { Cut, Entry, FollowedDish, LoggedEvent, Reference, Roast, RoastFile } from './api/types';
 import { UnitsContext, type Units } from './units/units';
 import { text } from './words/testing';
 
@@ -220,6 +220,12 @@ const dish: FollowedDish = {
 
 /** A roast that is planned for the evening of 4 October 2031. */
 export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish> = {}): Roast {
+  const file: RoastFile = {
+    serve_at: '2031-10-04T18:45:00Z',
+    hands: 1,
+    people: 6,
+    dishes: [{ cut: 'duck', name: 'Brace of ducks', mass_kg: 2.2, pieces: 2, stages: [{ cooker: 'kettle', chores: [{ do: 'baste' }] }] }],
+  };
   return {
     id: 'roast',
     name: 'On the island',
@@ -227,12 +233,8 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
     trouble: null,
     now: '2031-10-04T12:00:00Z',
     note: '',
-    file: {
-      serve_at: '2031-10-04T18:45:00Z',
-      hands: 1,
-      people: 6,
-      dishes: [{ cut: 'duck', name: 'Brace of ducks', mass_kg: 2.2, pieces: 2, stages: [{ cooker: 'kettle', chores: [{ do: 'baste' }] }] }],
-    },
+    file,
+    as_planned: file,
     plan: {
       serve_at: '2031-10-04T18:45:00Z',
       time_zone: '+00:00',

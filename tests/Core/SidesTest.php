@@ -232,6 +232,13 @@ it('has a side that no table has go by its own clock, and keeps all that its coo
         ->and(array_filter($plan->shopping, fn ($one): bool => $one->aisle === 'greengrocer' && said($one->what) === 'Corn in the husk'))->toHaveCount(1);
     $side = Diatherm\Roast\OwnSideFile::read(Diatherm\Roast\OwnSideFile::write($roast->sides[1]->side));
     expect($side)->toEqual($roast->sides[1]->side);
+    // Both files are as their schemas say.
+    $valid = fn (string $schema, mixed $file): bool => (new Opis\JsonSchema\Validator)->validate(
+        json_decode((string) json_encode($file)), json_decode((string) file_get_contents(__DIR__."/../../docs/$schema.schema.json")),
+    )->isValid();
+    expect($valid('side', Diatherm\Roast\OwnSideFile::write($side)))->toBeTrue()
+        ->and($valid('roast', RoastFile::write($roast)))->toBeTrue()
+        ->and($valid('side', ['name' => 'Corn', 'minutes' => 0]))->toBeFalse();
 });
 
 it('refuses what nothing can be cooked by', function (array $side, string $field) {

@@ -28,6 +28,8 @@ it('moves the table for late guests, says so in the log, and takes all of it bac
     $taken = $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => $id, 'way' => 'later'])->assertOk()->json();
     expect(strtotime($taken['plan']['serve_at']))->toBe(strtotime($before['plan']['serve_at']) + 2400)
         ->and($taken['events'][0]['kind'])->toBe('way')
+        // Cooked again, it is cooked as it was planned.
+        ->and($taken['as_planned'])->toBe($before['file'])
         ->and(said($taken['events'][0]['words']))->toBe('Everything 40 min later')
         ->and($roast->refresh()->serve_at->getTimestamp())->toBe(strtotime($taken['plan']['serve_at']));
     // Sent twice, it is taken once.

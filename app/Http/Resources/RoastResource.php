@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Event;
+use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\ReadingPlace;
 use App\Roasts\Day;
@@ -226,7 +227,11 @@ final class RoastResource extends JsonResource
     {
         $stored = $this->resource->stored;
 
+        $changed = $stored->events->first(fn (Event $event): bool => $event->kind === EventKind::Way && $event->before !== null);
+
         return [
+            // To be cooked again: what came between on that day does not come again.
+            'as_planned' => $changed->before['inputs'] ?? $stored->inputs,
             'readings' => array_values($stored->readings->map(fn (Reading $reading): array => $this->reading($reading))->all()),
             'events' => array_values($stored->events->map(fn (Event $event): array => [
                 'id' => $event->client_id,

@@ -63,7 +63,7 @@ function Again({ id, reference }: { id: string; reference: Reference }) {
   return (
     <Writing
       title={`${titleOf(roast.data)}, again`}
-      start={again(newDraft(reference, new Date()), roast.data.file)}
+      start={again(newDraft(reference, new Date()), roast.data.status === 'broken' ? roast.data.file : roast.data.as_planned)}
       way={null}
       onBack={null}
       note={roast.data.note}
