@@ -15,6 +15,12 @@ final class AheadOfTime
     /** Less is spent in the rest. Common practice. */
     private const TELLING_MINUTES = 10.0;
 
+    /** What waits long is cooked nearer to its number, which takes about so much of the wait. Common practice. */
+    private const NEARER_MINUTES = 15.0;
+
+    /** So long a joint is held or slowed at the most. Common practice. */
+    private const LONGEST_MINUTES = 180.0;
+
     /** Said by itself where even the slow end leaves so much. Common practice: nobody minds twenty minutes more of rest. */
     private const WORTH_A_WORD_MINUTES = 20.0;
 
@@ -38,27 +44,19 @@ final class AheadOfTime
         }
         $roast = $standing->roast();
         $by = Quantity::of(round($slack), Unit::Duration);
-        $stage = $standing->dish($dish)->stages[$standing->step($dish)[0]];
-        $ways = [new Way(
-            'hold',
-            Message::of('ways.hold', minutes: $by),
-            Holding::how(),
-            Message::of('ways.price.softer_outside'),
-            FromNow::with($roast, $dish, $standing->dish($dish)->changed(restMinutes: min(240.0, round($standing->dish($dish)->leastRestMinutes() + $slack)))),
-        )];
-        if (! $stage->cooker->isRest() && ! $standing->dish($dish)->isBuried()) {
-            $asItIs = ($standing->pullAt($dish)->getTimestamp() - $standing->now->getTimestamp()) / 60.0;
-            $found = HeatFor::pullIn($asItIs + $slack, $standing, $dish, $stage, $prospect, hotter: false);
-            if ($found !== null) {
-                $ways[] = new Way(
-                    'slower',
-                    Message::of('ways.slower', cooker: $stage->cooker->short, heat: Quantity::celsius($found[0])),
-                    Message::of('ways.slower.how', dish: $standing->dish($dish)->name, heat: Quantity::celsius($found[0])),
-                    Message::of('ways.price.paler'),
-                    $found[1],
-                    $found[2],
-                );
-            }
+        $ways = [];
+        // Nobody holds a joint for half a day, nor slows it by as much.
+        if ($slack <= self::LONGEST_MINUTES) {
+            $longer = $standing->dish($dish)->changed(
+                restMinutes: round($standing->dish($dish)->leastRestMinutes() + max(0.0, $slack - self::NEARER_MINUTES)),
+            );
+            $ways = [
+                new Way(
+                    'hold', Message::of('ways.hold', minutes: $by), Holding::how(), Message::of('ways.price.softer_outside'),
+                    FromNow::with($roast, $dish, $longer),
+                ),
+                ...self::slower($slack, $dish, $standing, $prospect),
+            ];
         }
         $sooner = Timing::after($roast->serveAt, -5.0 * floor($slack / 5.0));
         $ways[] = new Way(
@@ -70,6 +68,26 @@ final class AheadOfTime
         );
 
         return $ways;
+    }
+
+    /** @return list<Way> */
+    private static function slower(float $slack, int $dish, Standing $standing, Prospect $prospect): array
+    {
+        $stage = $standing->dish($dish)->stages[$standing->step($dish)[0]];
+        if ($stage->cooker->isRest() || $standing->dish($dish)->isBuried()) {
+            return [];
+        }
+        $asItIs = ($standing->pullAt($dish)->getTimestamp() - $standing->now->getTimestamp()) / 60.0;
+        $found = HeatFor::pullIn($asItIs + $slack, $standing, $dish, $stage, $prospect, hotter: false);
+
+        return $found === null ? [] : [new Way(
+            'slower',
+            Message::of('ways.slower', cooker: $stage->cooker->short, heat: Quantity::celsius($found[0])),
+            Message::of('ways.slower.how', dish: $standing->dish($dish)->name, heat: Quantity::celsius($found[0])),
+            Message::of('ways.price.paler'),
+            $found[1],
+            $found[2],
+        )];
     }
 
     /** Between its rest and the hour at which it has to be carved, likely. */

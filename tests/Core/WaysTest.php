@@ -239,6 +239,21 @@ it('shares among more, or cooks more while it still can', function () {
     expect(array_keys(waysOut(Turn::OneMore, $standing, $prospect, people: 2)))->toBe(['share', 'side']);
 });
 
+it('holds or slows what is ahead, or calls the guests, and says nothing of either for half a day', function () {
+    $roast = RoastFile::read(Samples::file(['stages' => [['cooker' => 'oven', 'cooker_c' => 180, 'pull' => true]]]));
+    [$standing, $prospect] = underWay($roast, 20.0, lateMinutes: -100.0);
+    $ways = waysOut(Turn::Ahead, $standing, $prospect);
+    expect(array_keys($ways))->toBe(['hold', 'slower', 'sooner'])
+        ->and($ways['slower']->way->roast->dishes[0]->lastStage()->cookerC)->toBeLessThan(180.0)
+        ->and($ways['sooner']->outcome->laterMinutes)->toBeLessThanOrEqual(-60.0)
+        ->and($ways['hold']->outcome->laterMinutes)->toEqualWithDelta(0.0, 5.0);
+    [$early, $same] = underWay($roast, 20.0, lateMinutes: -720.0);
+    expect(array_keys(waysOut(Turn::Ahead, $early, $same)))->toBe(['sooner']);
+    // On its hour there is nothing to do.
+    [$punctual, $as] = underWay($roast, 20.0);
+    expect(waysOut(Turn::Behind, $punctual, $as))->toBe([]);
+});
+
 it('carries nothing where it does not go, and takes off its spit what no longer turns', function () {
     $lamb = plannedStanding(Samples::file(['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => null, 'target_c' => 63, 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6, 'pull' => true]]], ['people' => 25]));
     $planned = new PlannedProspect(new DateTimeImmutable(THAT_MORNING));
