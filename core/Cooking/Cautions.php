@@ -23,7 +23,7 @@ final class Cautions
     private const FAT_HAS_RUN_C = 82.0;
 
     /** Poultry and stuffing in a cooler cooker than this go against US advice. Source: USDA FSIS, Turkey Basics: 325 °F. */
-    private const COOLEST_FOR_POULTRY_C = 162.0;
+    public const COOLEST_FOR_POULTRY_C = 162.0;
 
     /** 325 °F. Source: USDA FSIS, Turkey Basics: Safe Cooking. */
     private const ADVISED_FOR_POULTRY_C = 162.78;

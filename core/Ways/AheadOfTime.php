@@ -51,10 +51,10 @@ final class AheadOfTime
                 restMinutes: round($standing->dish($dish)->leastRestMinutes() + max(0.0, $slack - self::NEARER_MINUTES)),
             );
             $ways = [
-                new Way(
+                ...(! Holding::bears($standing, $slack) ? [] : [new Way(
                     'hold', Message::of('ways.hold', minutes: $by), Holding::how(), Message::of('ways.price.softer_outside'),
                     FromNow::with($roast, $dish, $longer),
-                ),
+                )]),
                 ...self::slower($slack, $dish, $standing, $prospect),
             ];
         }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Diatherm\Ways;
 
 use Diatherm\Cooker\Cooker;
+use Diatherm\Cooking\Cautions;
+use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
 use Diatherm\Roast\Stage;
 
@@ -18,7 +20,7 @@ final class HeatFor
     private const NEAR_MINUTES = 4.0;
 
     /** Nothing in the danger zone for hours: no cooler, °C. Common practice. */
-    public const COOLEST_C = 105.0;
+    private const COOLEST_C = 105.0;
 
     /** Hotter than this the outside is burnt before the middle is done, °C. Common practice. */
     public const HOTTEST_C = 230.0;
@@ -44,7 +46,7 @@ final class HeatFor
         $cooker = $stage->cooker;
         [$low, $high] = $hotter
             ? [$stage->cookerC, min($cooker->mostC, $stage->cookerC + self::MOST_HOTTER_K, max(self::HOTTEST_C, $stage->cookerC))]
-            : [max($cooker->leastC, self::COOLEST_C), $stage->cookerC];
+            : [self::coolestC($standing->dish($dish), $stage), $stage->cookerC];
         if ($cooker->isOpenFire() || $high - $low < self::STEP_C) {
             return null;
         }
@@ -73,6 +75,15 @@ final class HeatFor
         }
 
         return $found === null || abs($found[0] - $stage->cookerC) < self::STEP_C ? null : $found;
+    }
+
+    /** No way is cooler than this: nothing lies in the danger zone for hours, poultry and stuffing at no less than is advised for them. */
+    public static function coolestC(Dish $dish, Stage $stage): float
+    {
+        $advised = in_array($dish->safetyClass(), ['poultry', 'stuffing'], true) ? Cautions::COOLEST_FOR_POULTRY_C : self::COOLEST_C;
+        $step = self::STEP_C * ceil(max($stage->cooker->leastC, $advised) / self::STEP_C);
+
+        return min($stage->cookerC, $step);
     }
 
     /** @return array{Roast, array<int, int>} */

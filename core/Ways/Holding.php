@@ -8,6 +8,7 @@ use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
+use Diatherm\Safety\Clocks;
 
 /** What is done waits hot: wrapped in a warm box or in a low oven, never on an open board. */
 final class Holding
@@ -31,6 +32,21 @@ final class Holding
         );
 
         return $roast->changed(dishes: $dishes);
+    }
+
+    /** Whether all of it is hot enough to be held: what comes off cooler has its two hours, and no more. */
+    public static function bears(Standing $standing, float $minutes): bool
+    {
+        $roast = $standing->roast();
+        foreach ($roast->dishes as $i => $dish) {
+            $peakC = $standing->live[$i]->peakC ?? $standing->plan->forecast($i)->peakC;
+            $waits = $dish->leastRestMinutes() + $minutes;
+            if ($dish->cut->isPerishable() && ! $standing->isCarved($i) && $peakC < Clocks::HOT_C && $waits > Clocks::allowedMinutes($roast->airC)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     public static function how(): Message

@@ -19,23 +19,23 @@ final class LateGuests
         $moved = $standing->roast()->changed(serveAt: Timing::after($standing->roast()->serveAt, $minutes));
         $by = Quantity::of($minutes, Unit::Duration);
         $begun = $standing->hasBegun();
-        $hold = new Way(
+        $hold = ! Holding::bears($standing, $minutes) ? [] : [new Way(
             'hold',
             Message::of('ways.hold', minutes: $by),
             Holding::how(),
             Message::of('ways.price.softer_outside'),
             Holding::longer($moved, $standing, $minutes, ! $begun),
-        );
+        )];
         if (! $begun) {
             return [
                 new Way('later', Message::of('ways.later', minutes: $by), Message::of('ways.later.how'), Message::of('ways.price.none'), $moved),
-                $hold,
+                ...$hold,
                 ...self::slower($minutes, 0, $standing, $prospect),
             ];
         }
         $slowest = $standing->slowest();
 
-        return [...($slowest === null ? [] : self::slower($minutes, $slowest, $standing, $prospect)), $hold];
+        return [...($slowest === null ? [] : self::slower($minutes, $slowest, $standing, $prospect)), ...$hold];
     }
 
     /** @return list<Way> */

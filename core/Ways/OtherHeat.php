@@ -35,7 +35,7 @@ final class OtherHeat
             $to = $first->cooker->isOpenFire()
                 ? HandTest::wallC(min(15.0, max(2.0, HandTest::secondsOfWall($first->cookerC) - self::BY_S * $sign)))
                 : $first->cookerC + self::BY_C * $sign;
-            $to = min($first->cooker->mostC, max($first->cooker->leastC, $to));
+            $to = min($first->cooker->mostC, max($first->cooker->leastC, HeatFor::coolestC($dish, $first), $to));
             if (abs($to - $first->cookerC) < 1.0) {
                 continue;
             }

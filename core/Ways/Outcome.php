@@ -152,13 +152,14 @@ final readonly class Outcome
         $before = [];
         foreach ($now->plan->dishes as $i => $dish) {
             foreach (self::ofDish($now, $dish, $i) as $caution) {
-                $before["$i.$caution->id"] = true;
+                $before["$i.".$caution->words->plain()] = true;
             }
         }
         $new = [];
         foreach ($then->plan->dishes as $i => $dish) {
             foreach (self::ofDish($then, $dish, $i) as $caution) {
-                if (! isset($before["$i.$caution->id"])) {
+                // One that was there in other figures is another.
+                if (! isset($before["$i.".$caution->words->plain()])) {
                     $new[] = $caution->words;
                 }
             }

@@ -12,6 +12,9 @@ final class Ways
 {
     private const MOST = 4;
 
+    /** Less is no gain. Common practice. */
+    private const GAINED_MINUTES = 4.0;
+
     /** @return list<Offer> the ones worth most first; none where nothing has to change */
     public static function out(Question $question, Standing $standing, Prospect $prospect): array
     {
@@ -29,11 +32,18 @@ final class Ways
         foreach ($ways as $way) {
             if (count($offers) < self::MOST) {
                 $offer = self::worked($way, $standing, $prospect);
-                $offers = $offer === null ? $offers : [...$offers, $offer];
+                $offers = $offer === null || self::isIdle($question->turn, $offer, $standing) ? $offers : [...$offers, $offer];
             }
         }
 
         return $offers;
+    }
+
+    /** More to do and the table no sooner: no way out of being behind. */
+    private static function isIdle(Turn $turn, Offer $offer, Standing $standing): bool
+    {
+        return $turn === Turn::Behind && $offer->way->id !== 'later'
+            && $offer->outcome->laterMinutes > $standing->lateMinutes() - self::GAINED_MINUTES;
     }
 
     /** As things stand, told in the same words. */

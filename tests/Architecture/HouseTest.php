@@ -39,7 +39,7 @@ function rooms(): array
         'Day' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending'],
         'Plan' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day'],
         'Live' => ['Measure', 'Fire', 'Heat', 'Cooker', 'Safety', 'Roast', 'Cooking'],
-        'Ways' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Tending', 'Day', 'Plan', 'Live'],
+        'Ways' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day', 'Plan', 'Live'],
         'Practice' => ['Measure', 'Fire', 'Heat', 'Cooker', 'Roast', 'Cooking', 'Tending', 'Plan', 'Live'],
     ];
 }

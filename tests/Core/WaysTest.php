@@ -254,6 +254,28 @@ it('holds or slows what is ahead, or calls the guests, and says nothing of eithe
     expect(waysOut(Turn::Behind, $punctual, $as))->toBe([]);
 });
 
+// Source: USDA FSIS, Turkey Basics: poultry at 325 °F or more; two hours in the danger zone at the most.
+it('slows no bird below what is advised for it, and holds nothing that came off cool', function () {
+    $now = new DateTimeImmutable(THAT_MORNING);
+    foreach ([160.0, 165.0, 190.0, 220.0] as $heat) {
+        foreach ([['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done'], ['cut' => 'turkey', 'mass_kg' => 5.9, 'taste' => 'done', 'preparations' => ['stuff']]] as $bird) {
+            $roast = RoastFile::read(Samples::file(['stages' => [['cooker' => 'kettle', 'cooker_c' => $heat, 'pull' => true]]] + $bird));
+            [$standing, $prospect] = underWay($roast, 30.0);
+            $ways = [...waysOut(Turn::GuestsLate, $standing, $prospect, minutes: 120), ...waysOut(Turn::Compare, plannedStanding(RoastFile::write($roast)), new PlannedProspect($now))];
+            foreach (array_intersect_key($ways, ['slower' => 1, 'cooler' => 1]) as $way) {
+                expect($way->way->roast->dishes[0]->lastStage()->cookerC)->toBeGreaterThanOrEqual(162.0);
+            }
+        }
+    }
+    $steak = RoastFile::read(Samples::file(['cut' => 'beef-steak', 'mass_kg' => 0.4, 'start_c' => 4, 'taste' => 'rare', 'stages' => [['cooker' => 'open-grate', 'hand_s' => 2, 'pull' => true]]]));
+    expect(array_keys(waysOut(Turn::GuestsLate, plannedStanding(RoastFile::write($steak)), new PlannedProspect($now), minutes: 120)))->toBe(['later']);
+    // A caution that gets worse is told, though one of its kind was there.
+    $low = plannedStanding(Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 160, 'pull' => true]]]));
+    $cooler = RoastFile::read(Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 110, 'pull' => true]]]));
+    $outcome = Diatherm\Ways\Outcome::of((new PlannedProspect($now))->standing($cooler, []), $low);
+    expect(implode(' ', array_map(said(...), $outcome->cautions)))->toContain('at 110 °C');
+});
+
 it('carries nothing where it does not go, and takes off its spit what no longer turns', function () {
     $lamb = plannedStanding(Samples::file(['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => null, 'target_c' => 63, 'stages' => [['cooker' => 'open-spit', 'hand_s' => 6, 'pull' => true]]], ['people' => 25]));
     $planned = new PlannedProspect(new DateTimeImmutable(THAT_MORNING));
