@@ -30,7 +30,7 @@ final class AheadOfTime
         $dish = $standing->slowest();
         $latest = $dish === null ? null : $standing->entry("d$dish.pull")?->latest;
 
-        return $dish !== null && $latest !== null
+        return $dish !== null && $latest !== null && ! $standing->isStuck($dish)
             && self::slackMinutes($standing, $dish) - ($latest->getTimestamp() - $standing->pullAt($dish)->getTimestamp()) / 60.0 >= self::WORTH_A_WORD_MINUTES;
     }
 
@@ -39,7 +39,7 @@ final class AheadOfTime
     {
         $dish = $standing->slowest();
         $slack = $dish === null ? 0.0 : self::slackMinutes($standing, $dish);
-        if ($dish === null || $slack < self::TELLING_MINUTES) {
+        if ($dish === null || $slack < self::TELLING_MINUTES || $standing->isStuck($dish)) {
             return [];
         }
         $roast = $standing->roast();

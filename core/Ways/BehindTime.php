@@ -31,7 +31,9 @@ final class BehindTime
     /** Whether a dish on the heat keeps the table from its hour. */
     public static function is(Standing $standing): bool
     {
-        return $standing->slowest() !== null && $standing->lateMinutes() >= 1.0;
+        $dish = $standing->slowest();
+
+        return $dish !== null && ($standing->lateMinutes() >= 1.0 || $standing->isStuck($dish));
     }
 
     /** @return list<Way> none where it is on time */
@@ -57,9 +59,10 @@ final class BehindTime
         }
         array_push($ways, ...self::shorterRest($late, $dish, $standing), ...self::firstDish($late, $standing));
         $oven = $stage->cooker->id === 'oven' ? null : Indoors::way($standing, [$dish], self::OVEN_C, Message::of('ways.price.no_smoke'));
-        $ways = [...array_slice($ways, 0, 2), ...($oven === null ? [] : [$oven]), $later, ...array_slice($ways, 2)];
+        // A later hour is none for what never gets there.
+        $later = $standing->isStuck($dish) ? [] : [$later];
 
-        return $ways;
+        return [...array_slice($ways, 0, 2), ...($oven === null ? [] : [$oven]), ...$later, ...array_slice($ways, 2)];
     }
 
     /** @return list<Way> */

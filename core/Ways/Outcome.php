@@ -157,6 +157,9 @@ final readonly class Outcome
         }
         $new = [];
         foreach ($then->plan->dishes as $i => $dish) {
+            if ($then->isStuck($i)) {
+                $new[] = Message::of('ways.stuck', dish: $then->dish($i)->name);
+            }
             foreach (self::ofDish($then, $dish, $i) as $caution) {
                 // One that was there in other figures is another.
                 if (! isset($before["$i.".$caution->words->plain()])) {

@@ -42,6 +42,12 @@ final readonly class Standing
         return ($this->progress[$dish]->onAt ?? null) === null;
     }
 
+    /** Whether it stays short of its number at the heat that it has, as its readings go: then its hours mean nothing. */
+    public function isStuck(int $dish): bool
+    {
+        return $this->isOn($dish) && isset($this->live[$dish]) && ! $this->live[$dish]->getsThere;
+    }
+
     public function isCarved(int $dish): bool
     {
         return ($this->progress[$dish]->carvedAt ?? null) !== null;

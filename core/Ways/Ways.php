@@ -42,7 +42,9 @@ final class Ways
     /** More to do and the table no sooner: no way out of being behind. */
     private static function isIdle(Turn $turn, Offer $offer, Standing $standing): bool
     {
-        return $turn === Turn::Behind && $offer->way->id !== 'later'
+        $dish = $standing->slowest();
+
+        return $turn === Turn::Behind && $offer->way->id !== 'later' && ! ($dish !== null && $standing->isStuck($dish))
             && $offer->outcome->laterMinutes > $standing->lateMinutes() - self::GAINED_MINUTES;
     }
 

@@ -69,6 +69,20 @@ it('says by itself when the table will not be ready at its hour, and has ways ou
     $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => (string) Str::uuid(), 'way' => 'later'])->assertOk()->assertJsonPath('turn', null);
 });
 
+it('promises no hour to a joint that its readings say never gets there', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addHours(2)->toAtomString()]);
+    $this->log($roast, 'on', 150)->assertOk();
+    foreach ([140, 110, 80, 50, 20] as $ago) {
+        $this->read($roast, 58.0, $ago, ['place' => 'cooker', 'sure' => true])->assertOk();
+        $this->read($roast, 40.0 - $ago / 7.0, $ago)->assertOk();
+    }
+    $answer = $this->getJson("/api/roasts/$roast->id")->json();
+    expect($answer['plan']['dishes'][0]['live']['gets_there'])->toBeFalse()->and($answer['turn'])->toBe('behind');
+    $asked = $this->postJson("/api/roasts/$roast->id/ways", ['turn' => 'behind'])->assertOk()->json();
+    expect(implode(' ', array_map(said(...), $asked['as_it_is']['cautions'])))->toContain('does not get to its number at this heat')
+        ->and(array_column($asked['ways'], 'id'))->toContain('oven')->not->toContain('later');
+});
+
 it('takes nothing that was not offered for the plan as it is', function () {
     $roast = $this->roast();
     $take = fn (string $way) => $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => (string) Str::uuid(), 'way' => $way]);

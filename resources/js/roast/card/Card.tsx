@@ -131,8 +131,10 @@ function Heats({ roast, index }: { roast: Roast; index: number }) {
         </span>
       ))}
       <span className="block text-soft">
-        rest {duration(dish.rest_minutes)}
-        {dish.safe_c === null ? '' : `, safe at ${format.degrees(dish.safe_c)}`}
+        {[
+          ...(dish.rest_minutes > 0 ? [`rest ${duration(dish.rest_minutes)}`] : []),
+          ...(dish.safe_c === null ? [] : [`safe at ${format.degrees(dish.safe_c)}`]),
+        ].join(', ')}
       </span>
     </>
   );

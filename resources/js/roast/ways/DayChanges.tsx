@@ -86,7 +86,13 @@ export function DayChanges({ roast, open, asked, onClose }: { roast: Roast; open
         </p>
       )}
       {ask.data !== undefined && (
-        <Offers answer={ask.data} take="Do this" busy={take.isPending} onTake={(way) => take.mutate(way.id, { onSuccess: close })} />
+        <Offers
+          answer={ask.data}
+          onTime={ask.variables.turn === 'behind' || ask.variables.turn === 'ahead'}
+          take="Do this"
+          busy={take.isPending}
+          onTake={(way) => take.mutate(way.id, { onSuccess: close })}
+        />
       )}
     </Sheet>
   );

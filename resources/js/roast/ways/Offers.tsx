@@ -10,15 +10,18 @@ type Props = {
   /** words on the button that takes one */
   take: string;
   busy: boolean;
+  /** whether it is the roast that is off its hour: then no way is needed where there is none */
+  onTime?: boolean;
   onTake: (way: Way) => void;
 };
 
 /** Ways beside each other, each to its end, and how it stands before them; drawn along one axis of time. */
-export function Offers({ answer, take, busy, onTake }: Props) {
+export function Offers({ answer, take, busy, onTime = false, onTake }: Props) {
   if (answer.ways.length === 0)
     return (
       <p className="py-3">
-        Nothing has to change: <Said>{answer.as_it_is.table}</Said>.
+        {onTime ? 'Nothing has to change: ' : 'There is no way to go on that would be sound. As it stands: '}
+        <Said>{answer.as_it_is.table}</Said>.
       </p>
     );
   const all = [answer.as_it_is, ...answer.ways.map((way) => way.outcome)];
