@@ -45,6 +45,12 @@ final readonly class Cooker
         return $this->light === 'none';
     }
 
+    /** Whether what is on it turns on a spit. */
+    public function turns(): bool
+    {
+        return in_array($this->id, ['grill-rotisserie', 'open-spit', 'countertop-rotisserie'], true);
+    }
+
     /** Coals in the open, whose heat is told by a hand. */
     public function isOpenFire(): bool
     {

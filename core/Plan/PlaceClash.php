@@ -27,8 +27,6 @@ final readonly class PlaceClash
     /** Of a grate whose coals lie at its sides, so much is not over them. Common practice. */
     private const INDIRECT_SHARE = 0.6;
 
-    private const TURNING = ['grill-rotisserie', 'open-spit', 'countertop-rotisserie'];
-
     /** Told when it is this far beyond its room: a cook shuffles the rest. */
     private const OVER = 1.15;
 
@@ -163,7 +161,7 @@ final readonly class PlaceClash
     /** What it covers with air between, m²; nothing where it turns on a spit. */
     private static function groundM2(Dish $dish): float
     {
-        return $dish->rig instanceof SpitRig || in_array($dish->stages[0]->cooker->id, self::TURNING, true)
+        return $dish->rig instanceof SpitRig || $dish->stages[0]->cooker->turns()
             ? 0.0
             : self::BETWEEN * $dish->pieces * $dish->groundM2();
     }

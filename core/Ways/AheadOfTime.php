@@ -8,6 +8,7 @@ use Diatherm\Day\Timing;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Unit;
+use Diatherm\Roast\Roast;
 
 /** A fire that is ahead: pull and hold, slow it, or call the guests sooner. Common practice. */
 final class AheadOfTime
@@ -55,7 +56,7 @@ final class AheadOfTime
                     'hold', Message::of('ways.hold', minutes: $by), Holding::how(), Message::of('ways.price.softer_outside'),
                     FromNow::with($roast, $dish, $longer),
                 )]),
-                ...self::slower($slack, $dish, $standing, $prospect),
+                ...Slower::by($slack, $dish, $standing, $prospect, fn (Roast $slowed): Roast => $slowed),
             ];
         }
         $sooner = Timing::after($roast->serveAt, -5.0 * floor($slack / 5.0));
@@ -68,26 +69,6 @@ final class AheadOfTime
         );
 
         return $ways;
-    }
-
-    /** @return list<Way> */
-    private static function slower(float $slack, int $dish, Standing $standing, Prospect $prospect): array
-    {
-        $stage = $standing->dish($dish)->stages[$standing->step($dish)[0]];
-        if ($stage->cooker->isRest() || $standing->dish($dish)->isBuried()) {
-            return [];
-        }
-        $asItIs = ($standing->pullAt($dish)->getTimestamp() - $standing->now->getTimestamp()) / 60.0;
-        $found = HeatFor::pullIn($asItIs + $slack, $standing, $dish, $stage, $prospect, hotter: false);
-
-        return $found === null ? [] : [new Way(
-            'slower',
-            Message::of('ways.slower', cooker: $stage->cooker->short, heat: Quantity::celsius($found[0])),
-            Message::of('ways.slower.how', dish: $standing->dish($dish)->name, heat: Quantity::celsius($found[0])),
-            Message::of('ways.price.paler'),
-            $found[1],
-            $found[2],
-        )];
     }
 
     /** Between its rest and the hour at which it has to be carved, likely. */

@@ -68,8 +68,7 @@ final class BehindTime
     /** @return list<Way> */
     private static function hotter(float $late, int $dish, Stage $stage, Standing $standing, Prospect $prospect): array
     {
-        $asItIs = ($standing->pullAt($dish)->getTimestamp() - $standing->now->getTimestamp()) / 60.0;
-        $found = HeatFor::pullIn($asItIs - $late, $standing, $dish, $stage, $prospect, hotter: true);
+        $found = HeatFor::pullIn($standing->minutesToPull($dish) - $late, $standing, $dish, $stage, $prospect, hotter: true);
         if ($found === null) {
             return [];
         }

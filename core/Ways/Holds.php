@@ -19,8 +19,6 @@ final class Holds
         'camp-oven' => 5.0,
     ];
 
-    private const TURNING = ['grill-rotisserie', 'open-spit', 'countertop-rotisserie'];
-
     public static function fits(string $kind, Dish $dish): bool
     {
         return $dish->massKg * $dish->pieces <= (self::MOST_KG[$kind] ?? INF);
@@ -29,7 +27,7 @@ final class Holds
     /** Off its spit or frame where nothing turns it any more. */
     public static function rigged(Dish $dish): Dish
     {
-        $turns = array_filter($dish->stages, fn (Stage $stage): bool => in_array($stage->cooker->id, [...self::TURNING, 'trench'], true));
+        $turns = array_filter($dish->stages, fn (Stage $stage): bool => $stage->cooker->turns() || $stage->cooker->id === 'trench');
 
         return $turns === [] && ($dish->rig instanceof SpitRig || $dish->rig instanceof FrameRig) ? $dish->unrigged() : $dish;
     }

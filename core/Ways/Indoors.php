@@ -34,39 +34,15 @@ final class Indoors
     public static function way(Standing $standing, array $dishes, float $leastC, Message $price): ?Way
     {
         $oven = CookerShed::kind('oven');
-        $begun = [];
-        $heats = [];
-        $roast = $standing->roast();
-        foreach ($dishes as $dish) {
-            if (! $standing->isWaiting($dish) && ! $standing->isOn($dish) || $standing->dish($dish)->isBuried()) {
-                continue;
-            }
-            if (! Holds::fits($oven->id, $standing->dish($dish))) {
-                return null;
-            }
-            $first = true;
-            [$changed, $begins] = FromNow::change($standing, $dish, function (Stage $stage) use ($oven, $leastC, &$heats, &$first): Stage {
-                if (self::is($stage->cooker)) {
-                    return $stage;
-                }
-                $celsius = $oven->clampC(max($leastC, $stage->cooker->isOpenFire() ? self::FOR_OPEN_FIRE_C : $stage->cookerC));
-                // What comes first in every dish shares the oven: it has one heat, that of the first of them.
-                $heats[] = $celsius = $first ? $heats[0] ?? $celsius : $celsius;
-                $first = false;
+        $moved = Elsewhere::move($standing, $dishes, $oven, fn (Stage $stage): bool => ! self::is($stage->cooker), $leastC, self::FOR_OPEN_FIRE_C);
 
-                return FromNow::heated($stage, $oven, $celsius);
-            });
-            $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
-            $begun += $begins;
-        }
-
-        return $heats === [] ? null : new Way(
+        return $moved === null ? null : new Way(
             'oven',
-            Message::of('ways.oven', heat: Quantity::celsius($heats[0])),
+            Message::of('ways.oven', heat: Quantity::celsius($moved->heatC)),
             Message::of($standing->hasBegun() ? 'ways.oven.how' : 'ways.oven.how_before'),
             $price,
-            $roast,
-            $begun,
+            $moved->roast,
+            $moved->begun,
         );
     }
 }

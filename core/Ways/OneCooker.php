@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Diatherm\Ways;
 
-use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Day\Timing;
 use Diatherm\Measure\Message;
@@ -74,35 +73,21 @@ final class OneCooker
     private static function elsewhere(Question $question, Standing $standing, string $kind, array $smaller): array
     {
         $taken = array_merge(...array_map(fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->id, $dish->stages), $standing->roast()->dishes));
-        $kinds = array_values(array_filter(
-            array_diff([...$question->own, 'oven', 'gas'], $taken),
-            fn (string $id): bool => array_filter($smaller, fn (int $dish): bool => ! Holds::fits($id, $standing->dish($dish))) === [],
-        ));
-        $other = $kinds === [] ? null : CookerShed::kind($kinds[0]);
-        if ($other === null) {
-            return [];
-        }
-        $roast = $standing->roast();
-        $heat = $other->defaultC;
-        foreach ($smaller as $dish) {
-            [$changed] = FromNow::change($standing, $dish, function (Stage $stage) use ($kind, $other, &$heat): Stage {
-                if ($stage->cooker->id !== $kind) {
-                    return $stage;
-                }
-                $heat = self::sameHeat($stage, $other);
-
-                return FromNow::heated($stage, $other, $heat);
-            });
-            $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
+        foreach (array_diff([...$question->own, 'oven', 'gas'], $taken) as $id) {
+            $other = CookerShed::kind($id);
+            $moved = Elsewhere::move($standing, $smaller, $other, fn (Stage $stage): bool => $stage->cooker->id === $kind);
+            if ($moved !== null) {
+                return [new Way(
+                    "cooker_$id",
+                    Message::of('ways.apart', dish: $standing->dish($smaller[0])->name, cooker: $other->short, heat: Quantity::celsius($moved->heatC)),
+                    Message::of('ways.apart.how'),
+                    Message::of('ways.price.another_fire'),
+                    $moved->roast,
+                )];
+            }
         }
 
-        return [new Way(
-            "cooker_$other->id",
-            Message::of('ways.apart', dish: $standing->dish($smaller[0])->name, cooker: $other->short, heat: Quantity::celsius($heat)),
-            Message::of('ways.apart.how'),
-            Message::of('ways.price.another_fire'),
-            $roast,
-        )];
+        return [];
     }
 
     /**
@@ -127,11 +112,6 @@ final class OneCooker
             Message::of('ways.price.softer_outside'),
             FromNow::with($standing->roast(), $large, $standing->dish($large)->changed(restMinutes: $rest)),
         )];
-    }
-
-    private static function sameHeat(Stage $stage, Cooker $other): float
-    {
-        return $other->isOpenFire() || $stage->cooker->isOpenFire() ? $other->defaultC : $other->clampC($stage->cookerC);
     }
 
     /** What a dish wants of a kind of cooker; null where it is never on it. */

@@ -52,19 +52,16 @@ final class OtherHeat
         }
         foreach (array_slice(array_values(array_diff(array_unique([...$question->own, ...self::USUAL]), [$kind])), 0, 2) as $id) {
             $other = CookerShed::kind($id);
-            if (! Holds::fits($id, $dish)) {
+            $moved = Elsewhere::move($standing, [$number], $other, fn (Stage $stage): bool => $stage->cooker->id === $kind);
+            if ($moved === null) {
                 continue;
             }
-            $heat = $other->isOpenFire() || $first->cooker->isOpenFire() ? $other->defaultC : $other->clampC($first->cookerC);
-            [$roast] = FromNow::change($standing, $number, fn (Stage $stage): Stage => $stage->cooker->id === $kind
-                ? FromNow::heated($stage, $other, $heat)
-                : $stage);
             $ways[] = new Way(
                 "cooker_$id",
-                Message::of('ways.other_cooker', cooker: $other->short, heat: FromNow::heated($first, $other, $heat)->heatInWords()),
+                Message::of('ways.other_cooker', cooker: $other->short, heat: FromNow::heated($first, $other, $moved->heatC)->heatInWords()),
                 Message::of('ways.planned.how'),
                 Message::of('ways.price.another_fire'),
-                $roast,
+                $moved->roast,
             );
         }
 

@@ -30,36 +30,18 @@ final class OutOfTheRain
             ...($oven === null ? [] : [$oven]),
         ];
         // A gas grill under its hood minds rain less than coals do.
-        $fits = array_filter($outside, fn (int $dish): bool => ! Holds::fits('gas', $standing->dish($dish))) === [];
-        if (in_array('gas', $question->own, true) && $outside !== [] && $fits) {
-            $gas = CookerShed::kind('gas');
-            $begun = [];
-            $dry = $wet;
-            $heat = null;
-            foreach ($outside as $dish) {
-                [$changed, $begins] = FromNow::change($standing, $dish, function (Stage $stage) use ($gas, &$heat): Stage {
-                    if (Indoors::is($stage->cooker) || $stage->cooker->light === 'gas') {
-                        return $stage;
-                    }
-                    $heat = $gas->clampC($stage->cooker->isOpenFire() ? $gas->defaultC : $stage->cookerC);
+        $gas = CookerShed::kind('gas');
+        $moved = in_array('gas', $question->own, true)
+            ? Elsewhere::move($standing, $outside, $gas, fn (Stage $stage): bool => ! Indoors::is($stage->cooker) && $stage->cooker->light !== 'gas')
+            : null;
 
-                    return FromNow::heated($stage, $gas, $heat);
-                });
-                $dry = FromNow::with($dry, $dish, $changed->dishes[$dish]);
-                $begun += $begins;
-            }
-            if ($heat !== null) {
-                $ways[] = new Way(
-                    'gas',
-                    Message::of('ways.other_cooker', cooker: $gas->short, heat: Quantity::celsius($heat)),
-                    Message::of('ways.other_cooker.how'),
-                    Message::of('ways.price.no_smoke'),
-                    $dry,
-                    $begun,
-                );
-            }
-        }
-
-        return $ways;
+        return $moved === null ? $ways : [...$ways, new Way(
+            'gas',
+            Message::of('ways.other_cooker', cooker: $gas->short, heat: Quantity::celsius($moved->heatC)),
+            Message::of('ways.other_cooker.how'),
+            Message::of('ways.price.no_smoke'),
+            $moved->roast->changed(windMs: $wet->windMs, rain: true),
+            $moved->begun,
+        )];
     }
 }

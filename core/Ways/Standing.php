@@ -110,6 +110,12 @@ final readonly class Standing
         return $this->entry("d$dish.pull")->at ?? $this->roast()->serveAt;
     }
 
+    /** From now until a dish on the heat comes off, likely. */
+    public function minutesToPull(int $dish): float
+    {
+        return ($this->pullAt($dish)->getTimestamp() - $this->now->getTimestamp()) / 60.0;
+    }
+
     /** So many minutes after it was asked for, the table is ready. */
     public function lateMinutes(): float
     {

@@ -7,7 +7,6 @@ namespace Diatherm\Ways;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Measure\Message;
-use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\FireWish;
 use Diatherm\Roast\Stage;
@@ -86,41 +85,21 @@ final class WithoutFuel
     private static function otherCooker(Question $question, Standing $standing, string $kind, array $dishes): array
     {
         foreach (array_intersect(self::OTHERS, $question->own) as $other) {
-            try {
-                $cooker = CookerShed::kind($other);
-            } catch (OutOfRange) {
-                continue;
-            }
-            if (array_filter($dishes, fn (int $dish): bool => ! Holds::fits($other, $standing->dish($dish))) !== []) {
-                continue;
-            }
             if ($other === $kind || Equipment::of($other)->fuels() === Equipment::of($kind)->fuels()) {
                 continue;
             }
-            $roast = $standing->roast();
-            $begun = [];
-            $heat = $cooker->defaultC;
-            foreach ($dishes as $dish) {
-                [$changed, $begins] = FromNow::change($standing, $dish, function (Stage $stage) use ($cooker, $kind, &$heat): Stage {
-                    if ($stage->cooker->id !== $kind) {
-                        return $stage;
-                    }
-                    $heat = $cooker->clampC($stage->cooker->isOpenFire() ? $cooker->defaultC : $stage->cookerC);
-
-                    return FromNow::heated($stage, $cooker, $heat);
-                });
-                $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
-                $begun += $begins;
+            $cooker = CookerShed::kind($other);
+            $moved = Elsewhere::move($standing, $dishes, $cooker, fn (Stage $stage): bool => $stage->cooker->id === $kind);
+            if ($moved !== null) {
+                return [new Way(
+                    "cooker_$other",
+                    Message::of('ways.other_cooker', cooker: $cooker->short, heat: Quantity::celsius($moved->heatC)),
+                    Message::of('ways.other_cooker.how'),
+                    Message::of('ways.price.another_fire'),
+                    $moved->roast,
+                    $moved->begun,
+                )];
             }
-
-            return $dishes === [] ? [] : [new Way(
-                "cooker_$other",
-                Message::of('ways.other_cooker', cooker: $cooker->short, heat: Quantity::celsius($heat)),
-                Message::of('ways.other_cooker.how'),
-                Message::of('ways.price.another_fire'),
-                $roast,
-                $begun,
-            )];
         }
 
         return [];

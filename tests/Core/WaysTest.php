@@ -214,6 +214,14 @@ it('carries what is on into the kitchen out of the rain, and says what staying c
         ->and(said($ways['stay']->outcome->fuel[0]))->toContain('more: Briquettes')
         ->and($ways['oven']->way->roast->dishes[0]->stages[1]->cooker->id)->toBe('oven')
         ->and($ways['oven']->way->roast->dishes[0]->lastStage()->cookerC)->toBe($roast->dishes[0]->stages[0]->cookerC);
+    // One cooker has one heat, wherever two dishes go together.
+    $file = Samples::file();
+    $potatoes = ['cut' => 'potatoes', 'pieces' => 8, 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft'];
+    $file['dishes'][] = $potatoes + ['stages' => [['cooker' => 'ceramic', 'cooker_c' => 200, 'pull' => true]]];
+    $both = waysOut(Turn::Rain, plannedStanding($file), new PlannedProspect(new DateTimeImmutable(THAT_MORNING)), own: ['gas']);
+    foreach (['oven', 'gas'] as $id) {
+        expect(Plan::of($both[$id]->way->roast, new DateTimeImmutable(THAT_MORNING))->places)->toBe([]);
+    }
     // One that is in the kitchen already, or in a hole in the ground, has nowhere to go.
     [$inside, $same] = underWay(RoastFile::read(Samples::file(['stages' => [['cooker' => 'oven', 'cooker_c' => 163, 'pull' => true]]])), 30.0);
     expect(array_keys(waysOut(Turn::Rain, $inside, $same)))->toBe(['stay']);
