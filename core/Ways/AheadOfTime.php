@@ -31,8 +31,12 @@ final class AheadOfTime
         $dish = $standing->slowest();
         $latest = $dish === null ? null : $standing->entry("d$dish.pull")?->latest;
 
-        return $dish !== null && $latest !== null && ! $standing->isStuck($dish)
-            && self::slackMinutes($standing, $dish) - ($latest->getTimestamp() - $standing->pullAt($dish)->getTimestamp()) / 60.0 >= self::WORTH_A_WORD_MINUTES;
+        if ($dish === null || $latest === null || $standing->isStuck($dish)) {
+            return false;
+        }
+        $slow = ($latest->getTimestamp() - $standing->pullAt($dish)->getTimestamp()) / 60.0;
+
+        return self::slackMinutes($standing, $dish) - $slow >= self::WORTH_A_WORD_MINUTES;
     }
 
     /** @return list<Way> none where it is not ahead */

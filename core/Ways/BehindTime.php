@@ -90,7 +90,8 @@ final class BehindTime
         if (! $standing->dish($dish)->cut->tough || $stage->wrap !== null) {
             return [];
         }
-        [$roast, $begun] = FromNow::change($standing, $dish, fn (Stage $one): Stage => FromNow::heated($one, wrap: $one->wrap ?? Wrapping::Foil));
+        $inFoil = fn (Stage $one): Stage => FromNow::heated($one, wrap: $one->wrap ?? Wrapping::Foil);
+        [$roast, $begun] = FromNow::change($standing, $dish, $inFoil);
 
         return [new Way(
             'wrap',
@@ -143,7 +144,9 @@ final class BehindTime
         return $roast->changed(
             dishes: array_map(fn (Dish $dish): Dish => $dish->changed(course: 2), $roast->dishes),
             sides: array_map(
-                fn (SideDish $side): SideDish => new SideDish($side->side, $side->name, $side->minutes, min(self::MOST_COURSES, $side->course + 1), $side->with),
+                fn (SideDish $side): SideDish => new SideDish(
+                    $side->side, $side->name, $side->minutes, min(self::MOST_COURSES, $side->course + 1), $side->with,
+                ),
                 $roast->sides,
             ),
             courseMinutes: max(5.0, $minutes),

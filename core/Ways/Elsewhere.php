@@ -26,8 +26,14 @@ final readonly class Elsewhere
      * @param  float|null  $openC  in place of an open fire, or over one; the other cooker's usual heat where nothing is given
      * @return self|null null where nothing moves, or one of them does not go into it
      */
-    public static function move(Standing $standing, array $dishes, Cooker $to, \Closure $leaves, float $leastC = 0.0, ?float $openC = null): ?self
-    {
+    public static function move(
+        Standing $standing,
+        array $dishes,
+        Cooker $to,
+        \Closure $leaves,
+        float $leastC = 0.0,
+        ?float $openC = null,
+    ): ?self {
         $roast = $standing->roast();
         $begun = [];
         $heats = [];
@@ -39,7 +45,7 @@ final readonly class Elsewhere
                 return null;
             }
             $first = true;
-            [$changed, $begins] = FromNow::change($standing, $dish, function (Stage $stage) use ($to, $leaves, $leastC, $openC, &$heats, &$first): Stage {
+            $goes = function (Stage $stage) use ($to, $leaves, $leastC, $openC, &$heats, &$first): Stage {
                 if (! $leaves($stage)) {
                     return $stage;
                 }
@@ -50,7 +56,8 @@ final readonly class Elsewhere
                 $first = false;
 
                 return FromNow::heated($stage, $to, $celsius);
-            });
+            };
+            [$changed, $begins] = FromNow::change($standing, $dish, $goes);
             $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
             $begun += $begins;
         }

@@ -24,7 +24,8 @@ final class Holding
     {
         $dishes = array_map(
             // Roots go on later, not longer.
-            fn (Dish $dish, int $i): Dish => $standing->isCarved($i) || ($standing->isWaiting($i) && ! ($waitingToo && $dish->cut->isPerishable()))
+            fn (Dish $dish, int $i): Dish => $standing->isCarved($i)
+                || ($standing->isWaiting($i) && ! ($waitingToo && $dish->cut->isPerishable()))
                 ? $dish
                 : $dish->changed(restMinutes: min(self::LONGEST_MINUTES, $dish->leastRestMinutes() + $minutes)),
             $roast->dishes,
@@ -41,7 +42,8 @@ final class Holding
         foreach ($roast->dishes as $i => $dish) {
             $peakC = $standing->live[$i]->peakC ?? $standing->plan->forecast($i)->peakC;
             $waits = $dish->leastRestMinutes() + $minutes;
-            if ($dish->cut->isPerishable() && ! $standing->isCarved($i) && $peakC < Clocks::HOT_C && $waits > Clocks::allowedMinutes($roast->airC)) {
+            $isTooLong = $peakC < Clocks::HOT_C && $waits > Clocks::allowedMinutes($roast->airC);
+            if ($isTooLong && $dish->cut->isPerishable() && ! $standing->isCarved($i)) {
                 return false;
             }
         }

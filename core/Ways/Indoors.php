@@ -34,7 +34,8 @@ final class Indoors
     public static function way(Standing $standing, array $dishes, float $leastC, Message $price): ?Way
     {
         $oven = CookerShed::kind('oven');
-        $moved = Elsewhere::move($standing, $dishes, $oven, fn (Stage $stage): bool => ! self::is($stage->cooker), $leastC, self::FOR_OPEN_FIRE_C);
+        $leaves = fn (Stage $stage): bool => ! self::is($stage->cooker);
+        $moved = Elsewhere::move($standing, $dishes, $oven, $leaves, $leastC, self::FOR_OPEN_FIRE_C);
 
         return $moved === null ? null : new Way(
             'oven',

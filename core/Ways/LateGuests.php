@@ -31,7 +31,13 @@ final class LateGuests
         )];
         if (! $begun) {
             return [
-                new Way('later', Message::of('ways.later', minutes: $by), Message::of('ways.later.how'), Message::of('ways.price.none'), $moved),
+                new Way(
+                    'later',
+                    Message::of('ways.later', minutes: $by),
+                    Message::of('ways.later.how'),
+                    Message::of('ways.price.none'),
+                    $moved,
+                ),
                 ...$hold,
                 ...Slower::by($minutes, 0, $standing, $prospect, $move),
             ];

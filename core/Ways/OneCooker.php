@@ -41,7 +41,11 @@ final class OneCooker
                 $ways[] = self::together($standing, $kind, $dishes, $heat);
             }
         }
-        array_push($ways, ...self::elsewhere($question, $standing, $kind, array_slice($dishes, 1)), ...self::oneAfterAnother($standing, $large, $dishes));
+        array_push(
+            $ways,
+            ...self::elsewhere($question, $standing, $kind, array_slice($dishes, 1)),
+            ...self::oneAfterAnother($standing, $large, $dishes),
+        );
 
         return $ways;
     }
@@ -72,14 +76,20 @@ final class OneCooker
      */
     private static function elsewhere(Question $question, Standing $standing, string $kind, array $smaller): array
     {
-        $taken = array_merge(...array_map(fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->id, $dish->stages), $standing->roast()->dishes));
+        $kinds = fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->id, $dish->stages);
+        $taken = array_merge(...array_map($kinds, $standing->roast()->dishes));
         foreach (array_diff([...$question->own, 'oven', 'gas'], $taken) as $id) {
             $other = CookerShed::kind($id);
             $moved = Elsewhere::move($standing, $smaller, $other, fn (Stage $stage): bool => $stage->cooker->id === $kind);
             if ($moved !== null) {
                 return [new Way(
                     "cooker_$id",
-                    Message::of('ways.apart', dish: $standing->dish($smaller[0])->name, cooker: $other->short, heat: Quantity::celsius($moved->heatC)),
+                    Message::of(
+                        'ways.apart',
+                        dish: $standing->dish($smaller[0])->name,
+                        cooker: $other->short,
+                        heat: Quantity::celsius($moved->heatC),
+                    ),
                     Message::of('ways.apart.how'),
                     Message::of('ways.price.another_fire'),
                     $moved->roast,
@@ -98,9 +108,10 @@ final class OneCooker
     {
         $meanwhile = 0.0;
         foreach ($dishes as $dish) {
-            $forecast = $standing->plan->forecast($dish);
+            $one = $standing->dish($dish);
             if ($dish !== $large) {
-                $meanwhile = max($meanwhile, $forecast->cookMinutes->high + $standing->dish($dish)->leastRestMinutes() + Timing::carveMinutes($standing->dish($dish)));
+                $takes = $standing->plan->forecast($dish)->cookMinutes->high;
+                $meanwhile = max($meanwhile, $takes + $one->leastRestMinutes() + Timing::carveMinutes($one));
             }
         }
         $rest = 5.0 * ceil($meanwhile / 5.0);

@@ -39,9 +39,12 @@ final class OtherHeat
             if (abs($to - $first->cookerC) < 1.0) {
                 continue;
             }
-            [$roast] = FromNow::change($standing, $number, fn (Stage $stage): Stage => $stage->cooker->id === $kind && $stage->cookerC === $first->cookerC
-                ? FromNow::heated($stage, celsius: $to)
-                : $stage);
+            $isAlike = fn (Stage $stage): bool => $stage->cooker->id === $kind && $stage->cookerC === $first->cookerC;
+            [$roast] = FromNow::change(
+                $standing,
+                $number,
+                fn (Stage $stage): Stage => $isAlike($stage) ? FromNow::heated($stage, celsius: $to) : $stage,
+            );
             $ways[] = new Way(
                 $sign > 0.0 ? 'hotter' : 'cooler',
                 Message::of($sign > 0.0 ? 'ways.hotter_at' : 'ways.cooler_at', heat: FromNow::heated($first, celsius: $to)->heatInWords()),
@@ -58,7 +61,11 @@ final class OtherHeat
             }
             $ways[] = new Way(
                 "cooker_$id",
-                Message::of('ways.other_cooker', cooker: $other->short, heat: FromNow::heated($first, $other, $moved->heatC)->heatInWords()),
+                Message::of(
+                    'ways.other_cooker',
+                    cooker: $other->short,
+                    heat: FromNow::heated($first, $other, $moved->heatC)->heatInWords(),
+                ),
                 Message::of('ways.planned.how'),
                 Message::of('ways.price.another_fire'),
                 $moved->roast,

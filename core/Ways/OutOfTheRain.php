@@ -20,9 +20,10 @@ final class OutOfTheRain
     {
         $roast = $standing->roast();
         $wet = $roast->changed(windMs: max($roast->windMs, self::WIND_MS), rain: true);
+        $isOut = fn (Stage $stage): bool => ! Indoors::is($stage->cooker);
         $outside = array_values(array_filter(
             array_keys($roast->dishes),
-            fn (int $dish): bool => array_filter($roast->dishes[$dish]->stages, fn (Stage $stage): bool => ! Indoors::is($stage->cooker)) !== [],
+            fn (int $dish): bool => array_filter($roast->dishes[$dish]->stages, $isOut) !== [],
         ));
         $oven = Indoors::way($standing, $outside, 0.0, Message::of('ways.price.no_smoke'));
         $ways = [
@@ -32,7 +33,7 @@ final class OutOfTheRain
         // A gas grill under its hood minds rain less than coals do.
         $gas = CookerShed::kind('gas');
         $moved = in_array('gas', $question->own, true)
-            ? Elsewhere::move($standing, $outside, $gas, fn (Stage $stage): bool => ! Indoors::is($stage->cooker) && $stage->cooker->light !== 'gas')
+            ? Elsewhere::move($standing, $outside, $gas, fn (Stage $stage): bool => $isOut($stage) && $stage->cooker->light !== 'gas')
             : null;
 
         return $moved === null ? $ways : [...$ways, new Way(

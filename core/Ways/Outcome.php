@@ -90,13 +90,11 @@ final readonly class Outcome
                 continue;
             }
             $on = $then->isWaiting($i) ? $then->entry("d$i.on") : null;
+            [$low, $likely, $high] = [$pull->earliest ?? $pull->at, $pull->at, $pull->latest ?? $pull->at];
             $words = $on === null
-                ? Message::of('ways.off', dish: $dish->name, likely: $pull->at, low: $pull->earliest ?? $pull->at, high: $pull->latest ?? $pull->at)
-                : Message::of(
-                    'ways.on_and_off', dish: $dish->name, on: $on->at, likely: $pull->at,
-                    low: $pull->earliest ?? $pull->at, high: $pull->latest ?? $pull->at,
-                );
-            $told[] = new PullTold($words, $pull->earliest ?? $pull->at, $pull->at, $pull->latest ?? $pull->at);
+                ? Message::of('ways.off', dish: $dish->name, likely: $likely, low: $low, high: $high)
+                : Message::of('ways.on_and_off', dish: $dish->name, on: $on->at, likely: $likely, low: $low, high: $high);
+            $told[] = new PullTold($words, $low, $likely, $high);
         }
 
         return $told;
@@ -143,7 +141,9 @@ final readonly class Outcome
             fn (Entry $entry): bool => $entry->clash !== null && ! $entry->done && $entry->at >= $then->now,
         ));
 
-        return $clashes === [] ? null : Message::of('ways.short_of_hands', count: count($clashes), hour: $clashes[0]->at, task: $clashes[0]->title);
+        return $clashes === []
+            ? null
+            : Message::of('ways.short_of_hands', count: count($clashes), hour: $clashes[0]->at, task: $clashes[0]->title);
     }
 
     /** @return list<Message> */

@@ -71,7 +71,10 @@ final class WithoutFuel
                 Message::of('ways.other_fuel', fuel: $fuel->boughtAs),
                 Message::of('ways.other_fuel.how'),
                 Message::of($fuel->isWood() ? 'ways.price.wood' : 'ways.price.other_coal'),
-                $roast->changed(fires: [...$roast->fires, $kind => new FireWish($kind, $wish->own, $fuel->id, $wish->layout, null, $wish->steady)]),
+                $roast->changed(fires: [
+                    ...$roast->fires,
+                    $kind => new FireWish($kind, $wish->own, $fuel->id, $wish->layout, null, $wish->steady),
+                ]),
             );
         }
 
