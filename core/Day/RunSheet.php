@@ -33,6 +33,7 @@ final readonly class RunSheet
      * @param  array<int, Timing>  $timings  one a dish
      * @param  array<int, \DateTimeImmutable>  $onTimes  when each goes on, or went
      * @param  list<FirePlan>  $fires
+     * @param  list<SideTimes>  $sides
      * @param  Finishing  $finishing  in which order the last things are done
      * @param  CourseHours  $hours  when each course is really on the table
      * @param  array<int, Progress>  $progress  by number of dish
@@ -43,6 +44,7 @@ final readonly class RunSheet
         array $timings,
         array $onTimes,
         array $fires,
+        array $sides,
         Finishing $finishing,
         CourseHours $hours,
         \DateTimeImmutable $now,
@@ -52,7 +54,6 @@ final readonly class RunSheet
         $ready = null;
         $earliest = $now;
         $lit = [];
-        $pulls = [];
         $byKind = [];
         foreach ($fires as $fire) {
             $byKind[$fire->stove->equipment->kind->id] = $fire;
@@ -80,7 +81,6 @@ final readonly class RunSheet
 
             // Ready at the likely pace; the earliest hour to promise keeps the slow end.
             $pulled = $made->pulledAt ?? Timing::after($on, $timing->pull->likely);
-            $pulls[$i] = $pulled;
             // A later course is told by the hour at which the first one would be on the table.
             $lead = $finishing->dishes[$i] - $roast->courseMinutes * ($forecast->dish->course - 1);
             $dishReady = Timing::after($pulled, $forecast->dish->leastRestMinutes() + Timing::carveMinutes($forecast->dish) + $lead);
@@ -97,7 +97,13 @@ final readonly class RunSheet
                 $fire->use->dishes,
             );
             $burning = array_filter($fire->use->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
-            if (! $fire->use->buried && $burning !== []) {
+            $alone = array_filter($sides, fn (SideTimes $side): bool => $side->after !== null
+                && $side->cooker === $fire->stove->equipment->kind->id);
+            foreach ($alone as $side) {
+                $off[] = ($side->offAt->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0;
+            }
+            $kept = array_filter($alone, fn (SideTimes $side): bool => $side->offAt > $now);
+            if (! $fire->use->buried && ($burning !== [] || $kept !== [])) {
                 array_push(
                     $entries,
                     ...FireTasks::entries(
@@ -108,7 +114,6 @@ final readonly class RunSheet
                 );
             }
         }
-        $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $now);
         array_push($entries, ...SideTasks::entries($roast, $sides));
         $entries[] = new Entry(
             EntryId::of('serve'),

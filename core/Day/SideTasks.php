@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Roast;
@@ -12,6 +13,9 @@ use Diatherm\Roast\Roast;
 final class SideTasks
 {
     private const MOST_TURNS = 40;
+
+    /** Said where it takes so much longer, or less, than is usual. */
+    private const TELLING = 0.1;
 
     /**
      * @param  list<SideTimes>  $sides
@@ -75,17 +79,11 @@ final class SideTasks
             $times->dish->with !== null && isset($roast->dishes[$times->dish->with])
                 ? Message::of('side.on_with', side: $name, dish: $roast->dishes[$times->dish->with]->name)
                 : Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
-            $times->dish->minutes === null
-                ? Message::of(
-                    'side.takes_about',
-                    least: $side->mostMinutes < 60.0 ? Quantity::number($side->leastMinutes) : Quantity::duration($side->leastMinutes),
-                    most: Quantity::duration($side->mostMinutes),
-                )
-                : Message::of('side.takes', minutes: Quantity::duration($times->dish->minutes)),
+            Message::notes(self::takes($times), self::place($times)),
             $times->offAt,
         );
         $long = ($times->offAt->getTimestamp() - $times->onAt->getTimestamp()) / 60.0;
-        for ($k = 1; $side->stirMinutes !== null && $k <= self::MOST_TURNS && $k * $side->stirMinutes < $long - 1.0; $k++) {
+        for ($k = 1; $side->stirMinutes !== null && ! $times->isBuried && $k <= self::MOST_TURNS && $k * $side->stirMinutes < $long - 1.0; $k++) {
             $at = Timing::after($times->onAt, $k * $side->stirMinutes);
             $entries[] = $entry('stir', $at, Message::of('side.stir', side: $name), null, Timing::after($at, $side->stirMinutes), $k);
         }
@@ -105,5 +103,34 @@ final class SideTasks
         );
 
         return $entries;
+    }
+
+    private static function takes(SideTimes $times): Message
+    {
+        $side = $times->dish->side;
+        if ($times->dish->minutes !== null || $times->isBuried) {
+            return Message::of('side.takes', minutes: Quantity::duration($times->takesMinutes()));
+        }
+        [$least, $most] = [$times->slowness * $side->leastMinutes, $times->slowness * $side->mostMinutes];
+
+        return Message::of('side.takes_about', least: $most < 60.0 ? Quantity::number($least) : Quantity::duration($least), most: Quantity::duration($most));
+    }
+
+    /** The cooker that it is on, and what its heat does to it. */
+    private static function place(SideTimes $times): ?Message
+    {
+        if ($times->isBuried) {
+            return Message::of('side.soft_as_nobody_digs');
+        }
+        if ($times->cooker === null || $times->cookerC === null || $times->dish->on === null && abs($times->slowness - 1.0) < self::TELLING) {
+            return null;
+        }
+        $id = match (true) {
+            $times->slowness > 1.0 + self::TELLING => 'side.slower_at',
+            $times->slowness < 1.0 - self::TELLING => 'side.quicker_at',
+            default => 'side.stands_at',
+        };
+
+        return Message::of($id, cooker: CookerShed::kind($times->cooker)->short, heat: Quantity::celsius($times->cookerC));
     }
 }

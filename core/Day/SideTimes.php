@@ -4,18 +4,29 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
+use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
 use Diatherm\Roast\SideDish;
 
 /**
  * When one side does what. A side is done as near to the table as its patience wants, and no two are seen to at once: the least patient
- * one last; what keeps for days is made the evening before. What waits as long as the joint is carved is done before the knife; the rest while another hand carves, or between two cuts.
+ * one last; what keeps for days is made the evening before. What waits as long as the joint is carved is done before the knife; the rest
+ * while another hand carves, or between two cuts. On a dish's cooker it takes as long as that heat lets it; once the dishes are off, the
+ * cooker has the heat that it wants.
  */
 final readonly class SideTimes
 {
     /** By the clock of the table. Common practice. */
     private const EVENING_HOUR = 20;
 
+    /** A cooker that it has to itself for all but so long is its own. Common practice. */
+    private const TELLING_MINUTES = 3.0;
+
+    /**
+     * @param  string|null  $cooker  kind of the cooker that it is on; null for a place of its own
+     * @param  float|null  $cookerC  of that cooker, meanwhile; null where that is not known
+     * @param  int|null  $after  number of the dish whose cooker it has to itself, once all are off it
+     */
     private function __construct(
         public SideDish $dish,
         public \DateTimeImmutable $readyAt,
@@ -24,31 +35,47 @@ final readonly class SideTimes
         public \DateTimeImmutable $offAt,
         public \DateTimeImmutable $doneAt,
         public float $waitsMinutes,
+        public float $slowness = 1.0,
+        public ?string $cooker = null,
+        public ?float $cookerC = null,
+        public ?int $after = null,
+        public bool $isBuried = false,
     ) {
     }
 
     /**
      * @param  array<int, \DateTimeImmutable>  $pulls  when each dish comes off, by number
+     * @param  array<int, \DateTimeImmutable>  $ons  and when it went on
+     * @param  list<HeatSpan>  $spans  what the dishes have of their cookers
      * @param  \DateTimeImmutable  $now  what is made ahead is made the evening before, where there still is one
      * @return list<self> as they were asked for
      */
-    public static function of(Roast $roast, Finishing $finishing, CourseHours $hours, array $pulls, \DateTimeImmutable $now): array
+    public static function of(Roast $roast, Finishing $finishing, CourseHours $hours, array $pulls, array $ons, array $spans, \DateTimeImmutable $now): array
     {
         $times = [];
         $evening = $roast->serveAt->modify('-1 day')->setTime(self::EVENING_HOUR, 0);
         $ahead = $finishing->wholeMinutes;
         foreach ($roast->sides as $number => $dish) {
-            if (! $dish->side->isMadeAhead()) {
-                $times[] = self::one($dish, $hours->at($dish->course), $finishing->sides[$number], $pulls[$dish->with ?? -1] ?? null);
+            $with = $roast->dishes[$dish->with ?? -1] ?? null;
+            if ($with !== null && $with->isBuried()) {
+                $times[] = self::buried($dish, $ons[(int) $dish->with], $pulls[(int) $dish->with], $hours->at($dish->course));
 
                 continue;
             }
-            $then = self::before($dish, $evening, 0.0);
+            if (! $dish->side->isMadeAhead()) {
+                $of = fn (float $slowness): self => self::one(
+                    $dish, $hours->at($dish->course), $finishing->sides[$number], $pulls[$dish->with ?? -1] ?? null, $slowness,
+                );
+                $times[] = self::placed($of, self::shared($dish, $with, $spans));
+
+                continue;
+            }
+            $then = self::before($dish, $evening, 0.0, 1.0);
             if ($then->readyAt >= $now) {
                 $evening = Timing::after($evening, -$dish->side->doneMinutes);
             } else {
                 // It keeps for days: out of the way of all that does not.
-                $then = self::before($dish, $hours->at(1), $ahead);
+                $then = self::before($dish, $hours->at(1), $ahead, 1.0);
                 $ahead += $dish->side->doneMinutes;
             }
             $times[] = $then;
@@ -63,24 +90,99 @@ final readonly class SideTimes
         return $this->waitsMinutes > $this->dish->side->waitsMinutes + 0.5;
     }
 
+    /** From when it goes on until it comes off. */
+    public function takesMinutes(): float
+    {
+        return ($this->offAt->getTimestamp() - $this->onAt->getTimestamp()) / 60.0;
+    }
+
+    /**
+     * @param  list<HeatSpan>  $spans
+     * @return list<HeatSpan> those of the cooker that it lies on; none for a place of its own
+     */
+    private static function shared(SideDish $dish, ?Dish $with, array $spans): array
+    {
+        $cooker = $dish->on ?? $with?->mainStage()->cooker->id;
+
+        return array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->cooker === $cooker && ! $span->turns));
+    }
+
+    /**
+     * @param  \Closure(float): self  $of  its times, that much slower than usual
+     * @param  list<HeatSpan>  $spans
+     */
+    private static function placed(\Closure $of, array $spans): self
+    {
+        $usual = $of(1.0);
+        $met = null;
+        $last = null;
+        foreach ($spans as $span) {
+            $minutes = $span->meetsMinutes($usual->onAt, $usual->offAt);
+            $met = $minutes > ($met === null ? self::TELLING_MINUTES : $met->meetsMinutes($usual->onAt, $usual->offAt)) ? $span : $met;
+            $last = $last === null || $span->until > $last->until ? $span : $last;
+        }
+        if ($last === null) {
+            return $usual;
+        }
+        if ($met !== null) {
+            $slowness = $usual->dish->slowness($met->celsius);
+
+            return $of($slowness)->on($met->cooker, $met->celsius, $slowness, null);
+        }
+        $side = $usual->dish->side;
+        $own = $side->leastC === null || $side->mostC === null ? $last->celsius : min($side->mostC, max($side->leastC, $last->celsius));
+
+        return $usual->on($last->cooker, $own, 1.0, $last->dish);
+    }
+
+    private function on(string $cooker, float $cookerC, float $slowness, ?int $after): self
+    {
+        return new self(
+            $this->dish, $this->readyAt, $this->waterAt, $this->onAt, $this->offAt, $this->doneAt, $this->waitsMinutes,
+            $slowness, $cooker, $cookerC, $after,
+        );
+    }
+
+    /** With what lies under coals and earth it goes in and comes out: nobody lifts that lid in between. */
+    private static function buried(SideDish $dish, \DateTimeImmutable $on, \DateTimeImmutable $pull, \DateTimeImmutable $table): self
+    {
+        $side = $dish->side;
+        $doneAt = Timing::after($pull, $side->afterMinutes + $side->doneMinutes);
+
+        return new self(
+            $dish, Timing::after($on, -$side->readyMinutes), null, $on, $pull, $doneAt,
+            max(0.0, ($table->getTimestamp() - $doneAt->getTimestamp()) / 60.0),
+            isBuried: true,
+        );
+    }
+
     /**
      * As late as hands and its patience let it; what shares a pot or pan with a dish comes off with it where it can wait from then on:
      * one lid, lifted once.
      */
-    private static function one(SideDish $dish, \DateTimeImmutable $table, float $doneBefore, ?\DateTimeImmutable $pull): self
-    {
+    private static function one(
+        SideDish $dish,
+        \DateTimeImmutable $table,
+        float $doneBefore,
+        ?\DateTimeImmutable $pull,
+        float $slowness,
+    ): self {
         $side = $dish->side;
         $withIt = $pull === null ? -1.0 : ($table->getTimestamp() - $pull->getTimestamp()) / 60.0 - $side->afterMinutes - $side->doneMinutes;
 
-        return self::before($dish, $table, $withIt >= $doneBefore && $withIt <= $dish->patienceMinutes() ? $withIt : $doneBefore);
+        return self::before(
+            $dish, $table, $withIt >= $doneBefore && $withIt <= $dish->patienceMinutes() ? $withIt : $doneBefore, $slowness,
+        );
     }
 
-    private static function before(SideDish $dish, \DateTimeImmutable $serveAt, float $doneBefore): self
+    private static function before(SideDish $dish, \DateTimeImmutable $serveAt, float $doneBefore, float $slowness): self
     {
         $side = $dish->side;
+        // What the cook knows is known of this place.
+        $takes = $dish->minutes ?? $slowness * $dish->takesMinutes();
         $doneAt = Timing::after($serveAt, -$doneBefore);
         $offAt = Timing::after($doneAt, -$side->doneMinutes - $side->afterMinutes);
-        $onAt = Timing::after($offAt, -$dish->takesMinutes());
+        $onAt = Timing::after($offAt, -$takes);
         $waterAt = $side->boilMinutes > 0.0 ? Timing::after($onAt, -$side->boilMinutes) : null;
 
         return new self(
@@ -91,7 +193,7 @@ final readonly class SideTimes
             $offAt,
             $doneAt,
             // At the quick end it is done so much sooner.
-            $doneBefore + $dish->looseMinutes(),
+            $doneBefore + $slowness * $dish->looseMinutes(),
         );
     }
 }

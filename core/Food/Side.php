@@ -22,6 +22,8 @@ final readonly class Side
      * @param  float  $readyMinutes  of hands before it goes on; $doneMinutes when it is done
      * @param  string|null  $needs  pot, foil, cloth or flask
      * @param  bool  $shares  whether it can lie in one pot or pan with a dish
+     * @param  float|null  $leastC  of a cooker that its minutes are for, with $mostC; null where it boils, or wants none
+     * @param  float  $litres  of a pot that it fills a head; 0 where it fills none
      * @param  string|null  $aisle  where it is bought: greengrocer, grocer, baker or butcher; null where it comes from the roast
      */
     private function __construct(
@@ -40,6 +42,9 @@ final readonly class Side
         public ?string $needs,
         public ?string $aisle,
         public bool $shares,
+        public ?float $leastC,
+        public ?float $mostC,
+        public float $litres,
         public Source $source,
     ) {
     }
@@ -51,8 +56,8 @@ final readonly class Side
         if ($all === []) {
             /**
              * @var list<array{id: string, name: string, called: string, minutes: array{int, int}, boil?: array{int, int},
-             *     after?: int, waits: int, stir?: int, hands: array{int, int}, needs?: string, aisle?: string, shares?: bool, how: string, mark: string,
-             *     citation?: string}> $rows
+             *     after?: int, waits: int, stir?: int, hands: array{int, int}, needs?: string, aisle?: string, shares?: bool,
+             *     heat?: array{int, int}, litres?: float, how: string, mark: string, citation?: string}> $rows
              */
             $rows = Table::named('sides')['sides'];
             foreach ($rows as $row) {
@@ -72,6 +77,9 @@ final readonly class Side
                     $row['needs'] ?? null,
                     $row['aisle'] ?? null,
                     $row['shares'] ?? false,
+                    isset($row['heat']) ? (float) $row['heat'][0] : null,
+                    isset($row['heat']) ? (float) $row['heat'][1] : null,
+                    $row['litres'] ?? 0.0,
                     Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),
                 );
             }
@@ -98,7 +106,7 @@ final readonly class Side
     ): self {
         return new self(
             $id, $name, '', $how, $minutes, $minutes, 0.0, 0.0, $waitsMinutes, $stirMinutes, $readyMinutes, $doneMinutes, null, $aisle,
-            true, Source::of(Mark::Common),
+            true, null, null, 0.0, Source::of(Mark::Common),
         );
     }
 

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Equipment;
-use Diatherm\Cooking\Forecast;
+use Diatherm\Day\HeatSpan;
+use Diatherm\Day\SideTimes;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
+use Diatherm\Rig\Pot;
+use Diatherm\Rig\PotRig;
 use Diatherm\Rig\SpitRig;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
@@ -30,113 +33,199 @@ final readonly class PlaceClash
     /** Told when it is this far beyond its room: a cook shuffles the rest. */
     private const OVER = 1.15;
 
-    /** @param  non-empty-list<int>  $dishes */
+    /** A pan of vegetables is filled so high, m. Common practice. */
+    private const PAN_M = 0.04;
+
+    /** Full to this share of it, a pot can still be stirred and its lid closes. Common practice. */
+    private const FILLED = 0.9;
+
+    /**
+     * @param  list<int>  $dishes  whose place it is about, by number
+     * @param  int|null  $side  the side that it is about, by number
+     */
     private function __construct(
         public string $kind,
         public array $dishes,
+        public ?int $side,
         public Message $words,
     ) {
     }
 
     /**
-     * @param  list<Forecast>  $forecasts  one a dish, in order
-     * @param  array<int, \DateTimeImmutable>  $ons
+     * @param  list<HeatSpan>  $spans
+     * @param  list<SideTimes>  $sides
      * @return list<self> one a cooker and kind of want
      */
-    public static function all(Roast $roast, array $forecasts, array $ons): array
+    public static function all(Roast $roast, array $spans, array $sides): array
     {
         $clashes = [];
-        foreach (self::uses($forecasts, $ons) as $kind => $uses) {
-            foreach ($uses as $i => $first) {
-                foreach (array_slice($uses, $i + 1) as $second) {
-                    $from = max($first['from'], $second['from']);
-                    $meets = min($first['until'], $second['until']) - $from > 60.0 * self::TELLING_MINUTES;
-                    if ($meets && $first['dish'] !== $second['dish'] && abs($first['c'] - $second['c']) > self::ONE_HEAT_K) {
-                        $clashes["$kind.heat"] ??= self::heat($roast, $kind, $first, $second, $from);
-                    }
+        foreach ($spans as $i => $first) {
+            foreach (array_slice($spans, $i + 1) as $second) {
+                $isShared = $first->cooker === $second->cooker && $first->dish !== $second->dish
+                    && $first->meetsMinutes($second->from, $second->until) > self::TELLING_MINUTES;
+                if ($isShared && abs($first->celsius - $second->celsius) > self::ONE_HEAT_K) {
+                    $clashes["$first->cooker.heat"] ??= self::heat($roast, $first, $second);
                 }
-                $clashes["$kind.room"] ??= self::room($roast, $kind, $uses, $first['from']);
             }
+        }
+        foreach ($sides as $number => $side) {
+            $clashes["side.$number"] = self::side($roast, $number, $side, $spans);
+        }
+        foreach ($spans as $span) {
+            $clashes["$span->cooker.room"] ??= self::room($roast, $span, $spans, $sides);
+        }
+        foreach ($roast->dishes as $number => $dish) {
+            $clashes["$number.pot"] = self::pot($roast, $number, $dish, $sides);
         }
 
         return array_values(array_filter($clashes));
     }
 
-    /**
-     * @param  list<Forecast>  $forecasts
-     * @param  array<int, \DateTimeImmutable>  $ons
-     * @return array<string, list<array{dish: int, c: float, from: float, until: float}>> by kind of cooker
-     */
-    private static function uses(array $forecasts, array $ons): array
-    {
-        $uses = [];
-        foreach ($forecasts as $number => $forecast) {
-            $starts = $forecast->stageStartMinutes;
-            foreach ($forecast->dish->stages as $i => $stage) {
-                if ($stage->cooker->isRest() || $forecast->dish->isBuried()) {
-                    continue;
-                }
-                $uses[$stage->cooker->id][] = [
-                    'dish' => $number,
-                    'c' => $stage->cookerC,
-                    'from' => $ons[$number]->getTimestamp() + 60.0 * $starts[$i],
-                    'until' => $ons[$number]->getTimestamp() + 60.0 * ($starts[$i + 1] ?? $forecast->cookMinutes->likely),
-                ];
-            }
-        }
-
-        return $uses;
-    }
-
-    /**
-     * @param  array{dish: int, c: float, from: float, until: float}  $first
-     * @param  array{dish: int, c: float, from: float, until: float}  $second
-     */
-    private static function heat(Roast $roast, string $kind, array $first, array $second, float $from): self
+    private static function heat(Roast $roast, HeatSpan $first, HeatSpan $second): self
     {
         return new self(
-            $kind,
-            [$first['dish'], $second['dish']],
+            $first->cooker,
+            [$first->dish, $second->dish],
+            null,
             Message::of(
                 'place.heat',
-                first: $roast->dishes[$first['dish']]->name,
-                one: Quantity::celsius($first['c']),
-                second: $roast->dishes[$second['dish']]->name,
-                other: Quantity::celsius($second['c']),
-                cooker: self::named($roast, $kind),
-                from: $roast->serveAt->setTimestamp((int) $from),
+                first: $roast->dishes[$first->dish]->name,
+                one: Quantity::celsius($first->celsius),
+                second: $roast->dishes[$second->dish]->name,
+                other: Quantity::celsius($second->celsius),
+                cooker: self::named($roast, $first->cooker),
+                from: max($first->from, $second->from),
             ),
         );
     }
 
-    /** @param  list<array{dish: int, c: float, from: float, until: float}>  $uses */
-    private static function room(Roast $roast, string $kind, array $uses, float $at): ?self
+    /**
+     * What a side would meet where it is put: a heat that it does not bear, or a cooker that nobody has lit yet.
+     *
+     * @param  list<HeatSpan>  $spans
+     */
+    private static function side(Roast $roast, int $number, SideTimes $side, array $spans): ?self
     {
-        $room = self::roomM2($kind);
-        $there = [];
-        $takes = 0.0;
-        foreach ($uses as $use) {
-            if ($use['from'] <= $at && $use['until'] > $at && ! in_array($use['dish'], $there, true)) {
-                $there[] = $use['dish'];
-                $takes += self::groundM2($roast->dishes[$use['dish']]);
-            }
+        [$kind, $celsius] = [$side->cooker, $side->cookerC];
+        if ($kind === null || $celsius === null) {
+            return null;
         }
-        // One large joint has its own answer at the rig: here it is what lies beside it that is told.
-        $many = array_sum(array_map(fn (int $dish): int => $roast->dishes[$dish]->pieces, $there));
-        if ($room === null || $there === [] || $many < 2 || $takes <= self::OVER * $room) {
+        $there = array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->cooker === $kind));
+        $lit = min(array_map(fn (HeatSpan $span): \DateTimeImmutable => $span->from, $there) ?: [$side->onAt]);
+        if ($side->offAt <= $lit) {
+            return new self($kind, [$there[0]->dish], $number, Message::of(
+                'place.not_lit', side: $side->dish->name, cooker: self::named($roast, $kind), on: $side->onAt, from: $lit,
+            ));
+        }
+        [$leastC, $mostC] = [$side->dish->side->leastC, $side->dish->side->mostC];
+        if ($side->after !== null || $side->dish->bears($celsius) || $leastC === null || $mostC === null) {
             return null;
         }
 
         return new self(
             $kind,
-            $there,
+            array_values(array_unique(array_map(fn (HeatSpan $span): int => $span->dish, $there))),
+            $number,
             Message::of(
-                'place.room',
+                'place.side_heat',
+                side: $side->dish->name,
+                least: Quantity::celsius($leastC),
+                most: Quantity::celsius($mostC),
                 cooker: self::named($roast, $kind),
-                from: $roast->serveAt->setTimestamp((int) $at),
-                share: Quantity::percent(round(100.0 * $takes / $room, -1)),
+                heat: Quantity::celsius($celsius),
+                from: $side->onAt,
             ),
         );
+    }
+
+    /**
+     * What lies on a cooker's grate as this dish goes on.
+     *
+     * @param  list<HeatSpan>  $spans
+     * @param  list<SideTimes>  $sides
+     */
+    private static function room(Roast $roast, HeatSpan $now, array $spans, array $sides): ?self
+    {
+        $room = self::roomM2($now->cooker);
+        if ($room === null) {
+            return null;
+        }
+        foreach ([$now->from, ...array_map(fn (SideTimes $side): \DateTimeImmutable => $side->onAt, $sides)] as $at) {
+            $there = [];
+            $takes = 0.0;
+            $many = 0;
+            foreach ($spans as $span) {
+                if ($span->cooker === $now->cooker && $span->from <= $at && $span->until > $at && ! isset($there[$span->dish])) {
+                    $dish = $roast->dishes[$span->dish];
+                    $there[$span->dish] = true;
+                    // A pan under the meat shares its ground.
+                    $pan = $dish->rig instanceof PotRig ? 0.0 : self::litres($roast, $sides, $at, with: $span->dish) / 1000.0 / self::PAN_M;
+                    $many += $dish->pieces + ($pan > 0.0 ? 1 : 0);
+                    $takes += max($pan, self::groundM2($dish));
+                }
+            }
+            $beside = self::litres($roast, $sides, $at, on: $now->cooker) / 1000.0 / self::PAN_M;
+            // One large joint has its own answer at the rig: here it is what lies beside it that is told.
+            if ($many + ($beside > 0.0 ? 1 : 0) >= 2 && $takes + $beside > self::OVER * $room) {
+                return new self($now->cooker, array_keys($there), null, Message::of(
+                    'place.room',
+                    cooker: self::named($roast, $now->cooker),
+                    from: $at,
+                    share: Quantity::percent(round(100.0 * ($takes + $beside) / $room, -1)),
+                ));
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Meat and what lies round it in one pot.
+     *
+     * @param  list<SideTimes>  $sides
+     */
+    private static function pot(Roast $roast, int $number, Dish $dish, array $sides): ?self
+    {
+        $kind = $dish->mainStage()->cooker->id;
+        if ($kind !== 'camp-oven') {
+            return null;
+        }
+        $pot = $dish->rig instanceof PotRig ? $dish->rig->pot : Pot::usual(Equipment::of($kind)->facts['diameter_cm'] / 100.0);
+        $meat = 1000.0 * $dish->pieces * $dish->volumeM3();
+        $round = [];
+        $litres = 0.0;
+        foreach ($sides as $side) {
+            $isIn = $side->dish->with === $number || $side->dish->on === $kind && $side->after === null;
+            if ($isIn && $side->dish->side->litres > 0.0) {
+                $round[] = $side->dish->name;
+                $litres += $roast->people * $side->dish->side->litres;
+            }
+        }
+        $share = ($meat + $litres) / (1000.0 * self::FILLED * $pot->floorM2() * $pot->depthM);
+
+        return $round === [] || $share <= 1.0 ? null : new self($kind, [$number], null, Message::of(
+            'place.pot',
+            dish: $dish->name,
+            sides: $round,
+            diameter: Quantity::cm(100.0 * $pot->diameterM),
+            share: Quantity::percent(round(100.0 * $share, -1)),
+            people: $roast->people,
+        ));
+    }
+
+    /**
+     * @param  list<SideTimes>  $sides
+     * @return float that lie there at that moment, with a dish or on a cooker
+     */
+    private static function litres(Roast $roast, array $sides, \DateTimeImmutable $at, ?int $with = null, ?string $on = null): float
+    {
+        $litres = 0.0;
+        foreach ($sides as $side) {
+            $isThere = $with === null ? $side->dish->on === $on : $side->dish->with === $with;
+            $litres += $isThere && $side->onAt <= $at && $side->offAt > $at ? $roast->people * $side->dish->side->litres : 0.0;
+        }
+
+        return $litres;
     }
 
     /** Where food can lie that is not over coals, m²; null for a kind without a grate to measure. */

@@ -9,12 +9,14 @@ use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Day\CourseHours;
 use Diatherm\Day\Finishing;
+use Diatherm\Day\HeatSpan;
 use Diatherm\Day\Kit;
 use Diatherm\Day\KitItem;
 use Diatherm\Day\Progress;
 use Diatherm\Day\Purchase;
 use Diatherm\Day\RunSheet;
 use Diatherm\Day\Shopping;
+use Diatherm\Day\SideTimes;
 use Diatherm\Day\Timing;
 use Diatherm\Food\Portions;
 use Diatherm\Measure\InvalidInput;
@@ -25,6 +27,7 @@ use Diatherm\Safety\Clocks;
 use Diatherm\Safety\Keeping;
 use Diatherm\Tending\FirePlan;
 use Diatherm\Tending\FirePlanning;
+use Diatherm\Tending\HeatWanted;
 use Diatherm\Tending\LaidFires;
 use Diatherm\Tending\LaidRoast;
 
@@ -122,8 +125,12 @@ final readonly class Plan
             $forecasts,
             array_keys($forecasts),
         );
-        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard);
-        $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $finishing, $hours, $now, $progress);
+        $pulls = array_map(fn (int $i): \DateTimeImmutable => $progress[$i]->pulledAt
+            ?? Timing::after($ons[$i], $timings[$i]->pull->likely), array_keys($forecasts));
+        $spans = HeatSpan::all($forecasts, $ons);
+        $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now);
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides));
+        $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $sides, $finishing, $hours, $now, $progress);
 
         return new self(
             $roast,
@@ -135,7 +142,7 @@ final readonly class Plan
             Shopping::of($roast, $fires),
             Keeping::rules($roast->airC),
             Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
-            PlaceClash::all($roast, $forecasts, $ons),
+            PlaceClash::all($roast, $spans, $sides),
         );
     }
 
@@ -152,6 +159,23 @@ final readonly class Plan
     public function forecast(int $dish): Forecast
     {
         return $this->dishes[$dish]->forecast;
+    }
+
+    /**
+     * @param  list<SideTimes>  $sides
+     * @return array<string, list<HeatWanted>> of the cookers that they have to themselves, by kind
+     */
+    private static function heatsOfSides(array $sides): array
+    {
+        $heats = [];
+        foreach ($sides as $side) {
+            if ($side->cooker !== null && $side->cookerC !== null && $side->after !== null) {
+                $until = $side->offAt->getTimestamp() / 60.0;
+                $heats[$side->cooker][] = new HeatWanted($side->onAt->getTimestamp() / 60.0, $until, $until, $side->cookerC, $side->after);
+            }
+        }
+
+        return $heats;
     }
 
     /** Null for a cooker whose fire nobody asked anything of. */

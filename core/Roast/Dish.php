@@ -129,17 +129,21 @@ final readonly class Dish
     {
         $shape = $this->shape();
 
-        return ($shape->exponent + 1.0) * $this->massKg / Substance::from($this->cut->composition)
-            ->densityKgM3(5.0) / $shape->halfThicknessM;
+        return ($shape->exponent + 1.0) * $this->volumeM3() / $shape->halfThicknessM;
+    }
+
+    /** Of one piece, m³. */
+    public function volumeM3(): float
+    {
+        return $this->massKg / Substance::from($this->cut->composition)->densityKgM3(5.0);
     }
 
     /** What one piece covers of a grate, m²: a plate lies on its face, a roll and a ball on less than their breadth. */
     public function groundM2(): float
     {
         $shape = $this->shape();
-        $volumeM3 = $this->massKg / Substance::from($this->cut->composition)->densityKgM3(5.0);
 
-        return $volumeM3 * (1.0 + 0.25 * $shape->exponent) / (2.0 * $shape->halfThicknessM);
+        return $this->volumeM3() * (1.0 + 0.25 * $shape->exponent) / (2.0 * $shape->halfThicknessM);
     }
 
     /** What was laid round the meat, m²K/W. */
@@ -174,17 +178,17 @@ final readonly class Dish
     /** What may be counted of its climb off the heat. */
     public function carryover(): Carryover
     {
-        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->fireC(), $this->shape()->halfThicknessM);
+        return Carryover::of($this->safetyClass(), $this->isBuried(), $this->coast, $this->mainStage()->cookerC, $this->shape()->halfThicknessM);
     }
 
-    /** Heat of the fire that its climb comes from: the last one, but for a short sear after a longer cook, which warms the skin alone. */
-    private function fireC(): float
+    /** What its climb comes from: the last heat, but for a short sear after a longer cook, which warms the skin alone. */
+    public function mainStage(): Stage
     {
         $heats = array_values(array_filter($this->stages, fn (Stage $stage): bool => ! $stage->cooker->isRest()));
         $last = $this->lastStage();
         $sear = $last->end->isTimed() && (float) $last->value <= self::SEAR_MINUTES ? ($heats[count($heats) - 2] ?? null) : null;
 
-        return ($sear ?? $last)->cookerC;
+        return $sear ?? $last;
     }
 
     /** The rest that it gets: as asked for, but not less than belongs to its safe minimum. */

@@ -78,6 +78,29 @@ final readonly class Roast
         );
     }
 
+    /** With its sides on cookers that are there: one whose cooker no dish is on any more has a place of its own. */
+    public function housed(): self
+    {
+        return $this->changed(sides: array_map(
+            fn (SideDish $side): SideDish => $side->on === null || $this->isCookedOn($side->on) ? $side : $side->alone(),
+            $this->sides,
+        ));
+    }
+
+    /** Whether a dish is cooked on that kind of cooker, where a lid can be lifted. */
+    public function isCookedOn(string $kind): bool
+    {
+        foreach ($this->dishes as $dish) {
+            foreach ($dish->isBuried() ? [] : $dish->stages as $stage) {
+                if ($stage->cooker->id === $kind && ! $stage->cooker->isRest()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** When a course is on the table: the first at the serving hour. */
     public function tableAt(int $course): \DateTimeImmutable
     {

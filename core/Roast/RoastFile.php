@@ -150,7 +150,7 @@ final class RoastFile
             $serveAt = $serveAt->setTimezone(new \DateTimeZone($zone));
         }
 
-        return new Roast(
+        $roast = new Roast(
             $name,
             $serveAt,
             $people,
@@ -166,6 +166,14 @@ final class RoastFile
             $hands,
             $courseMinutes,
         );
+        foreach ($sides as $i => $side) {
+            if ($side->on !== null && ! $roast->isCookedOn($side->on)) {
+                $fields->refuse("sides.$i.on", Message::of('roast_file.no_dish_is_on', side: $side->name));
+            }
+        }
+        $fields->orThrow();
+
+        return $roast;
     }
 
     /** @return array<string, mixed> what `read` reads, complete */
@@ -221,6 +229,7 @@ final class RoastFile
                 ...($side->minutes === null ? [] : ['minutes' => $side->minutes]),
                 ...($side->course === 1 ? [] : ['course' => $side->course]),
                 ...($side->with === null ? [] : ['with' => $side->with]),
+                ...($side->on === null ? [] : ['on' => $side->on]),
                 ...($side->side->id === OwnSideFile::ID ? ['own' => OwnSideFile::known($side->side)] : []),
             ], $roast->sides)]),
             ...($roast->hands === 1 ? [] : ['hands' => $roast->hands]),
@@ -231,10 +240,14 @@ final class RoastFile
     /** @param  int  $dishes  how many the roast has */
     private static function side(Fields $fields, int $dishes): ?SideDish
     {
-        $fields->only('side', 'name', 'minutes', 'course', 'with', 'own');
+        $fields->only('side', 'name', 'minutes', 'course', 'with', 'on', 'own');
         $minutes = $fields->optionalNumber('minutes', 'time_that_it_takes', 1.0, 1440.0, Unit::Minute);
         $course = $fields->wholeNumber('course', 'course', 1, self::MOST_COURSES, 1);
         $with = $fields->has('with') ? $fields->wholeNumber('with', 'dish_that_it_lies_with', 0, $dishes - 1, 0) : null;
+        $on = $fields->has('on') ? $fields->text('on', 'cooker', 40) : null;
+        if ($on !== null && $with !== null) {
+            $fields->refuse('on', Message::of('roast_file.one_place_for_a_side'));
+        }
         $id = $fields->text('side', 'side', 40);
         if ($id !== OwnSideFile::ID && $fields->has('own')) {
             $fields->refuse('own', Message::of('side_file.not_of_one_that_is_known'));
@@ -245,12 +258,12 @@ final class RoastFile
             $known->only('how', 'waits_minutes', 'ready_minutes', 'done_minutes', 'stir_minutes', 'aisle');
             $name = $fields->text('name', 'name', Roast::LONGEST_NAME);
 
-            return new SideDish(OwnSideFile::facts($known, $name, $minutes), $name, $minutes, $course, $with);
+            return new SideDish(OwnSideFile::facts($known, $name, $minutes), $name, $minutes, $course, $with, $on);
         }
         try {
             $side = Side::named($id);
 
-            return new SideDish($side, $fields->text('name', 'name', Roast::LONGEST_NAME, $side->name), $minutes, $course, $with);
+            return new SideDish($side, $fields->text('name', 'name', Roast::LONGEST_NAME, $side->name), $minutes, $course, $with, $on);
         } catch (OutOfRange $wrong) {
             $fields->refuse('side', $wrong->says);
 

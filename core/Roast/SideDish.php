@@ -9,10 +9,20 @@ use Diatherm\Food\Side;
 /** A side as it was asked for: which, what it is called at this table, and how long it takes this cook. */
 final readonly class SideDish
 {
+    private const ITS_OWN_C = 75.0;
+
+    private const SLOWEST = 2.0;
+
+    private const QUICKEST = 0.6;
+
+    /** Above the most that it is given, it is black outside first. Common practice. */
+    private const SCORCHES_K = 40.0;
+
     /**
      * @param  float|null  $minutes  that it takes; null for as long as is usual
      * @param  int  $course  in which it is served, the first is 1
      * @param  int|null  $with  number of the dish that it shares a pot or pan with; null for a place of its own
+     * @param  string|null  $on  kind of the cooker, one of this roast's, that it lies on; null for a place of its own
      */
     public function __construct(
         public Side $side,
@@ -20,7 +30,14 @@ final readonly class SideDish
         public ?float $minutes = null,
         public int $course = 1,
         public ?int $with = null,
+        public ?string $on = null,
     ) {
+    }
+
+    /** In a place of its own. */
+    public function alone(): self
+    {
+        return new self($this->side, $this->name, $this->minutes, $this->course);
     }
 
     /** From when it goes on until it is done: what the cook knows, else the slow end of what is usual. */
@@ -39,5 +56,28 @@ final readonly class SideDish
     public function looseMinutes(): float
     {
         return $this->minutes === null ? $this->side->mostMinutes - $this->side->leastMinutes : 0.0;
+    }
+
+    /**
+     * How much longer it takes at another heat than it is usually given, as a factor: what is baked and browned stands near 75 °C meanwhile,
+     * and takes its heat from what the cooker has above that. Common practice: potatoes that take an hour at 180 take two at 120.
+     */
+    public function slowness(?float $cookerC): float
+    {
+        [$least, $most] = [$this->side->leastC, $this->side->mostC];
+        if ($cookerC === null || $least === null || $most === null) {
+            return 1.0;
+        }
+        $usualC = min($most, max($least, $cookerC));
+        $slowness = ($usualC - self::ITS_OWN_C) / max(1.0, $cookerC - self::ITS_OWN_C);
+
+        return min(self::SLOWEST, max(self::QUICKEST, $slowness));
+    }
+
+    /** Whether it can be done at that heat at all: neither dried out before it browns, nor burnt before it is done. */
+    public function bears(float $cookerC): bool
+    {
+        return $this->side->leastC === null || $this->side->mostC === null
+            || ($this->slowness($cookerC) < self::SLOWEST && $cookerC <= $this->side->mostC + self::SCORCHES_K);
     }
 }

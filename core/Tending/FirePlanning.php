@@ -40,13 +40,14 @@ final class FirePlanning
      * @param  list<Forecast>  $forecasts  one a dish, in order
      * @param  array<int, \DateTimeImmutable>  $ons  when each dish goes on
      * @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name
+     * @param  array<string, list<HeatWanted>>  $besides  what else wants a heat of a cooker, by its kind
      * @return list<FirePlan> one for each cooker that has a fire or a setting
      */
-    public static function all(Roast $roast, array $forecasts, array $ons, array $yard): array
+    public static function all(Roast $roast, array $forecasts, array $ons, array $yard, array $besides = []): array
     {
         $plans = [];
         $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
-        foreach (self::heats($forecasts, $onMinutes) as $kind => $heats) {
+        foreach (self::heats($forecasts, $onMinutes, $besides) as $kind => $heats) {
             if (Equipment::has($kind)) {
                 $plans[] = self::one($kind, $roast, $forecasts, $heats, $yard, $plans);
             }
@@ -219,9 +220,10 @@ final class FirePlanning
      *
      * @param  list<Forecast>  $forecasts
      * @param  array<int, float>  $onMinutes
+     * @param  array<string, list<HeatWanted>>  $besides  on a cooker that a dish was on: what it is lit for stays the dish
      * @return array<string, non-empty-list<HeatWanted>>
      */
-    private static function heats(array $forecasts, array $onMinutes): array
+    private static function heats(array $forecasts, array $onMinutes, array $besides): array
     {
         $heats = [];
         foreach ($forecasts as $i => $forecast) {
@@ -241,6 +243,7 @@ final class FirePlanning
             }
         }
         foreach ($heats as $kind => $list) {
+            $list = [...$list, ...$besides[$kind] ?? []];
             usort($list, fn (HeatWanted $a, HeatWanted $b): int => $a->fromMinutes <=> $b->fromMinutes);
             $heats[$kind] = $list;
         }

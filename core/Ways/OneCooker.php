@@ -23,6 +23,10 @@ final class OneCooker
     {
         $kind = $question->cooker;
         $roast = $standing->roast();
+        $side = self::side($standing, $kind);
+        if ($side !== null) {
+            return self::waysOfSide($standing, ...$side);
+        }
         $dishes = array_values(array_filter(
             array_keys($roast->dishes),
             fn (int $dish): bool => $standing->isWaiting($dish) && self::heatC($roast->dishes[$dish], (string) $kind) !== null,
@@ -46,6 +50,57 @@ final class OneCooker
             ...self::elsewhere($question, $standing, $kind, array_slice($dishes, 1)),
             ...self::oneAfterAnother($standing, $large, $dishes),
         );
+
+        return $ways;
+    }
+
+    /** @return array{int, string}|null number of a side that cannot be done where it is put, and the kind of that cooker */
+    private static function side(Standing $standing, ?string $kind): ?array
+    {
+        foreach ($standing->plan->places as $clash) {
+            if ($clash->kind === $kind && $clash->side !== null) {
+                return [$clash->side, $kind];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Way> a place of its own, the cooker to itself once the joint is off, or one heat for both */
+    private static function waysOfSide(Standing $standing, int $number, string $kind): array
+    {
+        $roast = $standing->roast();
+        $side = $roast->sides[$number];
+        $ways = [new Way(
+            'side_apart',
+            Message::of('ways.side_apart', side: $side->name),
+            Message::of('ways.side_apart.how'),
+            Message::of('ways.price.another_fire'),
+            $roast->changed(sides: array_values(array_replace($roast->sides, [$number => $side->alone()]))),
+        )];
+        $dishes = array_values(array_filter(
+            array_keys($roast->dishes),
+            fn (int $dish): bool => $standing->isWaiting($dish) && self::heatC($roast->dishes[$dish], $kind) !== null,
+        ));
+        $times = $standing->plan->runSheet->sides[$number];
+        foreach (count($dishes) === 1 ? $dishes : [] as $dish) {
+            $pull = Timing::after($times->doneAt, -$side->takesMinutes() - $side->side->doneMinutes - $side->side->afterMinutes);
+            $off = $standing->pullAt($dish);
+            $rest = $standing->dish($dish)->leastRestMinutes() + 5.0 * ceil(max(0.0, ($off->getTimestamp() - $pull->getTimestamp()) / 300.0) + 1.0);
+            if ($rest <= self::LONGEST_REST_MINUTES) {
+                $ways[] = new Way(
+                    'side_after',
+                    Message::of('ways.side_after', side: $side->name, dish: $standing->dish($dish)->name),
+                    Holding::how(),
+                    Message::of('ways.price.softer_outside'),
+                    FromNow::with($roast, $dish, $standing->dish($dish)->changed(restMinutes: $rest)),
+                );
+            }
+        }
+        $common = $side->side->leastC;
+        if ($common !== null && $dishes !== []) {
+            $ways[] = self::together($standing, $kind, $dishes, min((float) $side->side->mostC, max($common, (float) $times->cookerC)));
+        }
 
         return $ways;
     }

@@ -58,7 +58,7 @@ final class Ways
     private static function worked(Way $way, Standing $standing, Prospect $prospect): ?Offer
     {
         try {
-            $roast = RoastFile::read(RoastFile::write($way->roast));
+            $roast = RoastFile::read(RoastFile::write($way->roast->housed()));
 
             return new Offer(
                 new Way($way->id, $way->title, $way->how, $way->price, $roast, $way->begun),

@@ -131,6 +131,8 @@ export const reference: Reference = {
       most_minutes: 10,
       waits_minutes: 5,
       shares: false,
+      least_c: null,
+      most_c: null,
       source: text('Common practice'),
     },
     {
@@ -142,6 +144,8 @@ export const reference: Reference = {
       most_minutes: 14,
       waits_minutes: 10,
       shares: false,
+      least_c: 180,
+      most_c: 220,
       source: text('Common practice'),
     },
   ],

@@ -89,7 +89,7 @@ it('has all of a course finished by one pair of hands, one thing after another, 
             ),
         ]));
         $finishing = Finishing::of($roast);
-        $times = SideTimes::of($roast, $finishing, CourseHours::of($roast, [], [], $finishing, []), [], $roast->serveAt->modify('-3 hours'));
+        $times = SideTimes::of($roast, $finishing, CourseHours::of($roast, [], [], $finishing, []), [], [], [], $roast->serveAt->modify('-3 hours'));
         foreach ($times as $i => $one) {
             expect($one->dish)->toBe($roast->sides[$i])->and($one->doneAt <= $roast->tableAt($one->dish->course))->toBeTrue();
             // Whatever waits longer than it waits well says so.

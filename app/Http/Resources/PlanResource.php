@@ -77,7 +77,9 @@ final class PlanResource extends JsonResource
                 $plan->kit,
             ),
             'places' => array_map(
-                fn (PlaceClash $clash): array => ['cooker' => $clash->kind, 'dishes' => $clash->dishes, 'words' => $clash->words],
+                fn (PlaceClash $clash): array => [
+                    'cooker' => $clash->kind, 'dishes' => $clash->dishes, 'side' => $clash->side, 'words' => $clash->words,
+                ],
                 $plan->places,
             ),
             'shopping' => array_map(
@@ -187,6 +189,8 @@ final class PlanResource extends JsonResource
             'off_at' => self::time($times->offAt),
             'done_at' => self::time($times->doneAt),
             'kept_too_long' => $times->isKeptTooLong(),
+            'cooker' => $times->cooker,
+            'cooker_c' => $times->cookerC,
         ];
     }
 

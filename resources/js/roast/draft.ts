@@ -66,6 +66,7 @@ export type DraftSide = {
   minutes?: Typed;
   course?: number;
   with?: number | undefined;
+  on?: string | undefined;
   own?: DraftOwnSide;
 };
 export type Draft = {
@@ -146,6 +147,16 @@ export function withoutDish(draft: Draft, index: number): Draft {
   });
   return { ...draft, dishes: draft.dishes.filter((_, i) => i !== index), ...(sides === undefined ? {} : { sides }) };
 }
+
+/** Kinds of cooker that something can be laid on beside a dish, in the order of the steps. */
+export const sharedCookers = (draft: Draft): string[] => [
+  ...new Set(
+    draft.dishes
+      .filter((dish) => dish.rig?.kind !== 'buried_pot')
+      .flatMap((dish) => dish.stages.map((stage) => stage.cooker))
+      .filter((cooker) => !OFF_THE_HEAT.includes(cooker)),
+  ),
+];
 
 /** A dish beside another: on its last cooker, at the same heat, for that is what burns. */
 export function beside(dish: DraftDish, other: DraftDish | undefined): DraftDish {

@@ -27,6 +27,7 @@ export function Sides({
   sides,
   reference,
   dishes,
+  cookers,
   courses,
   errors,
   onChange,
@@ -35,6 +36,8 @@ export function Sides({
   reference: Reference;
   /** names of the dishes that it can share a pot or pan with */
   dishes: readonly string[];
+  /** that the roast's dishes are cooked on */
+  cookers: readonly Reference['cookers'][number][];
   /** how many the table has; with one alone nobody is asked */
   courses: number;
   errors: Errors;
@@ -83,17 +86,18 @@ export function Sides({
                     onChange={(next) => onChange(sides.map((old, j) => (j === i ? next : old)))}
                   />
                 )}
-                {(usual?.shares === true || side.side === OWN) && (
+                {isPlaced(side, usual) && (
                   <div className="col-span-3">
                     <Choice
                       label={`Where ${name} is cooked`}
-                      value={side.with === undefined ? '' : String(side.with)}
+                      value={placeOf(side)}
                       options={[
                         { id: '', name: 'in a pot or pan of its own' },
-                        ...dishes.map((dish, j) => ({ id: String(j), name: `in with ${dish}` })),
+                        ...(usual?.shares === false ? [] : dishes.map((dish, j) => ({ id: `${WITH}${j}`, name: `in with ${dish}` }))),
+                        ...(side.side === OWN || bakes(usual) ? cookers.map(({ id, short }) => ({ id, name: `on the ${short}` })) : []),
                       ]}
-                      errors={errors[`sides.${i}.with`]}
-                      onChange={(dish) => onChange(sides.map((old, j) => (j === i ? placed(old, dish) : old)))}
+                      errors={errors[`sides.${i}.with`] ?? errors[`sides.${i}.on`]}
+                      onChange={(place) => onChange(sides.map((old, j) => (j === i ? placed(old, place) : old)))}
                     />
                   </div>
                 )}
@@ -118,7 +122,21 @@ export function Sides({
   );
 }
 
-const placed = (side: DraftSide, dish: string): DraftSide => ({ ...side, with: dish === '' ? undefined : Number(dish) });
+/** Before the number of a dish, among kinds of cooker. */
+const WITH = 'with ';
+
+const placeOf = (side: DraftSide): string => side.on ?? (side.with === undefined ? '' : `${WITH}${side.with}`);
+
+const placed = (side: DraftSide, place: string): DraftSide => ({
+  ...side,
+  with: place.startsWith(WITH) ? Number(place.slice(WITH.length)) : undefined,
+  on: place === '' || place.startsWith(WITH) ? undefined : place,
+});
+
+/** Whether it wants a heat of a cooker. */
+const bakes = (usual: Side | undefined): boolean => usual !== undefined && usual.least_c !== null;
+
+const isPlaced = (side: DraftSide, usual: Side | undefined): boolean => side.side === OWN || usual?.shares === true || bakes(usual);
 
 type Offer = { key: string; name: string; note: string; side: DraftSide };
 

@@ -6,7 +6,7 @@ import { NumberField } from '../../ui/NumberField';
 import { DayHour } from '../../ui/DayHour';
 import { useNow } from '../../ui/useNow';
 import { ownZone } from '../../units/time';
-import { beside, newDish, withoutDish, type Draft, type DraftDish } from '../draft';
+import { beside, newDish, sharedCookers, withoutDish, type Draft, type DraftDish } from '../draft';
 import { DishSwitch } from '../DishSwitch';
 import type { Shown } from '../Planner';
 import { DishFields } from './DishFields';
@@ -160,6 +160,7 @@ export function Ticket({ draft, onChange, errors, reference, locked, shown }: Pr
         sides={draft.sides ?? []}
         reference={reference}
         dishes={draft.dishes.map((one) => one.name ?? reference.cuts.find((cut) => cut.id === one.cut)?.name ?? one.cut)}
+        cookers={reference.cookers.filter((one) => sharedCookers(draft).includes(one.id))}
         courses={Math.max(1, ...draft.dishes.map((one) => one.course ?? 1))}
         errors={errors}
         onChange={(sides) => onChange({ ...draft, sides: sides.length === 0 ? undefined : sides })}

@@ -25,6 +25,7 @@ function Ticket({
     <Sides
       courses={1}
       dishes={['Rack']}
+      cookers={reference.cookers}
       sides={sides}
       reference={reference}
       errors={errors}
@@ -49,6 +50,20 @@ describe('sides on the ticket', () => {
     expect(told).toHaveBeenLastCalledWith([{ side: 'buttered-loaf', name: 'Buttered loaf', minutes: 12 }]);
     await userEvent.click(screen.getByRole('button', { name: 'Take out Buttered loaf' }));
     expect(told).toHaveBeenLastCalledWith([]);
+  });
+
+  it('lays one that is baked on a dish’s cooker, and back into a place of its own', async () => {
+    const told = vi.fn();
+    show(<Ticket start={[{ side: 'buttered-loaf', name: 'Loaf' }, { side: 'greens' }]} told={told} />);
+    const [kettle] = reference.cookers;
+    await userEvent.click(screen.getByLabelText('Where Loaf is cooked'));
+    await userEvent.click(screen.getByRole('option', { name: `on the ${kettle?.short ?? ''}` }));
+    expect(told.mock.lastCall?.[0][0]).toMatchObject({ side: 'buttered-loaf', on: kettle?.id });
+    await userEvent.click(screen.getByLabelText('Where Loaf is cooked'));
+    await userEvent.click(screen.getByRole('option', { name: 'in a pot or pan of its own' }));
+    expect(told.mock.lastCall?.[0][0].on).toBeUndefined();
+    // What is boiled has no heat of a cooker, and is not asked for one.
+    expect(screen.queryByLabelText('Where Greens is cooked')).toBeNull();
   });
 
   it('takes one that no table has, by its own clock', async () => {
@@ -108,6 +123,8 @@ describe('sides on the skewer', () => {
     off_at: off,
     done_at: off,
     kept_too_long: false,
+    cooker: null,
+    cooker_c: null,
   });
   const plan = {
     ...aRoast().plan,

@@ -25,7 +25,7 @@ export function OtherWays({ plan, draft, onChange }: { plan: Plan; draft: Draft;
     <>
       {plan.places.map((place) => (
         <div
-          key={`${place.cooker} ${place.dishes.join()}`}
+          key={`${place.cooker} ${place.dishes.join()} ${place.side ?? ''}`}
           role="status"
           className="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-[3px] border-ember py-1 pl-3"
         >

@@ -117,7 +117,7 @@ describe('on the ticket', () => {
   const draft = (): Draft => ({ ...aRoast().file });
 
   it('says what two dishes ask of one cooker, and plans the way that is chosen', async () => {
-    const plan = { ...aRoast().plan, places: [{ cooker: 'kettle', dishes: [0, 1], words: text('Two heats of one kettle') }] };
+    const plan = { ...aRoast().plan, places: [{ cooker: 'kettle', dishes: [0, 1], side: null, words: text('Two heats of one kettle') }] };
     const changed = vi.fn();
     show(<OtherWays plan={plan} draft={draft()} onChange={changed} />);
     expect(screen.getByRole('status')).toHaveTextContent('Two heats of one kettle.');
