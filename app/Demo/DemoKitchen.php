@@ -134,7 +134,7 @@ final class DemoKitchen
             ],
             'sides' => [
                 ['side' => 'greens', 'name' => 'Kale and beans'],
-                ['side' => 'buttered-loaf'],
+                ['side' => 'buttered-loaf', 'on' => 'gas'],
                 ['side' => 'pan-gravy', 'name' => 'Cider gravy'],
             ],
         ];

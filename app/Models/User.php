@@ -22,6 +22,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $password
  * @property string $temperature_unit c or f
  * @property string $mass_unit kg or lb
+ * @property int $clock_hours 24 or 12
  * @property \Carbon\CarbonImmutable|null $demo_until  a visitor's kitchen, swept up after this
  */
 final class User extends Authenticatable
@@ -29,9 +30,9 @@ final class User extends Authenticatable
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 
-    protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit', 'demo_until'];
+    protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit', 'clock_hours', 'demo_until'];
 
-    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'demo_until' => null];
+    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24, 'demo_until' => null];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -62,6 +63,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'demo_until' => 'immutable_datetime'];
+        return ['password' => 'hashed', 'clock_hours' => 'integer', 'demo_until' => 'immutable_datetime'];
     }
 }

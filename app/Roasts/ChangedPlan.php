@@ -24,6 +24,9 @@ final class ChangedPlan
     /** An offer stands for so long: later the fire has moved on. */
     private const STANDS_S = 1200;
 
+    /** Before the id of one that was undone: it can be taken back as it was, at its own hour. */
+    public const BACK = 'back_';
+
     /** @param  list<Offer>  $offers  kept until one is taken */
     public static function offer(Roast $roast, array $offers): void
     {
@@ -49,18 +52,19 @@ final class ChangedPlan
             if ($row->events()->where('client_id', $id)->exists()) {
                 return;
             }
-            /** @var array{from: string, inputs: array<string, mixed>, begun: array<int, int>, words: string}|null $offer */
+            /** @var array{from: string, inputs: array<string, mixed>, begun: array<int, int>, words: string, at?: string}|null $offer */
             $offer = Cache::get(self::key($row, $way));
             if ($offer === null || $offer['from'] !== self::mark($row->inputs)) {
                 throw InvalidInput::atField('way', Message::of('ways.ask_again'));
             }
+            $at = isset($offer['at']) ? CarbonImmutable::parse($offer['at']) : $now;
             $begins = [];
             foreach ($offer['begun'] as $dish => $stage) {
                 $begins[] = $begin = (string) Str::uuid();
-                $row->events()->create(['client_id' => $begin, 'dish' => $dish, 'at' => $now, 'kind' => EventKind::Stage, 'stage' => $stage]);
+                $row->events()->create(['client_id' => $begin, 'dish' => $dish, 'at' => $at, 'kind' => EventKind::Stage, 'stage' => $stage]);
             }
             $row->events()->create([
-                'client_id' => $id, 'dish' => null, 'at' => $now, 'kind' => EventKind::Way,
+                'client_id' => $id, 'dish' => null, 'at' => $at, 'kind' => EventKind::Way,
                 'words' => json_decode($offer['words'], true, 16, JSON_THROW_ON_ERROR),
                 'before' => ['inputs' => $row->inputs, 'then' => self::mark($offer['inputs']), 'events' => $begins],
             ]);
@@ -83,8 +87,16 @@ final class ChangedPlan
         if ($taken->before['then'] !== self::mark($row->inputs)) {
             throw new ConflictHttpException(Voice::ofTheReader()->say(Message::of('ways.changed_since')));
         }
+        $begins = $row->events()->whereIn('client_id', $taken->before['events']);
+        Cache::put(self::key($row, self::BACK.$taken->client_id), [
+            'from' => self::mark($taken->before['inputs']),
+            'inputs' => $row->inputs,
+            'begun' => (clone $begins)->pluck('stage', 'dish')->all(),
+            'words' => json_encode($taken->words, JSON_THROW_ON_ERROR),
+            'at' => $taken->at->toIso8601ZuluString('millisecond'),
+        ], self::STANDS_S);
         self::put($row, $taken->before['inputs']);
-        $row->events()->whereIn('client_id', $taken->before['events'])->delete();
+        $begins->delete();
     }
 
     /** @param  array<string, mixed>  $inputs */

@@ -39,17 +39,18 @@ final class Voice
     private function __construct(
         private readonly bool $fahrenheit,
         private readonly bool $pounds,
+        private readonly bool $halfDays,
     ) {
     }
 
-    public static function inUnits(string $temperatureUnit, string $massUnit): self
+    public static function inUnits(string $temperatureUnit, string $massUnit, int $clockHours = 24): self
     {
-        return new self($temperatureUnit === 'f', $massUnit === 'lb');
+        return new self($temperatureUnit === 'f', $massUnit === 'lb', $clockHours === 12);
     }
 
     public static function metric(): self
     {
-        return new self(false, false);
+        return new self(false, false, false);
     }
 
     /** For whoever asks. */
@@ -57,7 +58,7 @@ final class Voice
     {
         $user = Auth::user();
 
-        return $user instanceof User ? self::inUnits($user->temperature_unit, $user->mass_unit) : self::metric();
+        return $user instanceof User ? self::inUnits($user->temperature_unit, $user->mass_unit, $user->clock_hours) : self::metric();
     }
 
     public function say(Message $message): string
@@ -99,7 +100,7 @@ final class Voice
         return match (true) {
             $value instanceof Quantity => $this->quantity($value),
             $value instanceof Message => $this->say($value),
-            $value instanceof \DateTimeImmutable => $value->format('H:i'),
+            $value instanceof \DateTimeImmutable => $this->halfDays ? $value->format('g:i')."\u{A0}".$value->format('a') : $value->format('H:i'),
             is_array($value) => $this->several($value, $id),
             is_int($value) => $value,
             default => is_string($value) ? $value : throw new \LogicException("$id: a value that nobody can say."),

@@ -65,7 +65,9 @@ function Kitchen() {
       </Screen>
     );
   return (
-    <UnitsContext value={{ temperatureUnit: me.data.user.temperature_unit, massUnit: me.data.user.mass_unit }}>
+    <UnitsContext
+      value={{ temperatureUnit: me.data.user.temperature_unit, massUnit: me.data.user.mass_unit, clockHours: me.data.user.clock_hours }}
+    >
       <Routes>
         <Route path="/" element={screen('hearth', <Hearth />)} />
         <Route path="/cookers" element={screen('cookers', <Cookers />)} />

@@ -9,10 +9,10 @@ use Diatherm\Plan\PlaceClash;
 use Diatherm\Plan\Plan;
 use Diatherm\Roast\RoastFile;
 use Diatherm\Roast\SideDish;
+use Diatherm\Ways\PlannedProspect;
 use Diatherm\Ways\Question;
 use Diatherm\Ways\Turn;
 use Diatherm\Ways\Ways;
-use Diatherm\Ways\PlannedProspect;
 use Tests\Support\Samples;
 
 // Where a side lies: with a dish, on a dish's cooker, or in a place of its own.

@@ -127,7 +127,7 @@ function routes(): array
             ],
             150,
         ],
-        'settings of a cook' => ['PATCH', '/api/me', fn (): array => ['temperature_unit' => 'c', 'mass_unit' => 'kg'], 80],
+        'settings of a cook' => ['PATCH', '/api/me', fn (): array => ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24], 80],
         'register' => [
             'POST',
             '/api/register',

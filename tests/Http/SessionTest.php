@@ -42,6 +42,12 @@ it('remembers the cook’s units', function () {
     $this->patchJson('/api/me', ['temperature_unit' => 'f', 'mass_unit' => 'lb'])->assertOk()->assertJsonPath('user.temperature_unit', 'f');
     $this->patchJson('/api/me', ['temperature_unit' => 'k'])->assertJsonValidationErrors('temperature_unit');
     $this->getJson('/api/me')->assertJsonPath('user.temperature_unit', 'f')->assertJsonPath('user.mass_unit', 'lb');
+    $this->getJson('/api/me')->assertJsonPath('user.clock_hours', 24);
+    $this->patchJson('/api/me', ['clock_hours' => 12])->assertOk()->assertJsonPath('user.clock_hours', 12);
+    foreach ([0, 13, 23, '24 h', null, [12], 1e9] as $wrong) {
+        $this->patchJson('/api/me', ['clock_hours' => $wrong])->assertJsonValidationErrors('clock_hours');
+    }
+    $this->getJson('/api/me')->assertJsonPath('user.clock_hours', 12)->assertJsonPath('user.temperature_unit', 'f');
 });
 
 it('opens a demo kitchen only where there is one', function () {

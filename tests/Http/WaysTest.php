@@ -57,6 +57,18 @@ it('begins a new step where the fire is changed under a joint, and forgets it wi
         ->and($taken['plan']['dishes'][0]['live']['read']['celsius'])->toEqual(22);
     $back = $this->deleteJson("/api/roasts/$roast->id/events/$id")->assertOk()->json();
     expect($back['file']['dishes'][0]['stages'])->toHaveCount(1)->and(array_column($back['events'], 'kind'))->toBe(['on']);
+    // Put back, it is what it was, at the hour at which it was done; and that can be undone as well.
+    $this->travel(8)->minutes();
+    $again = (string) Str::uuid();
+    $put = $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => $again, 'way' => "back_$id"])->assertOk()->json();
+    expect($put['file'])->toBe($taken['file'])
+        ->and(array_map(fn (array $one): array => [$one['kind'], $one['at'], $one['stage'], $one['dish']], $put['events']))
+        ->toBe(array_map(fn (array $one): array => [$one['kind'], $one['at'], $one['stage'], $one['dish']], $taken['events']));
+    $this->deleteJson("/api/roasts/$roast->id/events/$again")->assertOk();
+    expect($roast->refresh()->events()->count())->toBe(1);
+    // Once the plan is another it does not go back into it.
+    $this->putJson("/api/roasts/$roast->id", ['people' => 3] + $this->getJson("/api/roasts/$roast->id")->json('file'))->assertOk();
+    $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => (string) Str::uuid(), 'way' => "back_$again"])->assertUnprocessable();
 });
 
 it('says by itself when the table will not be ready at its hour, and has ways out of that', function () {

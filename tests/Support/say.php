@@ -23,7 +23,7 @@ foreach (Unit::cases() as $unit) {
         $values[] = Quantity::of($value, $unit, [0, 1, 2, null][(int) abs(10 * $value) % 4]);
     }
 }
-$voices = ['c' => Voice::inUnits('c', 'kg'), 'f' => Voice::inUnits('f', 'lb')];
+$voices = ['c' => Voice::inUnits('c', 'kg'), 'f' => Voice::inUnits('f', 'lb', 12)];
 $next = 0;
 $cases = [];
 foreach (Voice::sentences() as $id => $sentence) {

@@ -71,7 +71,7 @@ final class SessionController
                 ? null
                 : [
                     'name' => $cook->name, 'temperature_unit' => $cook->temperature_unit,
-                    'mass_unit' => $cook->mass_unit, 'id' => hash('xxh64', 'cook '.$cook->id),
+                    'mass_unit' => $cook->mass_unit, 'clock_hours' => $cook->clock_hours, 'id' => hash('xxh64', 'cook '.$cook->id),
                 ],
             'demo' => (bool) config('app.demo'),
             'csrf' => csrf_token(),

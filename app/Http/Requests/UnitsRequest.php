@@ -13,6 +13,9 @@ final class UnitsRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['temperature_unit' => ['sometimes', Rule::in(['c', 'f'])], 'mass_unit' => ['sometimes', Rule::in(['kg', 'lb'])]];
+        return [
+            'temperature_unit' => ['sometimes', Rule::in(['c', 'f'])], 'mass_unit' => ['sometimes', Rule::in(['kg', 'lb'])],
+            'clock_hours' => ['sometimes', 'integer', Rule::in([12, 24])],
+        ];
     }
 }

@@ -23,7 +23,8 @@ final class HandsResource
             'now' => PlanResource::time($now->setTimezone($roast->time_zone)),
             'serve_at' => PlanResource::time($day->plan->roast->serveAt),
             'time_zone' => $roast->time_zone,
-            'units' => ['temperature_unit' => $roast->user->temperature_unit, 'mass_unit' => $roast->user->mass_unit],
+            'units' => ['temperature_unit' => $roast->user->temperature_unit, 'mass_unit' => $roast->user->mass_unit,
+                'clock_hours' => $roast->user->clock_hours],
             'run_sheet' => array_map(PlanResource::entry(...), $day->plan->runSheet->entries),
         ]);
     }

@@ -2,8 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import type { Pictures } from '../api/types';
 import { useRoom } from '../ui/useRoom';
-import { clock, roundTimes } from '../units/time';
-import { useUnits } from '../units/units';
+import { roundTimes } from '../units/time';
+import { useUnits, useClock } from '../units/units';
 
 type Mark = { minutes: number; celsius: number; counts: boolean };
 
@@ -53,6 +53,7 @@ export function CoreCurve({
   from = 0,
   minHeight = 280,
 }: Props) {
+  const clock = useClock();
   const format = useUnits();
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(280, room.width);

@@ -2,8 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import type { Fire } from '../api/types';
 import { useRoom } from '../ui/useRoom';
-import { at, clock, roundTimes } from '../units/time';
-import { useUnits } from '../units/units';
+import { at, roundTimes } from '../units/time';
+import { useUnits, useClock } from '../units/units';
 
 const LEFT = 44;
 const RIGHT = 18;
@@ -24,6 +24,7 @@ type Props = {
 
 /** A cooker's temperature through the cook with its band, its target and what was read; under it the fuel as it burns and is added. */
 export function FireCurve({ fire, zone, now, readings }: Props) {
+  const clock = useClock();
   const format = useUnits();
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(300, room.width);

@@ -3,7 +3,8 @@ import type { Entry, Working } from '../api/types';
 import { Said, useSay } from '../words/Said';
 import { Why } from '../ui/Why';
 import { useRoom } from '../ui/useRoom';
-import { at, clock, day, duration, roundTimes } from '../units/time';
+import { at, day, duration, roundTimes } from '../units/time';
+import { useClock } from '../units/units';
 
 const ROW = 30;
 
@@ -21,6 +22,7 @@ export function PreparationStrip({
   now: number;
   workings: readonly Working[];
 }) {
+  const clock = useClock();
   const [ref, room] = useRoom<HTMLDivElement>();
   const say = useSay();
   const first = entries[0];

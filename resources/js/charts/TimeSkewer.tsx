@@ -1,7 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import type { Plan } from '../api/types';
 import { useRoom } from '../ui/useRoom';
-import { at, clock } from '../units/time';
+import { at } from '../units/time';
+import { useUnits, type Formatter } from '../units/units';
 
 type Segment = { from: number; to: number; words: string; tone: 'prep' | 'fire' | 'heat' | 'rest' | 'carve' | 'side' };
 
@@ -25,6 +26,7 @@ const NARROW = 560;
 
 /** The whole day threaded on one line, one thread a dish, with now marked. */
 export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
+  const { clock, clockHours } = useUnits();
   const [ref, room] = useRoom<HTMLDivElement>();
   const width = Math.max(300, room.width);
   const serve = at(plan.serve_at);
@@ -42,15 +44,17 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
   const strip = below + lanes.length * (LANE + GAP);
   const work = workOf(plan, start, end);
   const height = strip + HANDS + FOOT;
+  /** half of an hour's width */
+  const half = clockHours === 12 ? 30 : 20;
   const marks = readable(
     [start, ...all.filter((segment) => segment.tone === 'heat').flatMap((segment) => [segment.from, segment.to]), serve],
     x,
-    narrow ? 46 : 56,
+    (narrow ? 46 : 56) + (clockHours === 12 ? 20 : 0),
   );
 
   return (
     <div ref={ref} className="w-full">
-      <svg width={width} height={height} role="img" aria-label={spoken(plan, threads)} fontSize="12.5" className="block">
+      <svg width={width} height={height} role="img" aria-label={spoken(plan, threads, clock)} fontSize="12.5" className="block">
         {threads.map((segments, dish) => {
           const y = 12 + dish * (THREAD + GAP);
           return (
@@ -81,7 +85,7 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
                     />
                     {words !== '' && (
                       <text
-                        x={x(segment.from) + 1 + room / 2}
+                        x={clearOf(x(now), x(segment.from) + 1, room, words)}
                         y={y + THREAD / 2 + 4.5}
                         textAnchor="middle"
                         fontWeight="650"
@@ -145,7 +149,7 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
         {marks.map((mark) => (
           <text
             key={mark}
-            x={Math.min(width - 18, Math.max(18, x(mark)))}
+            x={Math.min(width - half, Math.max(half, x(mark)))}
             y={height - 5}
             textAnchor="middle"
             fill="var(--soft)"
@@ -232,6 +236,16 @@ function handsSpoken(plan: Plan): string {
 
 const CHARACTER_PX = 7.4;
 
+/** Where a name in a bar is centred: in its middle, or on the wider side of the needle where that would cross it out. */
+export function clearOf(needle: number, from: number, room: number, words: string): number {
+  const middle = from + room / 2;
+  const half = (words.length * CHARACTER_PX) / 2 + 4;
+  if (Math.abs(needle - middle) > half) return middle;
+  const [before, after] = [needle - from, from + room - needle];
+  if (Math.max(before, after) < 2 * half) return middle;
+  return before > after ? from + before / 2 : needle + after / 2;
+}
+
 function fitting(segment: Segment, dish: string, room: number): string {
   const choices = segment.tone === 'heat' ? [`${dish} · ${segment.words}`, dish, segment.words] : [segment.words];
   return choices.find((words) => words.length * CHARACTER_PX + 8 < room) ?? '';
@@ -247,7 +261,7 @@ function readable(times: number[], x: (time: number) => number, gap: number): nu
   return kept;
 }
 
-function spoken(plan: Plan, threads: Segment[][]): string {
+function spoken(plan: Plan, threads: Segment[][], clock: Formatter['clock']): string {
   const zone = plan.time_zone;
   return (
     plan.dishes

@@ -7,7 +7,20 @@ import { CoreCurve } from './CoreCurve';
 import { profileAt, temperatureAt } from './HeatSection';
 import { outlineOf } from './outlines';
 import { inkOn, luminance } from './temperature';
-import { segmentsOf } from './TimeSkewer';
+import { clearOf, segmentsOf } from './TimeSkewer';
+
+describe('a name in a bar', () => {
+  it('is never crossed out by the needle where one side has room for it, and never leaves its bar', () => {
+    const half = ('Rack · kettle'.length * 7.4) / 2;
+    for (let room = 110; room < 900; room += 37)
+      for (let needle = -50; needle < 950; needle += 13) {
+        const middle = clearOf(needle, 0, room, 'Rack · kettle');
+        expect(middle - half).toBeGreaterThanOrEqual(0);
+        expect(middle + half).toBeLessThanOrEqual(room);
+        if (Math.max(needle, room - needle) >= 2 * half + 8) expect(Math.abs(needle - middle)).toBeGreaterThan(half);
+      }
+  });
+});
 
 describe('temperature as colour', () => {
   it('grows lighter with every degree', () => {

@@ -8,8 +8,8 @@ import { keys } from '../api/queries';
 import type { Entry, Hands } from '../api/types';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
-import { at, clock, countdown, withOffset } from '../units/time';
-import { UnitsContext } from '../units/units';
+import { at, countdown, withOffset } from '../units/time';
+import { UnitsContext, useClock } from '../units/units';
 import { Said, useSay } from '../words/Said';
 
 const ASKED_AGAIN_MS = 15_000;
@@ -38,7 +38,13 @@ export function SecondHands() {
         />
       )}
       {asked.data !== undefined && (
-        <UnitsContext value={{ temperatureUnit: asked.data.units.temperature_unit, massUnit: asked.data.units.mass_unit }}>
+        <UnitsContext
+          value={{
+            temperatureUnit: asked.data.units.temperature_unit,
+            massUnit: asked.data.units.mass_unit,
+            clockHours: asked.data.units.clock_hours,
+          }}
+        >
           <Tasks hands={asked.data} tickKey={key} offline={asked.isError} />
         </UnitsContext>
       )}
@@ -47,6 +53,7 @@ export function SecondHands() {
 }
 
 function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; offline: boolean }) {
+  const clock = useClock();
   const now = useNow(1_000);
   const say = useSay();
   const cache = useQueryClient();

@@ -25,7 +25,7 @@ const hands = (sheet: Entry[]): Hands => ({
   now: '2031-10-04T15:00:00Z',
   serve_at: '2031-10-04T18:45:00Z',
   time_zone: 'UTC',
-  units: { temperature_unit: 'c', mass_unit: 'kg' },
+  units: { temperature_unit: 'c', mass_unit: 'kg', clock_hours: 24 },
   run_sheet: sheet,
 });
 const line = (id: string, words: string, done = false) => entry(id, 'chore', '2031-10-04T16:00:00Z', { title: text(words), done });

@@ -4,12 +4,13 @@ import type { RoastSummary } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { mainDish, titleOf, toDo } from '../roast/acts';
 import { coreNow } from '../roast/live/coreNow';
+import { Hour } from '../ui/Hour';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
 import { Said } from '../words/Said';
-import { at, clock, countdown, day, duration } from '../units/time';
-import { useUnits } from '../units/units';
+import { at, countdown, day, duration } from '../units/time';
+import { useUnits, useClock } from '../units/units';
 import { PastLine } from '../log/PastLine';
 
 const LAST = 5;
@@ -86,6 +87,7 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
 }
 
 function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
+  const clock = useClock();
   const format = useUnits();
   const [next, ...then] = toDo(roast.plan);
   const dish = roast.plan.dishes[mainDish(roast)];
@@ -144,14 +146,14 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
           <ol>
             {then.slice(0, THEN).map((entry) => (
               <li key={entry.id} className="flex min-h-10 items-center gap-4 border-b border-hair">
-                <span className="w-12 font-bold">{clock(entry.at)}</span>
+                <span className="hour font-bold">{clock(entry.at)}</span>
                 <span className="min-w-0 truncate">
                   <Said>{entry.title}</Said>
                 </span>
               </li>
             ))}
             <li className="flex min-h-10 items-center gap-4">
-              <span className="w-12 font-bold">{clock(roast.plan.serve_at)}</span> Table
+              <span className="hour font-bold">{clock(roast.plan.serve_at)}</span> Table
             </li>
           </ol>
         </div>
@@ -161,6 +163,7 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
 }
 
 function Coming({ roast, now }: { roast: RoastSummary; now: number }) {
+  const clock = useClock();
   const first = roast.plan.run_sheet.find((entry) => !entry.done);
   const late = roast.plan.too_late && at(roast.plan.earliest_serve_at) > at(roast.plan.serve_at);
   return (
@@ -176,7 +179,7 @@ function Coming({ roast, now }: { roast: RoastSummary; now: number }) {
       </span>
       {first !== undefined && (
         <span className="shrink-0 text-right">
-          <span className="wide block text-xl">{late ? <span className="text-ember">too near</span> : clock(first.at)}</span>
+          <span className="wide block text-xl">{late ? <span className="text-ember">too near</span> : <Hour at={first.at} />}</span>
           <span className="label block">
             {late
               ? 'move the table'

@@ -21,7 +21,9 @@ const done = () =>
 const answers = (roasts: unknown[]) =>
   call.mockImplementation((_method: string, path: string) =>
     Promise.resolve(
-      path === '/api/roasts' ? roasts : { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg' }, demo: true, csrf: 'x' },
+      path === '/api/roasts'
+        ? roasts
+        : { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg', clock_hours: 24 }, demo: true, csrf: 'x' },
     ),
   );
 

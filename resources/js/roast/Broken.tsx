@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { BrokenRoast } from '../api/types';
 import { Said } from '../words/Said';
-import { clock, day } from '../units/time';
-import { useUnits } from '../units/units';
+import { day } from '../units/time';
+import { useUnits, useClock } from '../units/units';
 import { titleOf } from './acts';
 import { toDraft, type Draft } from './draft';
 import { Food } from './Food';
@@ -12,6 +12,7 @@ import { useKept } from './useKept';
 
 /** A roast that can no longer be worked out: nothing of it is lost, and it can be mended, taken out or deleted. */
 export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
+  const clock = useClock();
   const format = useUnits();
   const [draft, setDraft] = useState(toDraft(roast.file));
   const kept = useKept(roast);
@@ -72,7 +73,7 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
           <ol>
             {roast.logged.map((line, i) => (
               <li key={i} className="flex min-h-9 items-center gap-3 border-t border-hair">
-                <span className="w-12 font-bold">{clock(line.at)}</span>
+                <span className="hour font-bold">{clock(line.at)}</span>
                 <span className="flex-1">
                   <Said>{line.words}</Said>
                 </span>

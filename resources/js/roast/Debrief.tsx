@@ -8,7 +8,8 @@ import { CoreCurve } from '../charts/CoreCurve';
 import { marksOf } from './acts';
 import { Learning } from './Learning';
 import { Said } from '../words/Said';
-import { at, clock } from '../units/time';
+import { at } from '../units/time';
+import { useClock } from '../units/units';
 
 /** Plan against fact, what the readings taught, and what to change. */
 export function Debrief({ roast }: { roast: Roast }) {
@@ -120,6 +121,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
 }
 
 function Note({ roast }: { roast: Roast }) {
+  const clock = useClock();
   const [note, setNote] = useState(roast.note);
   const keep = useRoastChange<string>((words) =>
     call('put', '/api/roasts/{roast}/debrief', { at: { roast: roast.id }, body: { note: words } }),

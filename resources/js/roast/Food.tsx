@@ -7,8 +7,8 @@ import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
 import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
-import { at, clock, duration } from '../units/time';
-import { heatOf, useUnits } from '../units/units';
+import { at, duration } from '../units/time';
+import { heatOf, useUnits, useClock } from '../units/units';
 import { entryAt } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Mixes } from './Mixes';
@@ -29,6 +29,7 @@ export function Food({ plan, shown }: { plan: Plan; shown: Shown }) {
 }
 
 function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | FollowedDish; index: number }) {
+  const clock = useClock();
   const totalKg = dish.total_kg;
   const format = useUnits();
   const zone = plan.time_zone;

@@ -8,8 +8,8 @@ import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
-import { clock } from '../units/time';
-import { useUnits } from '../units/units';
+
+import { useUnits, useClock } from '../units/units';
 import { entryAt, titleOf } from './acts';
 import { again, begunFrom, grown, type Beginning as Way } from './beginnings';
 import { Beginnings } from './Beginnings';
@@ -81,6 +81,7 @@ type WritingProps = {
 };
 
 function Writing({ title, start, way, onBack, note = '' }: WritingProps) {
+  const clock = useClock();
   const [draft, setDraft] = useState(start);
   const [weighed, setWeighed] = useState(false);
   const [errors, setErrors] = useState<Record<string, string[]>>({});

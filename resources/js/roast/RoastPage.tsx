@@ -9,7 +9,8 @@ import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
-import { clock, day } from '../units/time';
+import { day } from '../units/time';
+import { useClock } from '../units/units';
 import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Broken } from './Broken';
@@ -24,6 +25,9 @@ import { RigView } from './rig/RigView';
 import { RunSheet } from './RunSheet';
 import { Table } from './Table';
 import { Ticket } from './ticket/Ticket';
+
+/** The sheet of paper: no view of its own in the list. */
+const CARD = 'card';
 
 const VIEWS = [
   { id: 'food', name: 'Food' },
@@ -42,7 +46,8 @@ export function RoastPage() {
   const navigate = useNavigate();
   const now = useNow(60_000);
   useKeys(Object.fromEntries(VIEWS.map((one, i) => [String(i + 1), () => void navigate(`/roasts/${id}/${one.id}`)])));
-  const shown = view ?? (roast.data === undefined || roast.data.status === 'broken' ? 'live' : usualView(roast.data));
+  const known = view === CARD || VIEWS.some((one) => one.id === view);
+  const shown = (known ? view : undefined) ?? (roast.data === undefined || roast.data.status === 'broken' ? 'live' : usualView(roast.data));
   const bar = (
     <ul className="flex">
       {VIEWS.map((one) => (
@@ -74,8 +79,8 @@ export function RoastPage() {
         </Trouble>
       )}
       {roast.data?.status === 'broken' && <Broken key={roast.data.id} roast={roast.data} now={now} />}
-      {roast.data !== undefined && roast.data.status !== 'broken' && shown === 'card' && <Card roast={roast.data} />}
-      {roast.data !== undefined && roast.data.status !== 'broken' && shown !== 'card' && (
+      {roast.data !== undefined && roast.data.status !== 'broken' && shown === CARD && <Card roast={roast.data} />}
+      {roast.data !== undefined && roast.data.status !== 'broken' && shown !== CARD && (
         <Whole key={roast.data.id} roast={roast.data} shown={shown} offline={roast.isError} />
       )}
     </Frame>
@@ -89,6 +94,7 @@ function usualView(roast: Roast): string {
 }
 
 function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline: boolean }) {
+  const clock = useClock();
   const now = useNow(15_000);
   return (
     <>

@@ -5,7 +5,8 @@ import { Link } from 'react-router';
 import { useNow } from '../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Said, useSay } from '../words/Said';
-import { clock, day } from '../units/time';
+import { day } from '../units/time';
+import { useClock } from '../units/units';
 import { eventFor } from './acts';
 import { HandsLink } from './HandsLink';
 import { TooLate } from './TooLate';
@@ -29,6 +30,7 @@ const RULES: Partial<Record<Entry['act'], string>> = {
 
 /** The day for one pair of hands: every act with its hour, ticked off as it is done. */
 export function RunSheet({ roast }: { roast: Roast }) {
+  const clock = useClock();
   const now = useNow(15_000);
   const say = useSay();
   const log = useLogging(roast);

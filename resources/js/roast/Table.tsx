@@ -2,14 +2,15 @@ import { useState } from 'react';
 import { useReference } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
+import { Hour } from '../ui/Hour';
 import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
 import { Said } from '../words/Said';
-import { at, clock, countdown, duration } from '../units/time';
-import { useUnits } from '../units/units';
+import { at, countdown, duration } from '../units/time';
+import { useUnits, useClock } from '../units/units';
 import { entryAt, mainDish, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { CoreAdvice } from './live/CoreAdvice';
@@ -32,6 +33,7 @@ export function Table({ roast }: { roast: Roast }) {
 const BEFORE_PULL_MINUTES = 15;
 
 function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; index: number }) {
+  const clock = useClock();
   const format = useUnits();
   const reference = useReference();
   const now = useNow();
@@ -67,7 +69,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           ) : (
             <div>
               <div className="label">{dish.status === 'carved' ? 'Carved at' : 'Carve at'}</div>
-              <div className="wide text-[3.5rem] leading-none">{stuck ? '–' : clock(dish.carved_at ?? carve, zone)}</div>
+              <div className="wide text-[3.5rem] leading-none">{stuck ? '–' : <Hour at={dish.carved_at ?? carve} zone={zone} />}</div>
             </div>
           )}
           {!stuck && (
@@ -86,7 +88,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
                 </Why>
               </Answer>
               <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
-                {under === null ? 'later' : clock(under, zone)}
+                {under === null ? 'later' : <Hour at={under} zone={zone} />}
               </Answer>
             </>
           )}

@@ -1,8 +1,10 @@
 import type { Plan } from '../api/types';
-import { at, clock, day } from '../units/time';
+import { at, day } from '../units/time';
+import { useClock } from '../units/units';
 
 /** When the hour is nearer than the work: what can be promised, and a way to take it. */
 export function TooLate({ plan, now, onMove }: { plan: Plan; now: number; onMove?: (serveAt: string) => void }) {
+  const clock = useClock();
   if (!plan.too_late || at(plan.earliest_serve_at) <= at(plan.serve_at)) return null;
   const when = day(plan.earliest_serve_at, now);
   return (

@@ -61,7 +61,7 @@ describe('a roast that can no longer be worked out', () => {
 
   it('says why, shows what was logged, and how to take it out', async () => {
     answering({});
-    show(<Broken roast={broken} now={NOW} />, { temperatureUnit: 'f', massUnit: 'lb' });
+    show(<Broken roast={broken} now={NOW} />, { temperatureUnit: 'f', massUnit: 'lb', clockHours: 24 });
     expect(screen.getByRole('alert')).toHaveTextContent('There is no cut called “mammoth”. At this height water boils at 203 °F');
     expect(screen.getByRole('link', { name: 'Save the roast as a file' })).toHaveAttribute('href', '/api/roasts/b/file');
     expect(screen.getByRole('link', { name: 'Its readings (CSV)' })).toHaveAttribute('href', '/api/roasts/b/readings.csv');

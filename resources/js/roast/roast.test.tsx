@@ -20,7 +20,7 @@ type PadProps = { onSave: (taken: Saved) => void; unit?: 'c' | 'f'; odd?: (celsi
 
 function Pad({ onSave, unit = 'c', odd = () => null }: PadProps) {
   return (
-    <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg' }}>
+    <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg', clockHours: 24 }}>
       <Keypad open onClose={() => undefined} dish="Rack" places={places} zone="+00:00" odd={odd} onSave={onSave} error="" busy={false} />
     </UnitsContext>
   );

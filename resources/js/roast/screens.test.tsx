@@ -21,7 +21,7 @@ vi.mock('../api/client', async (original) => ({
   call: (await import('../testing')).overTheWire(call),
 }));
 
-const me = { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg' }, demo: false, csrf: 'x' };
+const me = { user: { name: 'Ada', temperature_unit: 'c', mass_unit: 'kg', clock_hours: 24 }, demo: false, csrf: 'x' };
 
 const mix = {
   id: 'rub',
@@ -87,7 +87,7 @@ function open(path: string) {
   const cache = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { networkMode: 'always' } } });
   return render(
     <QueryClientProvider client={cache}>
-      <UnitsContext value={{ temperatureUnit: 'c', massUnit: 'kg' }}>
+      <UnitsContext value={{ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 }}>
         <MemoryRouter initialEntries={[path]}>
           <Routes>
             <Route path="/" element={<p>The hearth</p>} />
@@ -337,6 +337,14 @@ describe('live', () => {
     await waitFor(() =>
       expect(sent('POST', '/api/roasts/roast/events').at(-1)).toMatchObject({ id: 'e1', kind: 'basted', at: '2031-10-04T17:20:00Z' }),
     );
+  });
+
+  it('undoes a way that was taken, and takes it back as it was', async () => {
+    const roast = cooking({ events: [anEvent('way', 'Everything 40 min later', '2031-10-04T17:20:00Z')] });
+    show(<Live roast={roast} />);
+    await userEvent.click(screen.getByRole('button', { name: /^Undo Everything 40 min later/ }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Put it back' }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/ways/taken').at(-1)).toMatchObject({ way: 'back_e1' }));
   });
 
   it('shows each fire that burns under the dish looked at, and no other', () => {

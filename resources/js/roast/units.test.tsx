@@ -43,9 +43,9 @@ const sheet: Entry[] = [
   entry('d0.hold', 'hold', AT, { title: { id: 'sheet.keep_hot', values: { dish } } }),
 ];
 
-const shown = (temperatureUnit: 'c' | 'f', massUnit: 'kg' | 'lb') => {
+const shown = (temperatureUnit: 'c' | 'f', massUnit: 'kg' | 'lb', clockHours: 12 | 24 = 24) => {
   const roast = aRoast();
-  show(<RunSheet roast={{ ...roast, plan: { ...roast.plan, run_sheet: sheet } }} />, { temperatureUnit, massUnit });
+  show(<RunSheet roast={{ ...roast, plan: { ...roast.plan, run_sheet: sheet } }} />, { temperatureUnit, massUnit, clockHours });
   return screen.getByRole('region', { name: 'Run sheet' }).textContent;
 };
 
@@ -64,6 +64,12 @@ describe('the run sheet in the cook’s units', () => {
     expect(words).toContain('At 54 °C in the core; 57 °C is counted on');
     expect(words).toContain('12 cm of earth');
     expect(words).not.toMatch(/\d\.\d/);
+  });
+
+  it('shows hours by the clock that the cook reads', () => {
+    const words = shown('c', 'kg', 12);
+    expect(words).toMatch(/\d:\d\d\u00a0[ap]m/);
+    expect(words).not.toMatch(/\d:\d\d(?!\u00a0[ap]m)/);
   });
 
   it('can tick every act of a new kind', () => {

@@ -34,22 +34,45 @@ export function useLogging(roast: Roast) {
   const move = useRoastChange<{ what: 'readings' | 'events'; id: string; at: number }>(({ what, id, at }) =>
     call('patch', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id }, body: { at: time(at) } }),
   );
-  const [undone, setUndone] = useState<Parcel | null>(null);
+  const [undone, setUndone] = useState<Undone | null>(null);
   const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(async ({ what, id }) => {
-    const parcel = parcelOf(roast, what, id);
+    const before = undoable(roast, what, id);
     const after = await call('delete', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id } });
-    setUndone(parcel);
+    setUndone(before);
     return after;
   });
   /** What was undone last goes back as it was: the same id, the same moment. */
-  const putBack = useRoastLog<Parcel>(roast.id, async (parcel) => {
+  const postBack = useRoastLog<Parcel>(roast.id, async (parcel) => {
     setUndone(null);
     return await post(parcel);
   });
+  /** The server kept the way for a while, with its plan and its hour. */
+  const takeBack = useRoastChange<string>(async (way) => {
+    setUndone(null);
+    return await call('post', '/api/roasts/{roast}/ways/taken', {
+      at: { roast: roast.id },
+      body: { id: crypto.randomUUID(), way: `${BACK}${way}` },
+    });
+  });
+  const putBack = {
+    now: () => {
+      if (undone === null) return;
+      if ('way' in undone) takeBack.mutate(undone.way);
+      else postBack.mutate(undone);
+    },
+    isPending: postBack.isPending || takeBack.isPending,
+    error: postBack.error ?? takeBack.error,
+  };
   return { act, read, move, undo, undone, putBack };
 }
 
-function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel | null {
+/** Before the id of a way that was undone. */
+const BACK = 'back_';
+
+/** What can be put back: an entry of the log as it was, or a way that was taken, by its id. */
+type Undone = Parcel | { way: string };
+
+function undoable(roast: Roast, what: 'readings' | 'events', id: string): Undone | null {
   if (what === 'readings') {
     const reading = roast.readings.find((one) => one.id === id);
     return reading === undefined
@@ -61,8 +84,8 @@ function parcelOf(roast: Roast, what: 'readings' | 'events', id: string): Parcel
         };
   }
   const event = roast.events.find((one) => one.id === id);
-  // A way that was taken is asked for anew: what was offered then no longer stands.
-  return event === undefined || event.kind === 'way'
+  if (event?.kind === 'way') return { way: id };
+  return event === undefined
     ? null
     : {
         roast: roast.id,

@@ -191,7 +191,7 @@ describe('run sheet', () => {
   });
 
   it('shows temperatures in the cook’s units', () => {
-    show(<RunSheet roast={aRoast()} />, { temperatureUnit: 'f', massUnit: 'lb' });
+    show(<RunSheet roast={aRoast()} />, { temperatureUnit: 'f', massUnit: 'lb', clockHours: 24 });
     expect(screen.getAllByText('Kettle at 356 °F').length).toBeGreaterThan(0);
   });
 });
@@ -331,7 +331,7 @@ describe('what is next', () => {
         ],
         events: [anEvent('note', 'Note', '2031-10-04T17:30:00.900Z', { note: 'Wind' })],
       }),
-      (message) => (message === null ? '' : say(message, formatter({ temperatureUnit: 'c', massUnit: 'kg' }))),
+      (message) => (message === null ? '' : say(message, formatter({ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 }))),
     );
     expect(lines.map((line) => line.words)).toEqual(['Wind', 'Middle']);
     expect(lines[1]).toMatchObject({ counts: false, celsius: 24 });
@@ -346,7 +346,7 @@ describe('why', () => {
       <Why of="safe_c" workings={first?.workings ?? []}>
         74 °C
       </Why>,
-      { temperatureUnit: 'f', massUnit: 'lb' },
+      { temperatureUnit: 'f', massUnit: 'lb', clockHours: 24 },
     );
     await userEvent.click(screen.getByRole('button', { name: '74 °C' }));
     const panel = await screen.findByText('The plain safe minimum for poultry.');

@@ -2,7 +2,13 @@ import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headless
 import type { ReactNode } from 'react';
 import { Field } from './Field';
 
-type Option = { id: string; name: string; note?: ReactNode };
+type Option = {
+  id: string;
+  name: string;
+  /** in fewer letters, for the closed list */
+  closed?: string;
+  note?: ReactNode;
+};
 
 /** One of a few, from a list that opens. */
 export function Choice({
@@ -26,7 +32,7 @@ export function Choice({
       {(control) => (
         <Listbox value={value} onChange={onChange}>
           <ListboxButton {...control} className="field flex items-center justify-between gap-2 text-left">
-            <span className="truncate">{chosen?.name ?? 'Choose'}</span>
+            <span className="truncate">{chosen?.closed ?? chosen?.name ?? 'Choose'}</span>
             <Caret />
           </ListboxButton>
           <ListboxOptions

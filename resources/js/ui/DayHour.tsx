@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { dayAfter, dayWords, hourOf } from '../units/hour';
+import { dayAfter, dayWords, hourOf, hourWords } from '../units/hour';
 import { fromLocalInput, localInput } from '../units/time';
+import { useUnits } from '../units/units';
 import { Choice } from './Choice';
 import { Field } from './Field';
 
@@ -25,6 +26,7 @@ export function DayHour({
   errors: readonly string[] | undefined;
   onChange: (iso: string) => void;
 }) {
+  const { clockHours } = useUnits();
   const today = localInput(now, zone).slice(0, 10);
   const known = /^\d{4}-\d\d-\d\dT/.test(value);
   const [day, hour] = known ? [localInput(value, zone).slice(0, 10), localInput(value, zone).slice(11)] : [today, ''];
@@ -64,7 +66,7 @@ export function DayHour({
             {...control}
             className="field"
             autoComplete="off"
-            value={typed ?? hour}
+            value={typed ?? hourWords(hour, clockHours).replace('\u00a0', ' ')}
             onChange={(event) => {
               setTyped(event.target.value);
               const read = hourOf(event.target.value);

@@ -30,7 +30,7 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['L  N', 'Lid lifted, note'],
   ['W', 'The day changes: ways to go on'],
   ['U', 'Undo the last thing logged'],
-  ['C  K', 'Switch °C/°F, kg/lb'],
+  ['C  K  A', 'Switch °C/°F, kg/lb, 24 h or am and pm'],
   ['G', 'Day or night'],
 ];
 
@@ -43,12 +43,13 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
   const [theme, toggleTheme] = useTheme();
   const [sheet, setSheet] = useState(false);
 
-  const change = async (settings: { temperature_unit?: 'c' | 'f'; mass_unit?: 'kg' | 'lb' }) => {
+  const change = async (settings: { temperature_unit?: 'c' | 'f'; mass_unit?: 'kg' | 'lb'; clock_hours?: 12 | 24 }) => {
     cache.setQueryData<Me>(keys.me, (old) => (old?.user ? { ...old, user: { ...old.user, ...settings } } : old));
     cache.setQueryData(keys.me, await call('patch', '/api/me', { body: settings }));
   };
   const toggleTemperature = () => void change({ temperature_unit: units.temperatureUnit === 'c' ? 'f' : 'c' });
   const toggleMass = () => void change({ mass_unit: units.massUnit === 'kg' ? 'lb' : 'kg' });
+  const toggleClock = () => void change({ clock_hours: units.clockHours === 24 ? 12 : 24 });
   const leave = async () => {
     await call('post', '/api/logout');
     forgetToken();
@@ -62,13 +63,14 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     o: () => void navigate('/log'),
     c: toggleTemperature,
     k: toggleMass,
+    a: toggleClock,
     g: toggleTheme,
     '?': () => setSheet(true),
   });
 
   const quiet = 'min-h-11 px-1 text-label font-semibold text-soft hover:text-ink';
   return (
-    <div className="min-h-dvh md:pl-[84px]">
+    <div className="min-h-dvh md:pl-[84px]" data-clock={units.clockHours}>
       <nav
         aria-label="Main"
         className="no-print fixed inset-y-0 left-0 z-20 hidden w-[84px] flex-col items-center border-r border-hair bg-paper py-4 md:flex"
@@ -103,6 +105,9 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
             aria-label={`${units.massUnit} · ${units.lengthUnit}, switch weights`}
           >
             {units.massUnit} · {units.lengthUnit}
+          </button>
+          <button type="button" className={quiet} onClick={toggleClock} aria-label={`${units.clockHours} hours, switch clocks`}>
+            {units.clockHours} h
           </button>
           <button type="button" className={quiet} onClick={toggleTheme}>
             {theme === 'day' ? 'Night' : 'Day'}
@@ -160,6 +165,9 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           </button>
           <button type="button" className="push" onClick={toggleMass}>
             {units.massUnit === 'kg' ? 'Show lb and in' : 'Show kg and cm'}
+          </button>
+          <button type="button" className="push" onClick={toggleClock}>
+            {units.clockHours === 24 ? 'Show am and pm' : 'Show 24 hours'}
           </button>
           <button type="button" className="push" onClick={toggleTheme}>
             {theme === 'day' ? 'Night' : 'Day'}

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { serverNow } from '../api/clock';
 import { discard, flush, mend, useOutbox, type Kept } from '../api/outbox';
 import { keys } from '../api/queries';
-import { at, clock, withOffset } from '../units/time';
-import { useUnits } from '../units/units';
+import { at, withOffset } from '../units/time';
+import { useUnits, useClock } from '../units/units';
 import { NumberField, type Typed } from './NumberField';
 import { Sheet } from './Sheet';
 
@@ -58,6 +58,7 @@ export function Waiting() {
 }
 
 function One({ kept }: { kept: Kept }) {
+  const clock = useClock();
   const format = useUnits();
   const reading = kept.what === 'readings' ? kept.body.celsius : undefined;
   const [celsius, setCelsius] = useState<Typed>(reading);

@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { dayAfter, dayWords, hourOf } from './hour';
+import { dayAfter, dayWords, hourOf, hourWords } from './hour';
+
+describe('an hour as it is read', () => {
+  it.each([
+    ['00:00', '12:00\u00a0am'],
+    ['00:59', '12:59\u00a0am'],
+    ['09:05', '9:05\u00a0am'],
+    ['12:00', '12:00\u00a0pm'],
+    ['18:45', '6:45\u00a0pm'],
+    ['', ''],
+  ])('says %s as %s', (hour, words) => expect(hourWords(hour, 12)).toBe(words));
+});
 
 describe('an hour as it is written', () => {
   it.each([
@@ -28,6 +39,8 @@ describe('an hour as it is written', () => {
       const [h, m] = [Math.floor(minute / 60), String(minute % 60).padStart(2, '0')];
       const want = `${String(h).padStart(2, '0')}:${m}`;
       expect(hourOf(`${h}:${m}`)).toBe(want);
+      expect(hourOf(hourWords(want, 12))).toBe(want);
+      expect(hourWords(want, 24)).toBe(want);
       expect(hourOf(`${h % 12 === 0 ? 12 : h % 12}.${m} ${h < 12 ? 'am' : 'pm'}`)).toBe(want);
     }
   });

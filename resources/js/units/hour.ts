@@ -11,6 +11,15 @@ export function hourOf(text: string): string | null {
   return `${two(hour)}:${two(minute)}`;
 }
 
+/** How many hours a cook's clock counts to. */
+export type ClockHours = 12 | 24;
+
+/** 18:45 as this cook reads it: 18:45 or 6:45 pm, which stays in one line. */
+export function hourWords(hour: string, hours: ClockHours): string {
+  const of24 = Number(hour.slice(0, 2));
+  return hours === 24 || hour === '' ? hour : `${of24 % 12 === 0 ? 12 : of24 % 12}${hour.slice(2)}\u00a0${of24 < 12 ? 'am' : 'pm'}`;
+}
+
 /** The same day, so many days on: 2031-10-04 to 2031-10-05. */
 export const dayAfter = (day: string, days: number): string =>
   new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);

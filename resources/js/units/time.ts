@@ -1,3 +1,5 @@
+import { hourWords, type ClockHours } from './hour';
+
 /**
  * Clock times are shown at the table: the table stands where it stands, whatever the device thinks. A moment that comes as
  * text carries the offset that the table has at that moment; one that is computed here takes the table's zone, a name of the
@@ -42,10 +44,10 @@ export const at = (iso: string): number => new Date(iso).getTime();
 
 const two = (value: number) => String(value).padStart(2, '0');
 
-/** 18:45 */
-export function clock(time: string | number, zone?: string): string {
+/** 18:45, or 6:45 pm */
+export function clock(time: string | number, zone?: string, hours: ClockHours = 24): string {
   const date = shifted(time, zone);
-  return `${two(date.getUTCHours())}:${two(date.getUTCMinutes())}`;
+  return hourWords(`${two(date.getUTCHours())}:${two(date.getUTCMinutes())}`, hours);
 }
 
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];

@@ -3,8 +3,8 @@ import { at, clock, countdown, day, duration, fromLocalInput, localInput, roundT
 import { quantity, say } from '../words/say';
 import { formatter } from './units';
 
-const metric = formatter({ temperatureUnit: 'c', massUnit: 'kg' });
-const us = formatter({ temperatureUnit: 'f', massUnit: 'lb' });
+const metric = formatter({ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 });
+const us = formatter({ temperatureUnit: 'f', massUnit: 'lb', clockHours: 24 });
 
 describe('units', () => {
   // Fixed points: 0 °C is 32 °F, 100 °C is 212 °F, 74 °C is the 165 °F of the USDA chart.

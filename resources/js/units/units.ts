@@ -1,16 +1,22 @@
 import { createContext, useContext } from 'react';
+import type { ClockHours } from './hour';
+import { clock } from './time';
 
 /** The one place where °C and kg become what the cook reads, and back. */
 export type Units = {
   temperatureUnit: 'c' | 'f';
   massUnit: 'kg' | 'lb';
+  clockHours: ClockHours;
 };
 
 export const POUND_KG = 0.45359237; // NIST SP 811, appendix B
 export const INCH_CM = 2.54; // NIST SP 811, appendix B
 
-export const UnitsContext = createContext<Units>({ temperatureUnit: 'c', massUnit: 'kg' });
+export const UnitsContext = createContext<Units>({ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 });
 export const useUnits = (): Formatter => formatter(useContext(UnitsContext));
+
+/** Hours as this cook reads them, by the zone's clock or the moment's own offset. */
+export const useClock = () => useUnits().clock;
 
 export type Formatter = ReturnType<typeof formatter>;
 
@@ -72,6 +78,7 @@ export function formatter(units: Units) {
     volume: (litres: number, written: string) =>
       !pounds ? written : litres < QUART_L / 4 ? `${round((litres / QUART_L) * 32, 1)} fl oz` : `${round(litres / QUART_L, 1)} qt`,
     length: (cm: number, digits: number | null = 1) => (pounds ? `${round(cm / INCH_CM, digits)} in` : `${round(cm, digits)} cm`),
+    clock: (time: string | number, zone?: string) => clock(time, zone, units.clockHours),
     scales,
     toDegrees: scales.temperature.toShown,
     fromDegrees: scales.temperature.fromShown,

@@ -1,7 +1,7 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import sentences from '../../../lang/en.json';
 import type { components } from '../api/schema';
-import { clock, duration } from '../units/time';
+import { duration } from '../units/time';
 import type { Formatter } from '../units/units';
 
 export type Message = components['schemas']['Message'];
@@ -37,7 +37,7 @@ function template(id: string): IntlMessageFormat {
 function worded(value: Value, id: string, format: Formatter): string | number {
   if (typeof value === 'string' || typeof value === 'number') return value;
   if (Array.isArray(value)) return several(value, id, format);
-  if ('moment' in value) return clock(value.moment);
+  if ('moment' in value) return format.clock(value.moment);
   return 'unit' in value ? quantity(value, format) : say(value, format);
 }
 

@@ -16,8 +16,8 @@ const cases = JSON.parse(inject('saidByTheServer')) as {
 
 describe('one voice', () => {
   it.each([
-    ['c', formatter({ temperatureUnit: 'c', massUnit: 'kg' })],
-    ['f', formatter({ temperatureUnit: 'f', massUnit: 'lb' })],
+    ['c', formatter({ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 })],
+    ['f', formatter({ temperatureUnit: 'f', massUnit: 'lb', clockHours: 12 })],
   ] as const)('says here what the server says (%s)', (unit, format) => {
     expect(cases.length).toBeGreaterThan(1500);
     const apart = cases
@@ -27,6 +27,8 @@ describe('one voice', () => {
   });
 
   it('shows a message that it does not know by its id', () => {
-    expect(say({ id: 'from.a_newer_server', values: {} }, formatter({ temperatureUnit: 'c', massUnit: 'kg' }))).toBe('from.a_newer_server');
+    expect(say({ id: 'from.a_newer_server', values: {} }, formatter({ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 }))).toBe(
+      'from.a_newer_server',
+    );
   });
 });

@@ -2,14 +2,15 @@ import clsx from 'clsx';
 import { Link } from 'react-router';
 import type { Roast } from '../../api/types';
 import { Said, useSay } from '../../words/Said';
-import { at, clock, day, duration } from '../../units/time';
+import { at, day, duration } from '../../units/time';
 import { useNow } from '../../ui/useNow';
-import { heatOf, useUnits } from '../../units/units';
+import { heatOf, useUnits, useClock } from '../../units/units';
 import { entryAt, titleOf } from '../acts';
 import { cardLines, sizeOf, type CardLine } from './lines';
 
 /** One sheet for the fireside, read at arm's length: pulls, settings, the day's tasks, and what can hurt someone. */
 export function Card({ roast }: { roast: Roast }) {
+  const clock = useClock();
   const say = useSay();
   const now = useNow(60_000);
   const plan = roast.plan;
@@ -85,6 +86,7 @@ export function Card({ roast }: { roast: Roast }) {
 }
 
 function Often({ line }: { line: CardLine }) {
+  const clock = useClock();
   return (
     <span className="text-soft">
       {' '}
@@ -95,6 +97,7 @@ function Often({ line }: { line: CardLine }) {
 
 /** The number that decides, as large as the sheet has room for. */
 function Pull({ roast, index }: { roast: Roast; index: number }) {
+  const clock = useClock();
   const format = useUnits();
   const dish = roast.plan.dishes[index];
   if (dish === undefined) return null;
@@ -118,6 +121,7 @@ function Pull({ roast, index }: { roast: Roast; index: number }) {
 }
 
 function Heats({ roast, index }: { roast: Roast; index: number }) {
+  const clock = useClock();
   const format = useUnits();
   const dish = roast.plan.dishes[index];
   const on = entryAt(roast.plan, index, 'on') ?? at(dish?.on_at ?? roast.plan.serve_at);

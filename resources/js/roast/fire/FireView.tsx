@@ -6,8 +6,8 @@ import { Answer } from '../../ui/Answer';
 import { Warnings } from '../../ui/Warnings';
 import { Why } from '../../ui/Why';
 import { Said } from '../../words/Said';
-import { at, clock, duration } from '../../units/time';
-import { handOf, useUnits, type Formatter } from '../../units/units';
+import { at, duration } from '../../units/time';
+import { handOf, useUnits, type Formatter, useClock } from '../../units/units';
 import { Banking } from './Banking';
 import { CampOvenCount } from './CampOvenCount';
 import { FloorPanel } from './FloorPanel';
@@ -24,6 +24,7 @@ type Props = {
 
 /** One fire: what to light, where it lies, how it is set, when it is fed, and what it then does. */
 export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
+  const clock = useClock();
   const format = useUnits();
   const step = fire.steps[0];
   if (step === undefined) return null;
@@ -191,7 +192,7 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
         <ol className="mt-3">
           {fire.steps.slice(1).map((later) => (
             <li key={later.from_minutes} className="flex gap-3 border-t border-hair py-1.5">
-              <span className="w-12 font-bold">{time(later.from_minutes)}</span>
+              <span className="hour font-bold">{time(later.from_minutes)}</span>
               <span>
                 {later.hand_s === null ? format.temperature(later.target_c) : handOf(later.hand_s.target)}: <Said>{later.words}</Said>
               </span>

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
+import { useClock } from '../../units/units';
 import type { Fire, Roast } from '../../api/types';
 import { Why } from '../../ui/Why';
-import { clock } from '../../units/time';
+
 import { useLogging } from '../useLogging';
 import { COOKER } from '../acts';
 
@@ -12,6 +13,7 @@ const NEAR = 0.2;
 
 /** A palm at the meat's height, timed: how hot an open fire is, to anyone with a hand. */
 export function HandTest({ fire, roast, live }: { fire: Fire; roast: Roast; live: boolean }) {
+  const clock = useClock();
   const [since, setSince] = useState<number | null>(null);
   const [held, setHeld] = useState<number | null>(null);
   const [now, setNow] = useState(0);

@@ -144,7 +144,7 @@ describe('moving coals', () => {
 });
 
 describe('fire view', () => {
-  const view = (fire: Fire, units?: { temperatureUnit: 'c' | 'f'; massUnit: 'kg' | 'lb' }) =>
+  const view = (fire: Fire, units?: { temperatureUnit: 'c' | 'f'; massUnit: 'kg' | 'lb'; clockHours: 12 | 24 }) =>
     show(<FireView laid={undefined} plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />, units);
 
   it('says what to light, when, and how it is set', () => {
@@ -159,7 +159,7 @@ describe('fire view', () => {
   });
 
   it('speaks the cook’s units', () => {
-    view(aFire(), { temperatureUnit: 'f', massUnit: 'lb' });
+    view(aFire(), { temperatureUnit: 'f', massUnit: 'lb', clockHours: 24 });
     expect(screen.getByText('For 356 °F')).toBeInTheDocument();
     expect(screen.getByText('4.9 lb')).toBeInTheDocument();
   });

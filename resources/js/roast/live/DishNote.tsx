@@ -1,11 +1,12 @@
 import type { FollowedDish, Roast } from '../../api/types';
-import { clock } from '../../units/time';
-import { useUnits } from '../../units/units';
+
+import { useUnits, useClock } from '../../units/units';
 import { entryAt } from '../acts';
 import { coreNow } from './coreNow';
 
 /** Where a dish stands, in a few words. */
 export function DishNote({ dish, roast, index, now }: { dish: FollowedDish | undefined; roast: Roast; index: number; now: number }) {
+  const clock = useClock();
   const format = useUnits();
   if (dish === undefined) return null;
   if (dish.status === 'carved') return 'carved';

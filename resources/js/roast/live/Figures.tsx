@@ -1,14 +1,16 @@
 import { type ReactNode } from 'react';
 import type { FollowedDish, Roast } from '../../api/types';
 import { Answer } from '../../ui/Answer';
+import { Hour } from '../../ui/Hour';
 import { Why } from '../../ui/Why';
-import { at, clock, duration } from '../../units/time';
-import { useUnits } from '../../units/units';
+import { at, duration } from '../../units/time';
+import { useUnits, useClock } from '../../units/units';
 import { entryAt } from '../acts';
 import { coreNow, noHour } from './coreNow';
 
 /** The figures to be read from across the yard. */
 export function Figures({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; index: number; now: number }) {
+  const clock = useClock();
   const format = useUnits();
   const live = dish.live;
   const on = entryAt(roast.plan, index, 'on');
@@ -17,7 +19,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
       <div className="flex flex-wrap items-end gap-x-10 gap-y-3">
         <div>
           <div className="label">On the heat at</div>
-          <div className="wide text-[3.5rem] leading-none">{on === null ? '–' : clock(on, roast.plan.time_zone)}</div>
+          <div className="wide text-[3.5rem] leading-none">{on === null ? '–' : <Hour at={on} zone={roast.plan.time_zone} />}</div>
         </div>
         <Answer label="Takes" remark={`${duration(dish.cook_minutes.low)} to ${duration(dish.cook_minutes.high)}`}>
           {duration(dish.cook_minutes.likely)}
@@ -58,7 +60,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
         }
       >
         <Why of="live.pull_at" workings={live.workings}>
-          {pulled || live.gets_there ? clock(live.pull_at.likely) : '–'}
+          {pulled || live.gets_there ? <Hour at={live.pull_at.likely} /> : '–'}
         </Why>
       </Answer>
       {!pulled && (

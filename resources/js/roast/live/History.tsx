@@ -3,14 +3,15 @@ import type { Roast } from '../../api/types';
 import { Sheet } from '../../ui/Sheet';
 import { When, momentOf, type Moment } from '../../ui/When';
 import { useSay } from '../../words/Said';
-import { clock, localInput } from '../../units/time';
-import { handOf, useUnits } from '../../units/units';
+import { localInput } from '../../units/time';
+import { handOf, useUnits, useClock } from '../../units/units';
 import { logged, type Logged, type useLogging } from '../useLogging';
 
 const SHOWN = 2;
 
 /** The log, latest first: each line to be undone, or put to the time when it was. */
 export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof useLogging> }) {
+  const clock = useClock();
   const format = useUnits();
   const say = useSay();
   const [all, setAll] = useState(false);
@@ -24,7 +25,7 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
           <li key={line.id} className="flex min-h-11 flex-wrap items-center gap-x-2 border-t border-hair">
             <button
               type="button"
-              className="-ml-1 min-h-11 w-12 shrink-0 text-left font-bold underline decoration-hair decoration-dotted underline-offset-4 hover:text-ember"
+              className="-ml-1 hour min-h-11 shrink-0 text-left font-bold underline decoration-hair decoration-dotted underline-offset-4 hover:text-ember"
               aria-label={`Another time for ${line.words} at ${clock(line.at)}`}
               onClick={() => setMoving(line)}
             >
@@ -63,6 +64,7 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
 }
 
 function Moving({ line, roast, log, onDone }: { line: Logged; roast: Roast; log: ReturnType<typeof useLogging>; onDone: () => void }) {
+  const clock = useClock();
   const zone = roast.plan.time_zone;
   const [when, setWhen] = useState<Moment>({ at: localInput(line.at, zone) });
   const moment = momentOf(when, zone);

@@ -7,7 +7,8 @@ import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
-import { at, clock, countdown, duration } from '../../units/time';
+import { at, countdown, duration } from '../../units/time';
+import { useClock } from '../../units/units';
 import { choreFor, eventFor, mainDish, toDo } from '../acts';
 import { DishSwitch } from '../DishSwitch';
 import { Keypad } from './Keypad';
@@ -30,6 +31,7 @@ const JOINT_PLACES = ['core', 'thick_end', 'bone', 'cooker'];
 
 /** The cook by the fire: what is next, how hot it is, when it comes off; and what was done, with one tap. */
 export function Live({ roast }: { roast: Roast }) {
+  const clock = useClock();
   const [chosen, setChosen] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'reading' | 'note' | null>(null);
   const [ways, setWays] = useState<{ asked: Turned | null } | null>(null);
@@ -115,7 +117,7 @@ export function Live({ roast }: { roast: Roast }) {
               <ol className="mt-4">
                 {todo.slice(1, 1 + LATER).map((entry) => (
                   <li key={entry.id} className="flex min-h-9 items-center gap-3 border-t border-hair">
-                    <span className="w-12 font-bold">{clock(entry.at)}</span>
+                    <span className="hour font-bold">{clock(entry.at)}</span>
                     <span className="min-w-0 flex-1 truncate">
                       <Said>{entry.title}</Said>
                     </span>
@@ -125,7 +127,7 @@ export function Live({ roast }: { roast: Roast }) {
                   </li>
                 ))}
                 <li className="flex min-h-9 items-center gap-3 border-t border-hair">
-                  <span className="w-12 font-bold">{clock(roast.plan.serve_at)}</span>
+                  <span className="hour font-bold">{clock(roast.plan.serve_at)}</span>
                   <span className="flex-1">Table</span>
                   <span className="label">{slack(roast)}</span>
                 </li>
@@ -176,12 +178,7 @@ export function Live({ roast }: { roast: Roast }) {
           {log.undone !== null && (
             <p role="status" className="flex items-center justify-between gap-3 border-l-[3px] border-water pl-3">
               Undone.
-              <button
-                type="button"
-                className="push"
-                disabled={log.putBack.isPending}
-                onClick={() => log.undone !== null && log.putBack.mutate(log.undone)}
-              >
+              <button type="button" className="push" disabled={log.putBack.isPending} onClick={log.putBack.now}>
                 Put it back
               </button>
             </p>

@@ -1,8 +1,10 @@
 import type { Roast } from '../../api/types';
-import { at, clock, duration } from '../../units/time';
+import { at, duration } from '../../units/time';
+import { useClock } from '../../units/units';
 
 /** Said by itself, once it is so: the table will not be ready at its hour, or long before it. */
 export function OffTheHour({ roast, onAsk }: { roast: Roast; onAsk: () => void }) {
+  const clock = useClock();
   const table = roast.plan.run_sheet.find((entry) => entry.id === 'serve');
   const late = table === undefined ? 0 : (at(table.at) - at(roast.plan.serve_at)) / 60_000;
   const stuck = roast.plan.dishes.some((dish) => dish.status === 'on' && dish.live?.gets_there === false);

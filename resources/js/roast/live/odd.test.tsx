@@ -38,7 +38,7 @@ function Asked({ of, celsius, place }: { of: FollowedDish; celsius: number; plac
 
 const asked = (of: FollowedDish, celsius: number, place: string, unit: 'c' | 'f' = 'c') => {
   const { container, unmount } = render(
-    <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg' }}>
+    <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg', clockHours: 24 }}>
       <Asked of={of} celsius={celsius} place={place} />
     </UnitsContext>,
   );
@@ -113,6 +113,7 @@ describe('the core’s advice', () => {
     show(<CoreAdvice dish={dish({ live: live({ advice: { act, words, why, minutes: null } }) })} />, {
       temperatureUnit: 'f',
       massUnit: 'lb',
+      clockHours: 24,
     });
     return screen.getByRole('alert');
   };

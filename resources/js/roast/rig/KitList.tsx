@@ -1,11 +1,13 @@
 import clsx from 'clsx';
 import type { Plan, Roast } from '../../api/types';
 import { Said } from '../../words/Said';
-import { clock, day } from '../../units/time';
+import { day } from '../../units/time';
+import { useClock } from '../../units/units';
 import { useLogging } from '../useLogging';
 
 /** What has to lie ready, by the hour it is needed, ticked off by thumb. */
 export function KitList({ plan, roast, now }: { plan: Plan; roast: Roast; now: number }) {
+  const clock = useClock();
   const log = useLogging(roast);
   const ticked = new Map(roast.events.filter((event) => event.entry?.startsWith('kit.')).map((event) => [event.entry, event.id]));
   return (

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { capital } from '../../words/say';
 import type { Reference } from '../../api/types';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
@@ -60,7 +61,7 @@ export function StageFields({ number, only, last, stage, buried, tough, kind, re
         <Choice
           label={only ? 'Cooker' : 'On'}
           value={stage.cooker}
-          options={cookers.map((cooker) => ({ id: cooker.id, name: cooker.name }))}
+          options={cookers.map((cooker) => ({ id: cooker.id, name: cooker.name, closed: capital(cooker.short) }))}
           errors={errors.cooker}
           onChange={(id) => onChange({ ...withoutHeat(stage), cooker: id, ...usualHeat(reference, id) })}
         />

@@ -152,7 +152,7 @@ describe('sides on the skewer', () => {
 
 describe('to buy', () => {
   it('goes aisle by aisle, in the cook’s own units', () => {
-    show(<ShoppingList plan={aRoast().plan} />, { temperatureUnit: 'f', massUnit: 'lb' });
+    show(<ShoppingList plan={aRoast().plan} />, { temperatureUnit: 'f', massUnit: 'lb', clockHours: 24 });
     const region = screen.getByRole('region', { name: 'To buy' });
     expect(
       within(region)
