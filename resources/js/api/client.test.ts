@@ -21,17 +21,19 @@ const me = (csrf: string): Answer => ({ status: 200, body: { user: null, demo: f
 beforeEach(forgetToken);
 afterEach(() => vi.unstubAllGlobals());
 
+const ROAST = { name: 'Ducks', serve_at: '2031-10-04T18:45:00+02:00', dishes: [] };
+
 describe('asking the server', () => {
   it('fetches the token once, and sends it with every change', async () => {
     const asked = answering(me('one'), { status: 200, body: { id: 1 } }, { status: 200, body: { id: 2 } });
-    await call('post', '/api/roasts', { body: { name: 'Ducks' } });
-    await call('put', '/api/roasts/{roast}', { at: { roast: '1' }, body: { name: 'Geese' } });
+    await call('post', '/api/roasts', { body: ROAST });
+    await call('put', '/api/roasts/{roast}', { at: { roast: '1' }, body: { ...ROAST, name: 'Geese' } });
     expect(asked.map((one) => [one.method, one.path, one.token])).toEqual([
       ['GET', '/api/me', undefined],
       ['POST', '/api/roasts', 'one'],
       ['PUT', '/api/roasts/1', 'one'],
     ]);
-    expect(asked[1]?.body).toBe('{"name":"Ducks"}');
+    expect(asked[1]?.body).toBe(JSON.stringify(ROAST));
   });
 
   it('asks without a token where nothing is changed', async () => {
@@ -42,25 +44,25 @@ describe('asking the server', () => {
 
   it('tries once more with a fresh token when the session’s has lapsed', async () => {
     const asked = answering(me('old'), { status: 419 }, me('new'), { status: 200, body: { ok: true } });
-    expect(await call('post', '/api/roasts', { body: {} })).toEqual({ ok: true });
+    expect(await call('post', '/api/roasts', { body: ROAST })).toEqual({ ok: true });
     expect(asked.map((one) => one.token)).toEqual([undefined, 'old', undefined, 'new']);
   });
 
   it('gives up when it has lapsed twice', async () => {
     answering(me('old'), { status: 419 }, me('new'), { status: 419 });
-    await expect(call('post', '/api/roasts', { body: {} })).rejects.toBeInstanceOf(Failed);
+    await expect(call('post', '/api/roasts', { body: ROAST })).rejects.toBeInstanceOf(Failed);
   });
 
   it('takes the token that signing in brings along', async () => {
     const asked = answering(me('out'), { status: 200, body: { user: { name: 'Ada' }, demo: false, csrf: 'in' } }, { status: 200 });
-    await call('post', '/api/login', { body: {} });
-    await call('post', '/api/roasts', { body: {} });
+    await call('post', '/api/login', { body: { email: '', password: '' } });
+    await call('post', '/api/roasts', { body: ROAST });
     expect(asked.at(-1)?.token).toBe('in');
   });
 
   it('passes a refusal on, field by field', async () => {
     answering(me('x'), { status: 422, body: { message: 'No.', errors: { 'dishes.0.mass_kg': ['The mass must be a number.'] } } });
-    const refusal = await call('post', '/api/roasts', { body: {} }).catch((error: unknown) => error);
+    const refusal = await call('post', '/api/roasts', { body: ROAST }).catch((error: unknown) => error);
     expect(refusal).toBeInstanceOf(Refused);
     expect((refusal as Refused).errors['dishes.0.mass_kg']).toEqual(['The mass must be a number.']);
   });

@@ -59,11 +59,9 @@ async function token(): Promise<string> {
   return csrf;
 }
 
-async function send<T>(
-  method: string,
-  path: string,
-  { body, type = 'application/json', quiet = false, signal }: Pick<Asked<string>, 'body' | 'type' | 'quiet' | 'signal'> = {},
-): Promise<T> {
+type Sent = { body?: unknown; type?: string; quiet?: boolean; signal?: AbortSignal };
+
+async function send<T>(method: string, path: string, { body, type = 'application/json', quiet = false, signal }: Sent = {}): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
   if (quiet) headers.Prefer = 'return=minimal';
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
@@ -106,8 +104,12 @@ async function send<T>(
  * Asks the kitchen at an address of the contract (docs/openapi.yaml), which says what is answered. Once more with a fresh token when
  * the session's has lapsed.
  */
-export async function call<V extends Verb, P extends PathOf<V> & string>(verb: V, path: P, ...[asked]: Rest<P>): Promise<AnswerOf<V, P>> {
-  const { at, query, ...sent } = (asked ?? {}) as Asked<string> & { at?: Record<string, string> };
+export async function call<V extends Verb, P extends PathOf<V> & string>(
+  verb: V,
+  path: P,
+  ...[asked]: Rest<V, P>
+): Promise<AnswerOf<V, P>> {
+  const { at, query, ...sent } = (asked ?? {}) as Sent & Where;
   const ask = () => send<AnswerOf<V, P>>(verb.toUpperCase(), filled(path, at, query), sent);
   try {
     return await ask();
@@ -119,7 +121,11 @@ export async function call<V extends Verb, P extends PathOf<V> & string>(verb: V
 }
 
 /** What has no places to be filled in may be asked with nothing more. */
-type Rest<P extends string> = Asked<P> extends { at: Record<string, string> } ? [asked: Asked<P>] : [asked?: Asked<P>];
+type Rest<V extends Verb, P extends PathOf<V>> =
+  Asked<V, P> extends { at: Record<string, string> } ? [asked: Asked<V, P>] : [asked?: Asked<V, P>];
+
+/** As it is filled in, whatever the address. */
+type Where = { at?: Record<string, string>; query?: Record<string, string | number> };
 
 export function forgetToken(): void {
   csrf = '';

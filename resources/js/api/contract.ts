@@ -15,11 +15,23 @@ export type AnswerOf<V extends Verb, P extends PathOf<V>> =
       : Said<All[keyof All & (200 | 201)]>
     : never;
 
+type Given<V extends Verb, P extends PathOf<V>> =
+  paths[P] extends Record<V, { requestBody?: { content: infer Kinds } }>
+    ? Kinds extends { 'application/json': infer Body }
+      ? Body
+      : never
+    : never;
+
+/** What a form holds of it: a number may still be what was typed, which the server refuses at its field. */
+type Typed<T> = T extends number ? number | string | undefined : T extends object ? { [K in keyof T]: Typed<T[K]> } : T;
+
 type Named<P extends string> = P extends `${string}{${infer Name}}${infer Rest}` ? Name | Named<Rest> : never;
 
-export type Asked<P extends string> = {
-  /** as JSON; text goes as it is */
-  body?: unknown;
+export type BodyOf<V extends Verb, P extends PathOf<V>> = Typed<Given<V, P>>;
+
+export type Asked<V extends Verb, P extends PathOf<V>> = {
+  /** as JSON, of the shape that the contract has for it; text goes as it is */
+  body?: BodyOf<V, P> | string;
   /** of a body that is text */
   type?: string;
   query?: Record<string, string | number>;

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client';
+import type { BodyOf } from './contract';
 import type { BrokenRoast, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
@@ -18,7 +19,7 @@ export const keys = {
   sides: ['sides'] as const,
   cookers: ['cookers'] as const,
   preview: (file: RoastFile | null) => ['preview', file] as const,
-  ask: (id: string, question: Record<string, unknown> | null) => ['ask', id, question] as const,
+  ask: (id: string, question: BodyOf<'post', '/api/cookers/{cooker}/ask'> | null) => ['ask', id, question] as const,
   /** all questions, and all roasts: what a cooker learnt tells in both */
   asked: ['ask'] as const,
   everyRoast: ['roast'] as const,
@@ -60,7 +61,7 @@ export const useRoast = (id: string) =>
 export const usePreview = (file: RoastFile | null) =>
   useQuery({
     queryKey: keys.preview(file),
-    queryFn: ({ signal }) => call('post', '/api/preview', { body: file, signal }),
+    queryFn: ({ signal }) => call('post', '/api/preview', { body: file ?? undefined, signal }),
     enabled: file !== null,
     placeholderData: keepPreviousData,
     staleTime: 60_000,
@@ -76,7 +77,7 @@ export const useCookers = () => useQuery({ queryKey: keys.cookers, queryFn: ({ s
 export const useAnswer = (id: string, question: Record<string, unknown> | null) =>
   useQuery({
     queryKey: keys.ask(id, question),
-    queryFn: ({ signal }) => call('post', '/api/cookers/{cooker}/ask', { at: { cooker: id }, body: question, signal }),
+    queryFn: ({ signal }) => call('post', '/api/cookers/{cooker}/ask', { at: { cooker: id }, body: question ?? undefined, signal }),
     enabled: question !== null,
     placeholderData: keepPreviousData,
     retry: false,

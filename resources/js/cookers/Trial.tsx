@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { call, Refused } from '../api/client';
+import type { BodyOf } from '../api/contract';
 import { useCookerChange } from '../api/queries';
 import type { OwnCooker } from '../api/types';
 import { NumberField, type Typed } from '../ui/NumberField';
@@ -23,7 +24,7 @@ export function Trial({ cooker }: { cooker: OwnCooker }) {
   const [wind, setWind] = useState<Typed>(cooker.weather.wind_ms);
   const [phase, setPhase] = useState<Phase>('settled');
   const [minutes, setMinutes] = useState<Typed>(undefined);
-  const log = useCookerChange<Record<string, unknown>>((body) =>
+  const log = useCookerChange<BodyOf<'post', '/api/cookers/{cooker}/observations'>>((body) =>
     call('post', '/api/cookers/{cooker}/observations', { at: { cooker: cooker.id }, body }),
   );
   const errors = log.error instanceof Refused ? log.error.errors : {};

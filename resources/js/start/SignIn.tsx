@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
+import type { Me } from '../api/types';
 import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
 import { inkOn, temperatureCss } from '../charts/temperature';
@@ -13,12 +14,12 @@ export function SignIn({ demo }: { demo: boolean }) {
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
 
-  const enter = async (path: '/api/login' | '/api/register' | '/api/demo', body?: Record<string, string>) => {
+  const enter = async (ask: () => Promise<Me>) => {
     setBusy(true);
     setErrors({});
     setTrouble('');
     try {
-      cache.setQueryData(keys.me, await call('post', path, { body }));
+      cache.setQueryData(keys.me, await ask());
     } catch (error) {
       if (error instanceof Refused) setErrors(error.errors);
       else setTrouble((error as Error).message);
@@ -30,11 +31,9 @@ export function SignIn({ demo }: { demo: boolean }) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const text = (name: string) => String(form.get(name) ?? '');
-    void enter(
-      joining ? '/api/register' : '/api/login',
-      joining
-        ? { name: text('name'), email: text('email'), password: text('password') }
-        : { email: text('email'), password: text('password') },
+    const who = { email: text('email'), password: text('password') };
+    void enter(() =>
+      joining ? call('post', '/api/register', { body: { ...who, name: text('name') } }) : call('post', '/api/login', { body: who }),
     );
   };
 
@@ -54,7 +53,12 @@ export function SignIn({ demo }: { demo: boolean }) {
           <div className="opens mb-8">
             <h2 className="text-xl">Look round first</h2>
             <p className="mt-1 text-soft">A rowing club’s supper at an old weir is on the kettle right now.</p>
-            <button type="button" className="push push-ember mt-3 w-full" disabled={busy} onClick={() => void enter('/api/demo')}>
+            <button
+              type="button"
+              className="push push-ember mt-3 w-full"
+              disabled={busy}
+              onClick={() => void enter(() => call('post', '/api/demo'))}
+            >
               Step into the demo kitchen
             </button>
           </div>
