@@ -25,6 +25,11 @@ use Diatherm\Safety\SafeMinimum;
 final readonly class Forecast
 {
     /** Records of its course that are kept: a line between two is off by less than a tenth of a kelvin. */
+    /** Nothing is asked of a core that has cooled below this, well under what is held hot, and it is looked at so often. */
+    private const COOLED_C = 50.0;
+
+    private const LOOKED_EVERY_S = 900.0;
+
     private const RECORDS = 240;
 
     /** The lid lift whose price is told. */
@@ -155,7 +160,12 @@ final readonly class Forecast
     {
         $off = $cook->body->elapsedS();
         $cook->rest(60.0 * $dish->leastRestMinutes());
-        $cook->rest(Coast::FOLLOWED_REST_S);
+        $after = $cook->body->elapsedS() + Coast::FOLLOWED_REST_S;
+        do {
+            $before = $cook->body->coreC();
+            $cook->rest(self::LOOKED_EVERY_S);
+            $cooled = $cook->body->coreC() < min($before, self::COOLED_C);
+        } while (! $cooled && $cook->body->elapsedS() < $after - 1.0);
 
         return Coast::held($dish, $trace, $cook->stageStartsS, $off, $judged);
     }

@@ -136,14 +136,30 @@ final readonly class FireFloor
      */
     public function field(int $columns, int $rows, float $heightM): array
     {
-        return array_map(fn (int $j): array => array_map(
-            fn (int $i): float => $this->downWm2(
-                (($i + 0.5) / $columns - 0.5) * $this->lengthM,
-                (($j + 0.5) / $rows - 0.5) * $this->widthM,
-                $heightM,
-            ),
-            range(0, $columns - 1),
-        ), range(0, $rows - 1));
+        // downWm2 at each of them, written out: hundreds of places by hundreds of squares.
+        [$xs, $ys, $watts] = $this->squares === [] ? [[], [], []] : [
+            array_column($this->squares, 0), array_column($this->squares, 1), array_column($this->squares, 2),
+        ];
+        $h2 = $heightM * $heightM;
+        $field = [];
+        for ($j = 0; $j < $rows; $j++) {
+            $y = (($j + 0.5) / $rows - 0.5) * $this->widthM;
+            $across = array_map(fn (float $sy): float => ($sy - $y) * ($sy - $y) + $h2, $ys);
+            $row = [];
+            for ($i = 0; $i < $columns; $i++) {
+                $x = (($i + 0.5) / $columns - 0.5) * $this->lengthM;
+                $sum = 0.0;
+                foreach ($across as $k => $r2) {
+                    $along = $xs[$k] - $x;
+                    $r2 += $along * $along;
+                    $sum += $watts[$k] / ($r2 * $r2);
+                }
+                $row[] = $h2 * $sum / M_PI;
+            }
+            $field[] = $row;
+        }
+
+        return $field;
     }
 
     /**
