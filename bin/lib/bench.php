@@ -151,7 +151,10 @@ $call = function (string $method, string $path, mixed $body = null, string $csrf
 };
 $csrf = $call('GET', '/api/me')[0]['csrf'];
 $csrf = $call('POST', '/api/demo', null, $csrf)[0]['csrf'];
-$roasts = array_column($call('GET', '/api/roasts')[0], null, 'status');
+$all = $call('GET', '/api/roasts')[0];
+// The first of each: an ordinary joint; the last that is planned is a whole lamb over wood.
+$roasts = array_column(array_reverse($all), null, 'status');
+$whole = array_column($all, null, 'status')['planned']['file'];
 $cooking = $roasts['cooking']['id'];
 $cooker = $call('GET', '/api/cookers')[0][0]['id'];
 $file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $roasts['planned']['file'];
@@ -183,6 +186,11 @@ $routes = [
         $file['dishes'][0]['mass_kg'] = round($file['dishes'][0]['mass_kg'] + 0.001, 3);
 
         return $call('POST', '/api/preview', $file, $csrf);
+    },
+    '  of a whole lamb on a spit over wood' => function () use ($call, &$whole, $csrf): array {
+        $whole['dishes'][0]['mass_kg'] = round($whole['dishes'][0]['mass_kg'] + 0.001, 3);
+
+        return $call('POST', '/api/preview', $whole, $csrf);
     },
     'POST /api/roasts' => fn () => $call('POST', '/api/roasts', $file, $csrf),
     'GET /api/roasts of 60' => fn () => $call('GET', '/api/roasts'),
