@@ -15,6 +15,7 @@ use Illuminate\Validation\ValidationException;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/devices.php',
         commands: __DIR__.'/../routes/console.php',
         health: '/up',
     )

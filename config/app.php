@@ -22,6 +22,7 @@ return [
         'sign_in' => (int) env('LIMIT_SIGN_IN', 20),
         'demo' => (int) env('LIMIT_DEMO', 10),
         'compute' => (int) env('LIMIT_COMPUTE', 600),
+        'devices' => (int) env('LIMIT_DEVICES', 240),
         'compute_in_demo' => (int) env('LIMIT_COMPUTE_IN_DEMO', 300),
     ],
 ];

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CookerController;
+use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HandsController;
 use App\Http\Controllers\LogController;
@@ -56,6 +57,14 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::post('sides', [OwnSideController::class, 'store']);
         Route::get('sides/{side}', [OwnSideController::class, 'export'])->middleware('can:use,side');
         Route::delete('sides/{side}', [OwnSideController::class, 'destroy'])->middleware('can:use,side');
+
+        Route::get('devices', [DeviceController::class, 'index']);
+        Route::post('devices', [DeviceController::class, 'store']);
+        Route::prefix('devices/{device}')->middleware('can:use,device')->group(function (): void {
+            Route::put('/', [DeviceController::class, 'update']);
+            Route::delete('/', [DeviceController::class, 'destroy']);
+            Route::post('token', [DeviceController::class, 'token']);
+        });
 
         Route::get('mixes', [MixController::class, 'index']);
         Route::post('mixes', [MixController::class, 'store']);

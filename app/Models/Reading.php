@@ -15,21 +15,23 @@ use Illuminate\Database\Eloquent\Model;
  * @property CarbonImmutable $at
  * @property ReadingPlace $place
  * @property float $celsius
+ * @property string|null $device_id  that it came from; null for a hand
+ * @property int|null $channel  of its probe
  * @property bool $sure  said to be right though it looks odd
  */
 final class Reading extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['client_id', 'dish', 'at', 'place', 'celsius', 'sure'];
+    protected $fillable = ['client_id', 'dish', 'at', 'place', 'celsius', 'sure', 'device_id', 'channel'];
 
-    protected $attributes = ['sure' => false];
+    protected $attributes = ['sure' => false, 'device_id' => null, 'channel' => null];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime', 'sure' => 'boolean', 'place' => ReadingPlace::class];
+        return ['at' => 'immutable_datetime', 'sure' => 'boolean', 'channel' => 'integer', 'place' => ReadingPlace::class];
     }
 }

@@ -93,6 +93,12 @@ final class Roast extends Model
         return $many;
     }
 
+    /** @return HasMany<Device, $this> that read for it */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class);
+    }
+
     /** Its row, held until the transaction ends: writes to one log follow one another. */
     public function held(): self
     {

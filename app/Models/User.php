@@ -54,6 +54,12 @@ final class User extends Authenticatable
         return $this->hasMany(OwnSide::class);
     }
 
+    /** @return HasMany<Device, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class);
+    }
+
     /** @return HasMany<Cooker, $this> */
     public function cookers(): HasMany
     {

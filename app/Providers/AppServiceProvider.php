@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\Device;
 use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -23,6 +24,11 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('sign-in', fn (Request $request): Limit => self::perMinute('sign_in', (string) $request->ip()));
         RateLimiter::for('demo', fn (Request $request): Limit => self::perMinute('demo', (string) $request->ip()));
         RateLimiter::for('hands', fn (Request $request): Limit => self::perMinute('compute_in_demo', (string) $request->ip()));
+        RateLimiter::for('devices', function (Request $request): Limit {
+            $device = $request->user();
+
+            return self::perMinute('devices', $device instanceof Device ? $device->id : (string) $request->ip());
+        });
         RateLimiter::for('compute', function (Request $request): Limit {
             $cook = $request->user();
 

@@ -40,11 +40,15 @@ final class Diary
     /** @var array<int, array<int, CarbonImmutable>> by dish and stage */
     private readonly array $starts;
 
+    /** @var list<Reading> that tell something, in order of time */
+    public readonly array $readings;
+
     public function __construct(
         private readonly Roast $stored,
         private readonly CoreRoast $roast,
         private readonly CarbonImmutable $now,
     ) {
+        $this->readings = Told::of($stored->readings, $now);
         $starts = [];
         foreach ($stored->events as $event) {
             $stage = $event->kind === EventKind::Stage ? $event->stage : null;
@@ -100,7 +104,7 @@ final class Diary
         $pulled = $this->pulledAt($dish);
         $cookers = $this->cookersOf($this->roast->dishes[$dish]);
         $readings = [];
-        foreach ($this->stored->readings as $reading) {
+        foreach ($this->readings as $reading) {
             $at = $since($reading->at);
             if ($reading->place === ReadingPlace::Cooker && $at >= -self::BEFORE_ON_S && in_array(
                 $this->cookerAt($reading->dish, $reading->at),
@@ -147,7 +151,7 @@ final class Diary
     public function cookerReadings(string $kind, bool $fresh = false): array
     {
         $readings = [];
-        foreach ($this->stored->readings as $reading) {
+        foreach ($this->readings as $reading) {
             if ($reading->place === ReadingPlace::Cooker && $this->cookerAt(
                 $reading->dish,
                 $reading->at,
@@ -211,7 +215,7 @@ final class Diary
     {
         $on = $this->onAt($dish);
         $readings = [];
-        foreach ($this->stored->readings as $reading) {
+        foreach ($this->readings as $reading) {
             if ($on !== null && $reading->dish === $dish && $reading->place !== ReadingPlace::Cooker) {
                 $readings[] = CoreReading::of(
                     $reading->client_id,

@@ -24,7 +24,7 @@ final class Lessons
         $kind = $fire->stove->equipment->kind->id;
         $pace = max(self::AFTER_LID_MINUTES, $fire->stove->curve->paceMinutes($fire->steps[0]->targetC, $fire->stove->weather));
         $lessons = [];
-        foreach ($day->stored->readings as $reading) {
+        foreach ($day->diary->readings as $reading) {
             if ($reading->place !== ReadingPlace::Cooker || $day->diary->isOdd($reading) || $day->diary->cookerAt(
                 $reading->dish,
                 $reading->at,

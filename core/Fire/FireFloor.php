@@ -141,8 +141,8 @@ final readonly class FireFloor
             array_column($this->squares, 0), array_column($this->squares, 1), array_column($this->squares, 2),
         ];
         $h2 = $heightM * $heightM;
-        $field = [];
-        for ($j = 0; $j < $rows; $j++) {
+
+        return array_map(function (int $j) use ($columns, $rows, $xs, $ys, $watts, $h2): array {
             $y = (($j + 0.5) / $rows - 0.5) * $this->widthM;
             $across = array_map(fn (float $sy): float => ($sy - $y) * ($sy - $y) + $h2, $ys);
             $row = [];
@@ -156,10 +156,9 @@ final readonly class FireFloor
                 }
                 $row[] = $h2 * $sum / M_PI;
             }
-            $field[] = $row;
-        }
 
-        return $field;
+            return $row;
+        }, range(0, $rows - 1));
     }
 
     /**

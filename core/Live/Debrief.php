@@ -65,7 +65,7 @@ final class Debrief
                 ? Message::of('debrief.as_planned')
                 : Message::of($late > 0 ? 'debrief.longer' : 'debrief.shorter', duration: Quantity::duration(abs($late))),
         )];
-        $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id] === Verdict::Counts));
+        $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id]->isCounted()));
         $findings[] = self::atThePull($plannedPullC, $fact, $counted);
         $findings[] = self::atItsPeak($dish, $fact, $counted);
         $safe = $fact->atCarving->minimum;
@@ -168,7 +168,7 @@ final class Debrief
     /** @return list<Finding> */
     private static function learnt(Dish $dish, LiveForecast $fact, Course $course): array
     {
-        $counted = count(array_filter($fact->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts));
+        $counted = count(array_filter($fact->verdicts, fn (Verdict $verdict): bool => $verdict->isCounted()));
         if ($counted < self::FEWEST_READINGS) {
             return [
                 new Finding(

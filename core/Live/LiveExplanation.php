@@ -18,7 +18,7 @@ final class LiveExplanation
     /** @return list<Working> */
     public static function of(LiveForecast $live, Dish $dish): array
     {
-        $counted = count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts));
+        $counted = count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict->isCounted()));
         $learnt = [
             Input::of('readings_that_count', Message::of('why_live.of', counted: $counted, all: count($live->verdicts))),
             Input::of(

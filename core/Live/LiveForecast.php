@@ -95,8 +95,8 @@ final readonly class LiveForecast
         float $plannedPullC,
         float $leastMinutes = 0.0,
     ): self {
-        $verdicts = Sieve::judge($readings, $dish, $course);
-        $counting = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
+        $sifted = Sieve::judge($readings, $dish, $course);
+        [$verdicts, $counting] = [$sifted->verdicts, $sifted->counting];
         $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
         $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC, $plannedPullC);
         $guess = $posterior->middle();

@@ -17,6 +17,9 @@ final class Sieve
     /** Readings of different places this close together are one round of probing. Common practice. */
     private const ROUND_S = 300.0;
 
+    /** A place that was not read for so long is read no more: a round of probing comes sooner. Common practice. */
+    private const HEARD_S = 900.0;
+
     /** A probe's own scatter, with its placing. Common practice. */
     private const SLACK_K = 3.0;
 
@@ -49,9 +52,8 @@ final class Sieve
 
     /**
      * @param  list<Reading>  $readings  in order of time
-     * @return array<string, Verdict> by id of the reading
      */
-    public static function judge(array $readings, Dish $dish, Course $course): array
+    public static function judge(array $readings, Dish $dish, Course $course): Sifted
     {
         $verdicts = [];
         $places = [];
@@ -67,7 +69,16 @@ final class Sieve
 
         $trusted = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
 
-        return array_replace($verdicts, self::coldest($trusted, $course));
+        [$colder, $lessK] = self::coldest($trusted, $course);
+        $verdicts = array_replace($verdicts, $colder);
+        $counting = [];
+        foreach ($readings as $reading) {
+            if ($verdicts[$reading->id]->isCounted()) {
+                $counting[] = isset($lessK[$reading->id]) ? $reading->less($lessK[$reading->id]) : $reading;
+            }
+        }
+
+        return new Sifted($verdicts, $counting);
     }
 
     /** What can be said of one reading by itself. */
@@ -149,33 +160,37 @@ final class Sieve
     }
 
     /**
-     * Of several places, and of what sank while on the heat, the colder decides.
+     * Of several places, and of what sank while on the heat, the colder decides. Once the colder place is read no more, as when its
+     * probe slipped out, the warmer one counts again, less what was between them.
      *
      * @param  list<Reading>  $readings  trusted ones, in order of time
-     * @return array<string, Verdict>
+     * @return array{array<string, Verdict>, array<string, float>} by id of the reading: verdicts, and what is taken off it, K
      */
     private static function coldest(array $readings, Course $course): array
     {
         $verdicts = [];
+        $lessK = [];
         /** @var array<string, Reading> $last the last reading of each place */
         $last = [];
-        /** @var array<string, string> $colder place => a place that was found colder */
+        /** @var array<string, array{place: string, lessK: float}> $colder place => one that was found colder, and by how much */
         $colder = [];
         foreach ($readings as $reading) {
             foreach ($last as $place => $other) {
                 if ($place === $reading->place || $reading->seconds - $other->seconds > self::ROUND_S) {
                     continue;
                 }
-                if ($reading->celsius < $other->celsius) {
-                    $colder[$place] = $reading->place;
-                    unset($colder[$reading->place]);
-                    $verdicts[$other->id] = Verdict::NotTheColdest;
-                } else {
-                    $colder[$reading->place] = $place;
-                }
+                [$warm, $cold] = $reading->celsius < $other->celsius ? [$other, $reading] : [$reading, $other];
+                $verdicts[$warm->id] = Verdict::NotTheColdest;
+                unset($colder[$cold->place]);
+                $colder[$warm->place] = ['place' => $cold->place, 'lessK' => $warm->celsius - $cold->celsius];
             }
-            if (isset($colder[$reading->place])) {
-                $verdicts[$reading->id] = Verdict::NotTheColdest;
+            $found = $colder[$reading->place] ?? null;
+            if ($found !== null) {
+                $isHeard = $reading->seconds - $last[$found['place']]->seconds <= self::HEARD_S;
+                $verdicts[$reading->id] = $isHeard ? Verdict::NotTheColdest : Verdict::LessAColder;
+                if (! $isHeard) {
+                    $lessK[$reading->id] = $found['lessK'];
+                }
             }
             $before = $last[$reading->place] ?? null;
             $onTheHeat = $course->pulledS === null || $reading->seconds < $course->pulledS;
@@ -186,7 +201,7 @@ final class Sieve
             $last[$reading->place] = $reading;
         }
 
-        return $verdicts;
+        return [$verdicts, $lessK];
     }
 
     /** No core gains more than this in $minutes, K. */

@@ -16,8 +16,15 @@ enum Verdict: string
     case RisesTooFast = 'rises_too_fast';
     case Outvoted = 'outvoted';
     case NotTheColdest = 'not_the_coldest';
+    case LessAColder = 'less_a_colder';
     case NotOnTheHeat = 'not_on_the_heat';
     case OddForTheCooker = 'odd_for_the_cooker';
+
+    /** Whether it moves the forecast. */
+    public function isCounted(): bool
+    {
+        return $this === self::Counts || $this === self::LessAColder;
+    }
 
     public function inWords(): Message
     {

@@ -161,10 +161,11 @@ it('lets the coldest place decide', function () {
     $verdicts = Sieve::judge([
         Reading::of('breast', 3000.0, 'breast', 26.0), Reading::of('thigh', 3060.0, 'thigh', 22.0),
         Reading::of('breast later', 4200.0, 'breast', 40.0), Reading::of('thigh later', 4800.0, 'thigh', 42.0),
-    ], $dish, Course::asPlanned());
+    ], $dish, Course::asPlanned())->verdicts;
+    // By itself, a while later, the warmer place tells of the colder one by as much less as it was.
     expect($verdicts)->toBe(
         [
-            'breast' => Verdict::NotTheColdest, 'thigh' => Verdict::Counts, 'breast later' => Verdict::NotTheColdest,
+            'breast' => Verdict::NotTheColdest, 'thigh' => Verdict::Counts, 'breast later' => Verdict::LessAColder,
             'thigh later' => Verdict::Counts,
         ],
     );
@@ -175,7 +176,7 @@ it('drops an earlier reading when a later one shows that it was not the core', f
         [Reading::of('shallow', 3600.0, 'core', 38.0), Reading::of('deep', 4500.0, 'core', 31.0)],
         Samples::dish(),
         Course::asPlanned(),
-    );
+    )->verdicts;
     expect($verdicts)->toBe(['shallow' => Verdict::NotTheColdest, 'deep' => Verdict::Counts]);
 });
 

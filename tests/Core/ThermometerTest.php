@@ -251,7 +251,7 @@ function verdicts(array $readings, string $cut = 'chicken'): array
             ),
             dishOf($cut, 'kettle'),
             Course::asPlanned(),
-        ),
+        )->verdicts,
     );
 }
 
@@ -285,7 +285,7 @@ it('finds the truth among strays, whatever they are, over three hundred evenings
             );
             $true["r$n"] = ! $stray;
         }
-        $judged = Sieve::judge($readings, $dish, Course::asPlanned());
+        $judged = Sieve::judge($readings, $dish, Course::asPlanned())->verdicts;
         $last = end($readings);
         expect($judged[$last->id])->toBe(Verdict::Counts, "evening $evening");
         $worst = max(

@@ -139,7 +139,7 @@ function routes(): array
 }
 
 it('answers nonsense with a message at a field, never with a failure', function (string $method, string $path, Closure $sound, int $bodies) {
-    config(['app.limits' => ['compute' => 1_000_000, 'compute_in_demo' => 1_000_000, 'sign_in' => 1_000_000, 'demo' => 1_000_000]]);
+    config(['app.limits' => ['compute' => 1_000_000, 'compute_in_demo' => 1_000_000, 'sign_in' => 1_000_000, 'demo' => 1_000_000, 'devices' => 1_000_000]]);
     $roast = $this->roast();
     $this->log($roast, 'on', 60);
     $cooker = $this->postJson('/api/cookers', ['name' => 'Fuzzed', 'kind' => 'kettle'])->assertCreated()->json('id');

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Models\Device;
 use App\Models\Event;
 use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\ReadingPlace;
+use App\Models\Roast;
 use App\Roasts\Day;
 use App\Roasts\Prospect;
 use App\Roasts\Review;
@@ -159,7 +161,8 @@ final class RoastResource extends JsonResource
                     ? null
                     : [
                         'id' => $live->belief->newest->id,
-                        'celsius' => $live->belief->newest->celsius,
+                        // As the thermometer showed it, whatever is taken off for a colder place.
+                        'celsius' => $this->shown($live->belief->newest->id) ?? $live->belief->newest->celsius,
                         'at' => $time($on->addMilliseconds((int) round(1000.0 * $live->belief->newest->seconds))),
                     ],
                 'disagrees' => $live->belief->disagrees(),
@@ -176,7 +179,7 @@ final class RoastResource extends JsonResource
                 'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere
                     ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes)))
                     : null,
-                'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict === Verdict::Counts)),
+                'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict->isCounted())),
                 'heat_factor' => round($live->guess->reached(60.0 * $live->cookMinutes->likely), 3),
                 'thickness_factor' => round($live->guess->thickness, 3),
                 'warnings' => PlanResource::warnings($live->cautions),
@@ -232,7 +235,11 @@ final class RoastResource extends JsonResource
         return [
             // To be cooked again: what came between on that day does not come again.
             'as_planned' => $changed->before['inputs'] ?? $stored->inputs,
-            'readings' => array_values($stored->readings->map(fn (Reading $reading): array => $this->reading($reading))->all()),
+            'readings' => array_map($this->reading(...), $this->resource->diary->readings),
+            'devices' => array_map(
+                fn (Device $device): array => (new DeviceResource($device))->toArray(),
+                self::devices($stored),
+            ),
             'events' => array_values($stored->events->map(fn (Event $event): array => [
                 'id' => $event->client_id,
                 'dish' => $event->dish,
@@ -258,6 +265,24 @@ final class RoastResource extends JsonResource
                 ], $findings), Review::of($this->resource)),
             ],
         ];
+    }
+
+    private function shown(string $id): ?float
+    {
+        foreach ($this->resource->diary->readings as $reading) {
+            if ($reading->client_id === $id) {
+                return $reading->celsius;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Device> */
+    private static function devices(Roast $stored): array
+    {
+        /** @var list<Device> */
+        return $stored->devices()->orderBy('name')->get()->all();
     }
 
     private function isOnOpenFire(int $dish): bool
@@ -286,7 +311,9 @@ final class RoastResource extends JsonResource
                 ? round(HandTest::secondsOfWall($reading->celsius), 1)
                 : null,
             'sure' => $reading->sure,
-            'counts' => $verdict === Verdict::Counts,
+            'device' => $reading->device_id,
+            'channel' => $reading->channel,
+            'counts' => $verdict->isCounted(),
             'verdict' => $verdict->inWords(),
         ];
     }

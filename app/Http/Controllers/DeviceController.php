@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Devices\Post;
+use App\Devices\Shelf;
+use App\Http\Requests\DevicePostRequest;
+use App\Http\Requests\DeviceRequest;
+use App\Http\Resources\DeviceResource;
+use App\Models\Device;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Thermometers: the cook keeps them and says where their probes are, they send what they read. */
+final class DeviceController
+{
+    public function index(Request $request): JsonResponse
+    {
+        /** @var User $cook */
+        $cook = $request->user();
+
+        return new JsonResponse(DeviceResource::collection($cook->devices()->orderBy('name')->get()));
+    }
+
+    /** With its token, which is shown this once and kept nowhere. */
+    public function store(DeviceRequest $request): JsonResponse
+    {
+        /** @var User $cook */
+        $cook = $request->user();
+        $device = Shelf::add($cook, $request->name(), $request->roast(), $request->probes());
+
+        return new JsonResponse(['device' => (new DeviceResource($device))->toArray($request), 'token' => Shelf::token($device)], 201);
+    }
+
+    public function update(DeviceRequest $request, Device $device): JsonResponse
+    {
+        Shelf::change($device, $request->name(), $request->roast(), $request->probes());
+
+        return new JsonResponse(new DeviceResource($device));
+    }
+
+    /** Another token: the one before opens nothing any more. */
+    public function token(Request $request, Device $device): JsonResponse
+    {
+        return new JsonResponse(['device' => (new DeviceResource($device))->toArray($request), 'token' => Shelf::token($device)]);
+    }
+
+    public function destroy(Device $device): Response
+    {
+        Shelf::remove($device);
+
+        return new Response(status: 204);
+    }
+
+    /** To the device itself: what it is for. */
+    public function self(Request $request): JsonResponse
+    {
+        /** @var Device $device */
+        $device = $request->user();
+
+        return new JsonResponse(new DeviceResource($device));
+    }
+
+    /** From the device itself. */
+    public function readings(DevicePostRequest $request): JsonResponse
+    {
+        return new JsonResponse(Post::take($request->device(), $request->readings(), $request->percent('battery'), $request->percent('signal')));
+    }
+}
