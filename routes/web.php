@@ -14,6 +14,7 @@ use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\RoastController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WaysController;
+use App\Http\Controllers\WeatherController;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->middleware('no-store')->group(function (): void {
@@ -58,6 +59,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::get('sides/{side}', [OwnSideController::class, 'export'])->middleware('can:use,side');
         Route::delete('sides/{side}', [OwnSideController::class, 'destroy'])->middleware('can:use,side');
 
+        Route::get('weather', WeatherController::class);
         Route::get('devices', [DeviceController::class, 'index']);
         Route::post('devices', [DeviceController::class, 'store']);
         Route::prefix('devices/{device}')->middleware('can:use,device')->group(function (): void {

@@ -6,6 +6,8 @@ namespace App\Providers;
 
 use App\Models\Device;
 use App\Models\User;
+use App\Weather\StandIn;
+use App\Weather\WeatherService;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -16,6 +18,9 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** @var array<class-string, class-string> */
+    public array $bindings = [WeatherService::class => StandIn::class];
+
     public function boot(): void
     {
         JsonResource::withoutWrapping();

@@ -284,6 +284,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
     turn: null,
     tending: [],
     readings: [],
+    devices: [],
     events: [],
     debrief: { planned_curves: [], dishes: [[]] },
     ...more,

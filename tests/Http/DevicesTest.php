@@ -9,6 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Tests\Support\Contract;
+use Tests\Support\Fuzz;
 use Tests\Support\HttpTest;
 
 // Thermometers: each with a token of its own, probes in places, and a log that loses and doubles nothing.
@@ -246,4 +247,30 @@ it('has a stand-in that sends as a real one would, and by which the forecast goe
     $this->artisan('diatherm:thermometer', ['--roast' => $roast->id, '--once' => true, '--slips' => '20', '--bone' => true, '--drops' => true])->assertSuccessful();
     expect($roast->readings()->count())->toBeLessThan($there + 10);
     $this->artisan('diatherm:thermometer', ['--roast' => 'nowhere', '--once' => true])->assertFailed();
+});
+
+it('answers nonsense from a device with a message at a field, never with a failure, and goes on listening', function () {
+    config(['app.limits.devices' => 1_000_000]);
+    [$roast, , $token] = thermometer($this);
+    $cook = $roast->user;
+    Auth::forgetGuards();
+    $fuzz = new Fuzz(20311126);
+    $wrong = [];
+    for ($i = 0; $i < 300; $i++) {
+        $body = $fuzz->body(['battery' => 80, 'signal' => 60, 'readings' => [
+            ['id' => (string) Str::uuid(), 'channel' => 1, 'celsius' => 30.5, 'at' => ago(5)], ['channel' => 2, 'celsius' => null, 'at' => ago(4)],
+        ]]);
+        $answer = $this->call('POST', '/api/device/readings', server: [
+            'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_AUTHORIZATION' => "Bearer $token",
+        ], content: $body);
+        $status = $answer->status();
+        if (! in_array($status, [200, 422], true) || ($status === 422 && ! is_array($answer->json('errors')))) {
+            $wrong[] = "$status to ".mb_substr($body, 0, 300).' '.mb_substr((string) ($answer->exception?->getMessage() ?? ''), 0, 200);
+        }
+    }
+    expect(array_slice($wrong, 0, 5))->toBe([]);
+    Auth::forgetGuards();
+    Auth::shouldUse('web');
+    $this->actingAs($cook, 'web')->getJson("/api/roasts/$roast->id")->assertOk()->assertJsonMissing(['status' => 'broken']);
+    sendAs($this, $token, ['channel' => 1, 'celsius' => 31])->assertOk();
 });

@@ -127,6 +127,7 @@ function routes(): array
             ],
             150,
         ],
+        'a thermometer' => ['POST', '/api/devices', fn (): array => ['name' => 'T'.Str::random(5), 'roast' => null, 'probes' => [['channel' => 1, 'dish' => 0, 'place' => 'core']]], 120],
         'settings of a cook' => ['PATCH', '/api/me', fn (): array => ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24], 80],
         'register' => [
             'POST',

@@ -18,6 +18,8 @@ export const keys = {
   hands: (key: string) => ['hands', key] as const,
   sides: ['sides'] as const,
   cookers: ['cookers'] as const,
+  devices: ['devices'] as const,
+  weather: (of: WeatherOf | null) => ['weather', of] as const,
   preview: (file: RoastFile | null) => ['preview', file] as const,
   ask: (id: string, question: BodyOf<'post', '/api/cookers/{cooker}/ask'> | null) => ['ask', id, question] as const,
   /** all questions, and all roasts: what a cooker learnt tells in both */
@@ -72,6 +74,35 @@ export const usePreview = (file: RoastFile | null) =>
 export const useOwnSides = () => useQuery({ queryKey: keys.sides, queryFn: ({ signal }) => call('get', '/api/sides', { signal }) });
 
 export const useCookers = () => useQuery({ queryKey: keys.cookers, queryFn: ({ signal }) => call('get', '/api/cookers', { signal }) });
+
+/** A place, and some hours as moments in ms. */
+export type WeatherOf = { latitude: number; longitude: number; from: number; until: number };
+
+const WEATHER_STANDS_MS = 15 * 60_000;
+
+/** Asked for by the quarter of an hour, so that a clock that ticks asks nothing. */
+const quarter = (moment: number) => Math.floor(moment / WEATHER_STANDS_MS) * WEATHER_STANDS_MS;
+
+export function useWeather(of: WeatherOf | null) {
+  const asked = of === null ? null : { ...of, from: quarter(of.from), until: quarter(of.until + WEATHER_STANDS_MS - 1) };
+  return useQuery({
+    queryKey: keys.weather(asked),
+    queryFn: ({ signal }) =>
+      call('get', '/api/weather', {
+        query: {
+          latitude: asked?.latitude ?? 0,
+          longitude: asked?.longitude ?? 0,
+          from: new Date(asked?.from ?? 0).toISOString(),
+          until: new Date(asked?.until ?? 0).toISOString(),
+        },
+        signal,
+      }),
+    enabled: asked !== null,
+    staleTime: WEATHER_STANDS_MS,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+}
 
 /** What a cooker answers in a weather, either way. */
 export const useAnswer = (id: string, question: Record<string, unknown> | null) =>

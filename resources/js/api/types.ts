@@ -1,6 +1,6 @@
 import type { components } from './schema';
 
-type Schemas = components['schemas'];
+export type Schemas = components['schemas'];
 export type Me = Schemas['Me'];
 export type Reference = Schemas['Reference'];
 export type Cut = Schemas['Cut'];
@@ -48,3 +48,5 @@ export type CookerAnswer = Schemas['CookerAnswer'];
 export type Observation = Schemas['Observation'];
 export type NewObservation = Schemas['NewObservation'];
 export type Finding = Schemas['Finding'];
+export type Device = Schemas['Device'];
+export type DeviceFile = Schemas['DeviceFile'];

@@ -5,7 +5,7 @@ import { useRoom } from '../ui/useRoom';
 import { roundTimes } from '../units/time';
 import { useUnits, useClock } from '../units/units';
 
-type Mark = { minutes: number; celsius: number; counts: boolean };
+type Mark = { minutes: number; celsius: number; counts: boolean; small?: boolean };
 
 type Props = {
   pictures: Pictures;
@@ -247,7 +247,18 @@ export function CoreCurve({
         {readings.map((mark) =>
           mark.minutes < from ||
           mark.minutes > end ||
-          (!mark.counts && (mark.celsius > hottest + 7 || format.toDegrees(mark.celsius) < low)) ? null : mark.counts ? (
+          (!mark.counts && (mark.celsius > hottest + 7 || format.toDegrees(mark.celsius) < low)) ? null : mark.small === true ? (
+            // Sent every few minutes: a trail, not marks.
+            <circle
+              key={`${mark.minutes}:${mark.celsius}`}
+              cx={x(mark.minutes)}
+              cy={yOf(mark.celsius)}
+              r="2.25"
+              fill={mark.counts ? 'var(--water)' : 'var(--hair)'}
+            >
+              <title>{`${time(mark.minutes)}: ${format.temperature(mark.celsius, 1)}${mark.counts ? '' : ', left out'}`}</title>
+            </circle>
+          ) : mark.counts ? (
             <circle
               key={`${mark.minutes}:${mark.celsius}`}
               cx={x(mark.minutes)}

@@ -70,7 +70,7 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
               {dish === 0 && <path d={`M ${width - 12} ${y + THREAD / 2 - 4} l 11 4 l -11 4 z`} fill="var(--ink)" />}
               {segments.map((segment) => {
                 const room = x(segment.to) - x(segment.from) - 2;
-                const words = fitting(segment, plan.dishes[dish]?.name ?? '', room);
+                const name = named(namesOf(segment, plan.dishes[dish]?.name ?? ''), x(segment.from) + 1, room, x(now));
                 return (
                   <g key={`${segment.tone}${segment.from}`}>
                     <rect
@@ -83,15 +83,9 @@ export function TimeSkewer({ plan, now }: { plan: Plan; now: number }) {
                       stroke={TONES[segment.tone].line}
                       strokeWidth="1.25"
                     />
-                    {words !== '' && (
-                      <text
-                        x={clearOf(x(now), x(segment.from) + 1, room, words)}
-                        y={y + THREAD / 2 + 4.5}
-                        textAnchor="middle"
-                        fontWeight="650"
-                        fill={TONES[segment.tone].text}
-                      >
-                        {words}
+                    {name.words !== '' && (
+                      <text x={name.x} y={y + THREAD / 2 + 4.5} textAnchor="middle" fontWeight="650" fill={TONES[segment.tone].text}>
+                        {name.words}
                       </text>
                     )}
                     <title>{`${segment.words}, ${clock(segment.from, zone)} to ${clock(segment.to, zone)}`}</title>
@@ -236,20 +230,24 @@ function handsSpoken(plan: Plan): string {
 
 const CHARACTER_PX = 7.4;
 
-/** Where a name in a bar is centred: in its middle, or on the wider side of the needle where that would cross it out. */
-export function clearOf(needle: number, from: number, room: number, words: string): number {
+/**
+ * The longest of some names that a bar has room for and where it is centred: in its middle, or on the wider side of the needle where
+ * that would cross it out. No name where none fits.
+ */
+export function named(choices: readonly string[], from: number, room: number, needle: number): { words: string; x: number } {
+  const reach = (words: string) => words.length * CHARACTER_PX + 8;
+  const longest = (within: number) => choices.find((words) => reach(words) < within) ?? '';
+  const words = longest(room);
   const middle = from + room / 2;
-  const half = (words.length * CHARACTER_PX) / 2 + 4;
-  if (Math.abs(needle - middle) > half) return middle;
+  if (Math.abs(needle - middle) > reach(words) / 2) return { words, x: middle };
   const [before, after] = [needle - from, from + room - needle];
-  if (Math.max(before, after) < 2 * half) return middle;
-  return before > after ? from + before / 2 : needle + after / 2;
+  const shorter = longest(Math.max(before, after));
+  if (shorter === '') return { words, x: middle };
+  return { words: shorter, x: before > after ? from + before / 2 : needle + after / 2 };
 }
 
-function fitting(segment: Segment, dish: string, room: number): string {
-  const choices = segment.tone === 'heat' ? [`${dish} · ${segment.words}`, dish, segment.words] : [segment.words];
-  return choices.find((words) => words.length * CHARACTER_PX + 8 < room) ?? '';
-}
+const namesOf = (segment: Segment, dish: string): string[] =>
+  segment.tone === 'heat' ? [`${dish} · ${segment.words}`, dish, segment.words] : [segment.words];
 
 function readable(times: number[], x: (time: number) => number, gap: number): number[] {
   const serve = times[times.length - 1] ?? 0;

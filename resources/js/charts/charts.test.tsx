@@ -7,17 +7,23 @@ import { CoreCurve } from './CoreCurve';
 import { profileAt, temperatureAt } from './HeatSection';
 import { outlineOf } from './outlines';
 import { inkOn, luminance } from './temperature';
-import { clearOf, segmentsOf } from './TimeSkewer';
+import { named, segmentsOf } from './TimeSkewer';
 
 describe('a name in a bar', () => {
-  it('is never crossed out by the needle where one side has room for it, and never leaves its bar', () => {
-    const half = ('Rack · kettle'.length * 7.4) / 2;
-    for (let room = 110; room < 900; room += 37)
+  it('is never crossed out by the needle where one side has room for a shorter one, and never leaves its bar', () => {
+    const names = ['Rack · kettle', 'Rack', 'kettle'];
+    for (let room = 20; room < 900; room += 17)
       for (let needle = -50; needle < 950; needle += 13) {
-        const middle = clearOf(needle, 0, room, 'Rack · kettle');
-        expect(middle - half).toBeGreaterThanOrEqual(0);
-        expect(middle + half).toBeLessThanOrEqual(room);
-        if (Math.max(needle, room - needle) >= 2 * half + 8) expect(Math.abs(needle - middle)).toBeGreaterThan(half);
+        const { words, x } = named(names, 0, room, needle);
+        const half = (words.length * 7.4) / 2;
+        expect([...names, '']).toContain(words);
+        if (words === '') {
+          expect(room).toBeLessThan(4 * 7.4 + 9);
+          continue;
+        }
+        expect(x - half).toBeGreaterThanOrEqual(0);
+        expect(x + half).toBeLessThanOrEqual(room);
+        if (Math.max(needle, room - needle) > 4 * 7.4 + 8) expect(Math.abs(needle - x)).toBeGreaterThan(half);
       }
   });
 });

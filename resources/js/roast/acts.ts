@@ -67,7 +67,7 @@ export function marksOf(roast: Roast, dish: number, on: number) {
   return {
     readings: roast.readings
       .filter((reading) => reading.dish === dish && reading.place !== COOKER)
-      .map((reading) => ({ minutes: since(reading.at), celsius: reading.celsius, counts: reading.counts })),
+      .map((reading) => ({ minutes: since(reading.at), celsius: reading.celsius, counts: reading.counts, small: reading.device !== null })),
     lifts: roast.events.filter((event) => event.dish === dish && LID_OFF.includes(event.kind)).map((event) => since(event.at)),
   };
 }

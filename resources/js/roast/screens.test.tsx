@@ -478,6 +478,8 @@ describe('debrief', () => {
         celsius: 171,
         hand_s: null,
         sure: false,
+        device: null,
+        channel: null,
         counts: true,
         verdict: text('Counts'),
       },

@@ -120,17 +120,20 @@ export type Logged = {
 
 export function logged(roast: Roast, say: (message: Message | null) => string): Logged[] {
   return [
-    ...roast.readings.map((reading): Logged => ({
-      what: 'readings',
-      id: reading.id,
-      at: reading.at,
-      dish: reading.dish,
-      words: say(reading.place_words),
-      celsius: reading.celsius,
-      hand_s: reading.hand_s,
-      counts: reading.counts,
-      verdict: say(reading.verdict),
-    })),
+    // What a probe sends every few minutes stands beside the curve, and is nothing to undo.
+    ...roast.readings
+      .filter((reading) => reading.device === null)
+      .map((reading): Logged => ({
+        what: 'readings',
+        id: reading.id,
+        at: reading.at,
+        dish: reading.dish,
+        words: say(reading.place_words),
+        celsius: reading.celsius,
+        hand_s: reading.hand_s,
+        counts: reading.counts,
+        verdict: say(reading.verdict),
+      })),
     ...roast.events.map((event): Logged => ({
       what: 'events',
       id: event.id,

@@ -325,6 +325,8 @@ describe('what is next', () => {
             celsius: 24,
             hand_s: null,
             sure: false,
+            device: null,
+            channel: null,
             counts: false,
             verdict: text('Left out'),
           },

@@ -10,6 +10,7 @@ import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
 import { choreFor, eventFor, mainDish, toDo } from '../acts';
+import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
 import { Keypad } from './Keypad';
 import { logged, useLogging } from '../useLogging';
@@ -21,6 +22,7 @@ import { Act, Key } from './Acts';
 import { History } from './History';
 import { NoteSheet } from './NoteSheet';
 import { DayChanges } from '../ways/DayChanges';
+import { Outside } from './Outside';
 import { OffTheHour } from './OffTheHour';
 import { TendingStrip } from './TendingStrip';
 import { useOddReading } from './useOddReading';
@@ -140,6 +142,7 @@ export function Live({ roast }: { roast: Roast }) {
           <Figures roast={roast} dish={dish} index={index} now={now} />
           {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
           <CoreAdvice dish={dish} />
+          <Outside roast={roast} now={now} />
         </section>
         {tended.length > 0 && (
           <div className="grid content-start gap-4 [grid-area:fire]">
@@ -184,6 +187,7 @@ export function Live({ roast }: { roast: Roast }) {
             </p>
           )}
           <History roast={roast} log={log} />
+          <Probes roast={roast} now={now} />
           {dish.live !== null && dish.on_at !== null && dish.pictures !== undefined && (
             <div className="sm:col-span-2 xl:col-span-1">
               <HeatSection

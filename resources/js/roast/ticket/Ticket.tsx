@@ -11,6 +11,7 @@ import { DishSwitch } from '../DishSwitch';
 import type { Shown } from '../Planner';
 import { DishFields } from './DishFields';
 import { within, type Errors } from './errors';
+import { TakeWeather } from './TakeWeather';
 import { Sides } from './Sides';
 
 type Props = {
@@ -83,7 +84,7 @@ export function Ticket({ draft, onChange, errors, reference, locked, shown }: Pr
       </div>
       <Disclosure defaultOpen={draft.latitude !== undefined || draft.dark_at !== undefined}>
         <DisclosureButton className="-mt-3 flex min-h-11 items-center gap-2 font-semibold">
-          When it gets dark <Caret />
+          Where it is: weather and dusk <Caret />
         </DisclosureButton>
         <DisclosurePanel className="grid grid-cols-2 gap-3">
           <NumberField
@@ -102,8 +103,9 @@ export function Ticket({ draft, onChange, errors, reference, locked, shown }: Pr
             errors={errors.longitude}
             onChange={(longitude) => onChange({ ...draft, longitude })}
           />
+          <TakeWeather draft={draft} onChange={onChange} />
           <div className="col-span-2">
-            <Field label="Or name the hour" errors={errors.dark_at} hint="a headlamp joins the kit when dark comes before the table">
+            <Field label="Name the hour of dark" errors={errors.dark_at} hint="a headlamp joins the kit when dark comes before the table">
               {(control) => (
                 <input
                   {...control}

@@ -1,0 +1,59 @@
+import { useState } from 'react';
+import { serverNow } from '../../api/clock';
+import { useWeather } from '../../api/queries';
+import { at } from '../../units/time';
+import { useUnits } from '../../units/units';
+import type { Draft } from '../draft';
+import { meanOf, weatherWords } from '../weather';
+
+/** A fire is lit about so long before the table. */
+const BEFORE_MS = 3 * 3_600_000;
+
+/** Nobody knows the weather further ahead. */
+const AHEAD_MS = 9 * 86_400_000;
+
+/** The weather of the place and the hours that the roast is out in, put into the plan. */
+export function TakeWeather({ draft, onChange }: { draft: Draft; onChange: (draft: Draft) => void }) {
+  const format = useUnits();
+  const [trouble, setTrouble] = useState('');
+  const [latitude, longitude] = [Number(draft.latitude ?? NaN), Number(draft.longitude ?? NaN)];
+  const serve = at(draft.serve_at);
+  const placed = Number.isFinite(latitude) && Number.isFinite(longitude);
+  const near = serve > serverNow() && serve - serverNow() < AHEAD_MS;
+  const weather = useWeather(placed && near ? { latitude, longitude, from: Math.max(serverNow(), serve - BEFORE_MS), until: serve } : null);
+  const comes = weather.data === undefined ? null : meanOf(weather.data.hours);
+  const here = () => {
+    setTrouble('');
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) =>
+        onChange({ ...draft, latitude: Math.round(coords.latitude * 100) / 100, longitude: Math.round(coords.longitude * 100) / 100 }),
+      () => setTrouble('This device does not say where it is. Type the latitude and longitude.'),
+    );
+  };
+  return (
+    <div className="col-span-2 grid gap-1">
+      <button type="button" className="text-push justify-self-start" onClick={here}>
+        Where I am now
+      </button>
+      {trouble !== '' && (
+        <p role="alert" className="font-semibold text-ember">
+          {trouble}
+        </p>
+      )}
+      {placed && !near && <p className="label">The weather is known for the next nine days.</p>}
+      {weather.isError && (
+        <p role="alert" className="font-semibold text-ember">
+          {weather.error.message}
+        </p>
+      )}
+      {comes !== null && (
+        <p className="flex flex-wrap items-center gap-x-3">
+          <span>Then: {weatherWords(comes, format)}</span>
+          <button type="button" className="push" onClick={() => onChange({ ...draft, ...comes })}>
+            Plan by it
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}
