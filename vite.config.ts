@@ -11,7 +11,11 @@ export default defineConfig({
     manifest: 'manifest.json',
     outDir: 'public/build',
     emptyOutDir: true,
-    rollupOptions: { input: 'resources/js/main.tsx' },
+    rollupOptions: {
+      input: { main: 'resources/js/main.tsx', worker: 'resources/js/worker.ts' },
+      // The worker has a name of its own, by which it is asked for again.
+      output: { entryFileNames: (chunk) => (chunk.name === 'worker' ? 'worker.js' : 'assets/[name]-[hash].js') },
+    },
   },
   test: {
     environment: 'jsdom',

@@ -98,5 +98,10 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::any('{any}', fn () => abort(404))->where('any', '.*');
 });
 
+// Keeps the screens on the device: asked for anew each time, and in charge of the whole kitchen.
+Route::get('worker.js', fn () => response()->file(public_path('build/worker.js'), [
+    'Content-Type' => 'text/javascript; charset=utf-8', 'Cache-Control' => 'no-cache', 'Service-Worker-Allowed' => '/',
+]));
+
 // Every other address is a screen, which the browser draws.
 Route::view('{screen?}', 'app')->where('screen', '.*');

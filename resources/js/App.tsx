@@ -52,7 +52,7 @@ function Kitchen() {
         <Loading what="your kitchen" />
       </div>
     );
-  if (me.isError)
+  if (me.data === undefined)
     return (
       <div className="px-6">
         <Trouble error={me.error} retry={() => void me.refetch()} />

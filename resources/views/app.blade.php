@@ -7,6 +7,9 @@
     <meta name="description" content="Plans, runs and remembers an outdoor roast: the joint, the fire and the hour.">
     <title>Diatherm</title>
     <link rel="icon" type="image/svg+xml" href="/icon.svg">
+    <link rel="manifest" href="/app.webmanifest">
+    <link rel="apple-touch-icon" href="/icon-192.png">
+    <meta name="mobile-web-app-capable" content="yes">
     @vite('resources/js/main.tsx')
 </head>
 <body>

@@ -40,7 +40,8 @@ final class RoastResource extends JsonResource
 
     private const AHEAD_EVERY_MINUTES = 2;
 
-    private const AHEAD_STEPS = 15;
+    /** Three hours: a screen that cannot reach the kitchen moves on along them. */
+    private const AHEAD_STEPS = 90;
 
     public function __construct(Day $day, private readonly bool $whole = true)
     {

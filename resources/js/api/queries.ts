@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { call } from './client';
 import type { BodyOf } from './contract';
 import type { BrokenRoast, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
@@ -27,6 +27,9 @@ export const keys = {
   everyRoast: ['roast'] as const,
 };
 
+/** The list is asked for anew though no screen shows it: it is what opens where there is no network. */
+export const everyList = { queryKey: keys.roasts, refetchType: 'all' as const };
+
 export const useMe = () =>
   useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call('get', '/api/me', { signal }), staleTime: Infinity });
 
@@ -52,11 +55,22 @@ export const useRoasts = () => useQuery({ ...listed, select: sound });
 /** Stored roasts that can no longer be worked out. */
 export const useBrokenRoasts = () => useQuery({ ...listed, select: broken });
 
+const asRoast = (id: string) => ({
+  queryKey: keys.roast(id),
+  queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/roasts/{roast}', { at: { roast: id }, signal }),
+});
+
+/** Roasts that may be wanted where there is no network: told once now, and kept. */
+export async function fetchAhead(cache: QueryClient, ids: readonly string[]): Promise<void> {
+  for (const id of ids) await cache.prefetchQuery({ ...asRoast(id), staleTime: AHEAD_STANDS_MS });
+}
+
+const AHEAD_STANDS_MS = 10 * 60_000;
+
 /** A roast that is on the fire is asked for again and again, so that every device shows the same. */
 export const useRoast = (id: string) =>
   useQuery({
-    queryKey: keys.roast(id),
-    queryFn: ({ signal }) => call('get', '/api/roasts/{roast}', { at: { roast: id }, signal }),
+    ...asRoast(id),
     refetchInterval: (query) => (query.state.data?.status === 'done' ? false : LIVE_POLL_MS),
   });
 
@@ -136,7 +150,19 @@ export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRo
     mutationFn: change,
     onSuccess: (roast) => {
       cache.setQueryData(keys.roast(roast.id), roast);
-      void cache.invalidateQueries({ queryKey: keys.roasts });
+      void cache.invalidateQueries(everyList);
+    },
+  });
+}
+
+/** A change to one roast's log, whose answer is its new state; null where it was a change of what has not been sent yet. */
+export function useRoastLogged<T>(id: string, change: (input: T) => Promise<Roast | BrokenRoast | null>) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (roast) => {
+      if (roast !== null) cache.setQueryData(keys.roast(id), roast);
+      void cache.invalidateQueries(everyList);
     },
   });
 }
@@ -150,7 +176,7 @@ export function useRoastLog<T>(id: string, log: (input: T) => Promise<boolean>) 
   return useMutation({
     mutationFn: log,
     onSuccess: async (isWithTheServer) => {
-      void cache.invalidateQueries({ queryKey: keys.roasts });
+      void cache.invalidateQueries(everyList);
       if (isWithTheServer) await Promise.race([cache.invalidateQueries({ queryKey: keys.roast(id) }), passed(LONGEST_LOOK_MS)]);
     },
   });

@@ -1,5 +1,7 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { useBrokenRoasts, useRoasts } from '../api/queries';
+import { fetchAhead, useBrokenRoasts, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { mainDish, titleOf, toDo } from '../roast/acts';
@@ -16,10 +18,23 @@ import { PastLine } from '../log/PastLine';
 const LAST = 5;
 const THEN = 5;
 
+/** What is cooked until then is kept on the device. */
+const AHEAD_MS = 3 * 86_400_000;
+const MOST_AHEAD = 6;
+
 /** What is on the fire and its next act; what is coming; what was learnt last. */
 export function Hearth() {
   const roasts = useRoasts();
   const now = useNow();
+  const cache = useQueryClient();
+  const ahead = (roasts.data ?? [])
+    .filter((roast) => roast.status !== 'done' && at(roast.plan.serve_at) - now < AHEAD_MS)
+    .slice(0, MOST_AHEAD)
+    .map((roast) => roast.id)
+    .join(' ');
+  useEffect(() => {
+    if (ahead !== '') void fetchAhead(cache, ahead.split(' '));
+  }, [ahead, cache]);
   return (
     <Frame>
       {roasts.isPending && <Loading what="your roasts" />}

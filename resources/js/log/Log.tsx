@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { call } from '../api/client';
-import { keys, useRoasts } from '../api/queries';
+import { everyList, keys, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { titleOf } from '../roast/acts';
 import { FileImport } from '../ui/FileImport';
@@ -82,7 +82,7 @@ function Import() {
   const read = async (text: string) => {
     const roast = await call('post', '/api/roasts/import', { body: text });
     cache.setQueryData(keys.roast(roast.id), roast);
-    void cache.invalidateQueries({ queryKey: keys.roasts });
+    void cache.invalidateQueries(everyList);
     void navigate(`/roasts/${roast.id}/food`);
   };
   return <FileImport label="Open a roast file" onText={read} />;

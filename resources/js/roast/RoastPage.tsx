@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
 import { Failed } from '../api/client';
+import { useOutbox } from '../api/outbox';
 import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
@@ -9,7 +10,7 @@ import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
-import { day } from '../units/time';
+import { at, day, duration } from '../units/time';
 import { useClock } from '../units/units';
 import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
@@ -25,6 +26,7 @@ import { RigView } from './rig/RigView';
 import { RunSheet } from './RunSheet';
 import { Table } from './Table';
 import { Ticket } from './ticket/Ticket';
+import { withKept } from './withKept';
 
 /** The sheet of paper: no view of its own in the list. */
 const CARD = 'card';
@@ -43,6 +45,7 @@ const VIEWS = [
 export function RoastPage() {
   const { id = '', view } = useParams();
   const roast = useRoast(id);
+  const { kept } = useOutbox();
   const navigate = useNavigate();
   const now = useNow(60_000);
   useKeys(Object.fromEntries(VIEWS.map((one, i) => [String(i + 1), () => void navigate(`/roasts/${id}/${one.id}`)])));
@@ -81,7 +84,7 @@ export function RoastPage() {
       {roast.data?.status === 'broken' && <Broken key={roast.data.id} roast={roast.data} now={now} />}
       {roast.data !== undefined && roast.data.status !== 'broken' && shown === CARD && <Card roast={roast.data} />}
       {roast.data !== undefined && roast.data.status !== 'broken' && shown !== CARD && (
-        <Whole key={roast.data.id} roast={roast.data} shown={shown} offline={roast.isError} />
+        <Whole key={roast.data.id} roast={withKept(roast.data, kept)} shown={shown} offline={roast.isError} />
       )}
     </Frame>
   );
@@ -127,7 +130,8 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
       </header>
       {offline && (
         <p role="status" className="mt-1 font-semibold text-ember">
-          The kitchen cannot be reached: this is how things stood at {clock(roast.now)}. What you log is kept and sent later.
+          The kitchen cannot be reached: this is how things stood at {clock(roast.now)}, {duration((now - at(roast.now)) / 60_000)} ago.
+          What you log is kept and sent later.
         </p>
       )}
       {shown === 'food' || shown === 'rig' ? (

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, Refused } from '../api/client';
-import { keys } from '../api/queries';
+import { everyList, keys } from '../api/queries';
 import type { BrokenRoast, Roast } from '../api/types';
 import { titleOf } from './acts';
 import { toFile, type Draft } from './draft';
@@ -18,7 +18,7 @@ export function useKept(roast: Roast | BrokenRoast) {
     setTrouble('');
     try {
       await what();
-      void cache.invalidateQueries({ queryKey: keys.roasts });
+      void cache.invalidateQueries(everyList);
       return true;
     } catch (error) {
       if (error instanceof Refused) setErrors(error.errors);

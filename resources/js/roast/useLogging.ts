@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { serverNow } from '../api/clock';
 import { call } from '../api/client';
-import { post, type Parcel } from '../api/outbox';
-import { useRoastChange, useRoastLog } from '../api/queries';
+import { discard, mend, post, useOutbox, type Parcel } from '../api/outbox';
+import { useRoastChange, useRoastLog, useRoastLogged } from '../api/queries';
 import type { EventKind, Roast, Settings } from '../api/types';
 import { withOffset } from '../units/time';
 import type { Message } from '../words/say';
@@ -30,12 +30,26 @@ export function useLogging(roast: Roast) {
     roast.id,
     ({ when, ...input }) => post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
   );
+  const { kept } = useOutbox();
+  const keptAs = (id: string) => kept.find((one) => one.body.id === id && one.refused === undefined);
   /** A line of the log gets another time and keeps its id. */
-  const move = useRoastChange<{ what: 'readings' | 'events'; id: string; at: number }>(({ what, id, at }) =>
-    call('patch', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id }, body: { at: time(at) } }),
-  );
+  const move = useRoastLogged<{ what: 'readings' | 'events'; id: string; at: number }>(roast.id, async ({ what, id, at }) => {
+    const here = keptAs(id);
+    if (here !== undefined) {
+      await mend(id, { ...here, body: { ...here.body, at: time(at) } } as Parcel);
+      return null;
+    }
+    return await call('patch', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id }, body: { at: time(at) } });
+  });
   const [undone, setUndone] = useState<Undone | null>(null);
-  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(async ({ what, id }) => {
+  const undo = useRoastLogged<{ what: 'readings' | 'events'; id: string }>(roast.id, async ({ what, id }) => {
+    const here = keptAs(id);
+    if (here !== undefined) {
+      // It never left this device: throwing it away is all there is to undo.
+      await discard(id);
+      setUndone({ roast: here.roast, what: here.what, body: here.body } as Parcel);
+      return null;
+    }
     const before = undoable(roast, what, id);
     const after = await call('delete', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id } });
     setUndone(before);

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { NavLink, useNavigate } from 'react-router';
+import { forgetKept } from '../api/keep';
 import { call, forgetToken } from '../api/client';
 import { keys, useMe } from '../api/queries';
 import type { Me } from '../api/types';
@@ -54,6 +55,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     await call('post', '/api/logout');
     forgetToken();
     cache.clear();
+    await forgetKept();
     void navigate('/');
   };
   useKeys({

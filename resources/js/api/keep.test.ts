@@ -1,0 +1,74 @@
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { keys } from './queries';
+
+const { shelf } = vi.hoisted(() => ({ shelf: new Map<string, unknown>() }));
+vi.mock('idb-keyval', () => ({
+  get: (name: string) => Promise.resolve(structuredClone(shelf.get(name))),
+  set: (name: string, value: unknown) => Promise.resolve(void shelf.set(name, structuredClone(value))),
+  del: (name: string) => Promise.resolve(void shelf.delete(name)),
+}));
+
+const { forgetKept, openKept } = await import('./keep');
+
+const me = (id: string) => ({ user: { id, name: 'Ada', temperature_unit: 'c', mass_unit: 'kg', clock_hours: 24 }, demo: false, csrf: 'x' });
+
+/** A kitchen that was told who cooks and one roast, and had the time to write it down. */
+async function told(id: string) {
+  const cache = new QueryClient();
+  await openKept(cache);
+  cache.setQueryData(keys.me, me(id));
+  cache.setQueryData(keys.roast('r1'), { id: 'r1', name: 'Ducks' });
+  cache.setQueryData(keys.preview(null), { secret: 'not kept' });
+  await vi.advanceTimersByTimeAsync(5_000);
+  return cache;
+}
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  shelf.clear();
+});
+afterEach(() => vi.useRealTimers());
+
+describe('what was told last', () => {
+  it('is there when the page is opened anew, but for what nobody needs', async () => {
+    await told('ada');
+    const again = new QueryClient();
+    await openKept(again);
+    expect(again.getQueryData(keys.roast('r1'))).toEqual({ id: 'r1', name: 'Ducks' });
+    expect(again.getQueryData(keys.preview(null))).toBeUndefined();
+    // Who it is, is asked again.
+    expect(again.getQueryState(keys.me)?.isInvalidated).toBe(true);
+  });
+
+  it('is nobody else’s: another cook finds nothing of it', async () => {
+    await told('ada');
+    const again = new QueryClient();
+    await openKept(again);
+    again.setQueryData(keys.me, me('bo'));
+    expect(again.getQueryData(keys.roast('r1'))).toBeUndefined();
+  });
+
+  it('is gone once the cook has signed out, and after three days', async () => {
+    await told('ada');
+    await forgetKept();
+    const out = new QueryClient();
+    await openKept(out);
+    expect(out.getQueryData(keys.roast('r1'))).toBeUndefined();
+    await told('ada');
+    vi.setSystemTime(Date.now() + 4 * 86_400_000);
+    const late = new QueryClient();
+    await openKept(late);
+    expect(late.getQueryData(keys.roast('r1'))).toBeUndefined();
+  });
+
+  it('keeps nobody waiting whose browser does not answer', async () => {
+    const slow = await import('idb-keyval');
+    vi.spyOn(slow, 'get').mockReturnValueOnce(new Promise(() => undefined));
+    const cache = new QueryClient();
+    const opened = openKept(cache);
+    await vi.advanceTimersByTimeAsync(1_000);
+    await opened;
+    expect(cache.getQueryData(keys.me)).toBeUndefined();
+  });
+});

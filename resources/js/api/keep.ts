@@ -1,0 +1,76 @@
+import { dehydrate, hydrate, type QueryClient } from '@tanstack/react-query';
+import { del, get, set } from 'idb-keyval';
+import { keys } from './queries';
+import type { Me } from './types';
+
+/**
+ * What was told last stays on the device, so that it is there when the kitchen cannot be reached: who is signed in, the roasts that were
+ * looked at and those of the next days, cookers, and what all screens need to know. Another version of the screens, another cook, or
+ * three days, and it is told anew.
+ */
+const NAME = 'diatherm.told';
+
+const STANDS_MS = 3 * 86_400_000;
+
+const WRITTEN_EVERY_MS = 1_500;
+
+/** A browser that does not answer holds nobody up. */
+const PATIENCE_MS = 800;
+
+/** The built script is named by what is in it. */
+const VERSION = import.meta.url;
+
+const KEPT: readonly string[] = [
+  keys.me[0],
+  keys.reference[0],
+  keys.roasts[0],
+  keys.everyRoast[0],
+  keys.cookers[0],
+  keys.devices[0],
+  keys.sides[0],
+];
+
+type Told = { version: string; at: number; cook: string | null; state: ReturnType<typeof dehydrate> };
+
+const cookOf = (cache: QueryClient): string | null => cache.getQueryData<Me>(keys.me)?.user?.id ?? null;
+
+/** Fills the cache with what was told last, and keeps writing down what is told from now on. */
+export async function openKept(cache: QueryClient): Promise<void> {
+  const told = await Promise.race([
+    get<Told>(NAME).catch(() => undefined),
+    new Promise<undefined>((done) => setTimeout(() => done(undefined), PATIENCE_MS)),
+  ]);
+  let cook: string | null = null;
+  if (told?.version === VERSION && Date.now() - told.at < STANDS_MS) {
+    hydrate(cache, told.state);
+    cook = told.cook;
+    // Who is signed in is asked again: a session may have lapsed, or be another's.
+    void cache.invalidateQueries({ queryKey: keys.me });
+  }
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  cache.getQueryCache().subscribe((event) => {
+    if (event.type !== 'updated' || event.action.type !== 'success' || !isKept(event.query.queryKey)) return;
+    const now = cookOf(cache);
+    if (now !== null && cook !== null && now !== cook) {
+      // Nothing of one cook's is shown to another.
+      cache.removeQueries({ predicate: (query) => query.queryKey[0] !== keys.me[0] && query.queryKey[0] !== keys.reference[0] });
+    }
+    cook = now ?? cook;
+    timer ??= setTimeout(() => {
+      timer = undefined;
+      void write(cache).catch(() => undefined);
+    }, WRITTEN_EVERY_MS);
+  });
+}
+
+/** Signed out by hand: nothing of this cook's stays here. */
+export const forgetKept = (): Promise<void> => del(NAME).catch(() => undefined);
+
+const isKept = (key: readonly unknown[]): boolean => KEPT.includes(String(key[0]));
+
+async function write(cache: QueryClient): Promise<void> {
+  const cook = cookOf(cache);
+  if (cook === null) return;
+  const state = dehydrate(cache, { shouldDehydrateQuery: (query) => query.state.status === 'success' && isKept(query.queryKey) });
+  await set(NAME, { version: VERSION, at: Date.now(), cook, state } satisfies Told);
+}

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import type { Kept } from '../api/outbox';
+import { aRoast, entry } from '../testing';
+import { toDo } from './acts';
+import { withKept } from './withKept';
+
+const AT = '2031-10-04T17:20:00.000Z';
+const event = (body: Partial<Extract<Kept, { what: 'events' }>['body']>, over: Partial<Kept> = {}): Kept =>
+  ({ roast: 'roast', what: 'events', body: { id: 'k1', at: AT, kind: 'tick', dish: 0, ...body }, ...over }) as Kept;
+
+function roast() {
+  const told = aRoast({ id: 'roast', status: 'cooking' });
+  const lines = [entry('d0.on', 'on', AT), entry('d0.pull', 'pull', AT), entry('d0.carve', 'carve', AT)];
+  return { ...told, plan: { ...told.plan, run_sheet: lines } };
+}
+
+describe('a roast with what was logged here', () => {
+  it('is itself where nothing waits, or what waits is another’s, or was refused', () => {
+    const told = roast();
+    expect(withKept(told, [])).toBe(told);
+    expect(withKept(told, [event({}, { roast: 'other' })])).toBe(told);
+    expect(withKept(told, [event({ entry: 'd0.on' }, { refused: { message: 'No.', errors: {} } })])).toBe(told);
+  });
+
+  it('has what was ticked ticked, and next is what comes after it', () => {
+    const now = withKept(roast(), [event({ kind: 'on', entry: 'd0.on' })]);
+    expect(toDo(now.plan).map((line) => line.id)).toEqual(['d0.pull', 'd0.carve']);
+    expect(now.plan.dishes[0]).toMatchObject({ status: 'on', on_at: AT });
+  });
+
+  it('is off and carved when that was logged, in whatever order it is kept', () => {
+    const pulled = event({ id: 'k2', kind: 'pulled', entry: 'd0.pull' });
+    const carved = event({ id: 'k3', kind: 'carved', entry: 'd0.carve' });
+    for (const kept of [
+      [pulled, carved],
+      [carved, pulled],
+    ]) {
+      const now = withKept(roast(), kept);
+      expect(now.plan.dishes[0]).toMatchObject({ status: 'carved', pulled_at: AT, carved_at: AT });
+      expect(now.events.map((one) => one.kind).sort()).toEqual(['carved', 'pulled']);
+    }
+  });
+
+  it('has a reading in the log that says it waits, once, though the server has it by now', () => {
+    const reading: Kept = { roast: 'roast', what: 'readings', body: { id: 'r9', dish: 0, at: AT, place: 'core', celsius: 41 } };
+    const [line] = withKept(roast(), [reading]).readings;
+    expect(line).toMatchObject({ id: 'r9', celsius: 41, counts: false, verdict: { id: 'verdict.kept_here' } });
+    const there = withKept(roast(), [reading]);
+    expect(withKept(there, [reading]).readings).toHaveLength(1);
+  });
+
+  it('never changes what was told, and ticking the same twice is ticking it once', () => {
+    const told = roast();
+    const before = JSON.stringify(told);
+    const kept = [event({ kind: 'on', entry: 'd0.on' })];
+    expect(withKept(withKept(told, kept), kept)).toEqual(withKept(told, kept));
+    expect(JSON.stringify(told)).toBe(before);
+  });
+});

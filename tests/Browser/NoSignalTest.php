@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Support\BrowserTest;
+use Tests\Support\OwnServer;
+
+// By the weir there is no signal: the screens open, what is logged is kept, and goes out in order when there is one again.
+
+beforeEach(function () {
+    $this->server = OwnServer::begin();
+    $this->address = getenv('APP_URL');
+    putenv('APP_URL='.$this->server->url());
+});
+
+afterEach(function () {
+    $this->server->stop();
+    putenv("APP_URL=$this->address");
+});
+
+/** Once the worker is in charge and what was told is written down. */
+function settled(BrowserTest $test): void
+{
+    $test->until(fn (): bool => (bool) $test->browser->executeAsyncScript(
+        'const done = arguments[0]; navigator.serviceWorker.ready.then((there) => done(there.active !== null && navigator.serviceWorker.controller !== null), () => done(false));',
+    ), 'The worker is in charge.');
+    sleep(3);
+}
+
+function reads(BrowserTest $test, string $figure): void
+{
+    $test->press('Take a reading');
+    $test->sees('Reading, Chicken');
+    $test->browser->getKeyboard()->sendKeys($figure);
+    $test->press('Log it');
+    $test->seesNot('Reading, Chicken');
+}
+
+it('cooks a whole chicken with the network gone twice, on a phone, and loses and doubles nothing', function () {
+    $this->window(390, 844);
+    $this->join();
+    $this->begin();
+    $this->press('Keep this roast');
+    $this->press('Chicken, whole on: done');
+    $this->press('Live');
+    $this->sees('Off the heat');
+    $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
+    settled($this);
+
+    $this->server->stop();
+    $this->browser->navigate()->refresh();
+    $this->sees('Off the heat');
+    $this->sees('The kitchen cannot be reached');
+    reads($this, '14');
+    $this->sees('1 kept here');
+    $this->press('Basted');
+    $this->sees('2 kept here');
+    $this->press('10');
+    $this->press('Turned');
+    $this->sees('3 kept here');
+    // Another screen, and the page anew: all of it is still here.
+    $this->press('Sheet');
+    $this->sees('Carve Chicken, whole');
+    $this->browser->navigate()->refresh();
+    $this->sees('3 kept here');
+    $this->sees('Carve Chicken, whole');
+    $this->open('/');
+    $this->sees('Chicken, whole');
+    $this->open("/roasts/$roast/live");
+    // The wrong press is taken back where it was made, and never goes out.
+    $this->press('Lid lifted');
+    $this->sees('4 kept here');
+    $this->press('Undo');
+    $this->sees('3 kept here');
+    $this->sees('Put it back');
+
+    $this->server->start();
+    $this->browser->navigate()->refresh();
+    $this->seesNot('kept here');
+    $this->sees('14.0°');
+    settled($this);
+
+    $this->server->stop();
+    reads($this, '30');
+    $this->sees('kept here');
+    $this->press('Sheet');
+    $this->press('Pull Chicken, whole: done');
+    // Ticked here, it is ticked on this device: next is the knife.
+    $this->press('Carve Chicken, whole: done');
+    $this->browser->navigate()->refresh();
+    $this->sees('3 kept here');
+    $this->server->start();
+    $this->browser->navigate()->refresh();
+    $this->seesNot('kept here');
+
+    $this->until(fn (): bool => $this->ask('GET', "/api/roasts/$roast")[0][1]['status'] === 'done', 'All of it went out.');
+    [[$status, $answer]] = $this->ask('GET', "/api/roasts/$roast");
+    $kinds = array_column($answer['events'], 'kind');
+    sort($kinds);
+    expect($status)->toBe(200)
+        ->and($kinds)->toBe(['basted', 'carved', 'on', 'pulled', 'turned'])
+        ->and(array_column($answer['readings'], 'celsius'))->toEqual([14, 30])
+        ->and(strtotime(array_column($answer['events'], 'at', 'kind')['basted']) - strtotime(array_column($answer['events'], 'at', 'kind')['turned']))->toBeGreaterThan(500);
+    $this->browser->manage()->getLog('browser');
+});
+
+it('shows a conflict that was made meanwhile, and swallows nothing', function () {
+    $this->join();
+    $this->begin();
+    $this->press('Keep this roast');
+    $this->press('Chicken, whole on: done');
+    $this->press('Live');
+    $this->sees('Off the heat');
+    $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
+    settled($this);
+    $on = $this->ask('GET', "/api/roasts/$roast")[0][1]['events'][0]['id'];
+    $ago = fn (int $minutes): string => gmdate('Y-m-d\TH:i:s\Z', time() - 60 * $minutes);
+    $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => $ago(90)]);
+    $this->browser->navigate()->refresh();
+    $this->sees('Off the heat');
+    settled($this);
+    // The other phone took it off half an hour ago; this one hears nothing of it, and takes it off now.
+    [[$status]] = $this->ask('POST', "/api/roasts/$roast/events", ['id' => '5f0c3a1e-7c63-4d5e-9d5e-0b4f0b0a1c11', 'dish' => 0, 'at' => $ago(30), 'kind' => 'pulled']);
+    expect($status)->toBe(200);
+    $this->server->stop();
+    $this->press('Run sheet');
+    $this->press('Pull Chicken, whole: done');
+    $this->press('Live');
+    $this->key('n');
+    $this->type('What happened', 'Wind from the weir');
+    $this->press('Log it');
+    $this->sees('2 kept here');
+    $this->server->start();
+    $this->browser->navigate()->refresh();
+    // The note goes out; what contradicts what is there stays, is shown, and is the cook's to decide.
+    $this->sees('1 not taken as it was logged');
+    $this->sees('Wind from the weir');
+    $this->press('Look at it');
+    $this->press('Throw it away');
+    $this->seesNot('not taken');
+    [[, $answer]] = $this->ask('GET', "/api/roasts/$roast");
+    expect(array_count_values(array_column($answer['events'], 'kind'))['pulled'])->toBe(1);
+    $this->browser->manage()->getLog('browser');
+});
+
+it('can be put on the home screen, and takes nothing from elsewhere', function () {
+    $this->enterDemo();
+    settled($this);
+    $manifest = json_decode((string) file_get_contents($this->server->url().'/app.webmanifest'), true);
+    foreach ($manifest['icons'] as $icon) {
+        $file = dirname(__DIR__, 2).'/public'.$icon['src'];
+        expect(is_file($file))->toBeTrue($icon['src']);
+        if ($icon['type'] === 'image/png') {
+            expect(getimagesize($file)[0].'x'.getimagesize($file)[1])->toBe($icon['sizes']);
+        }
+    }
+    expect($manifest['start_url'])->toBe('/')->and($manifest['display'])->toBe('standalone');
+    // Signed out by hand, nothing of this cook's stays on the device.
+    $this->press('Sign out');
+    $this->sees('Step into the demo kitchen');
+    sleep(2);
+    $left = $this->browser->executeAsyncScript('const done = arguments[0]; const ask = indexedDB.open("keyval-store"); ask.onerror = () => done(0);'.
+        'ask.onsuccess = () => { try { const all = ask.result.transaction("keyval").objectStore("keyval").getAllKeys(); all.onsuccess = () => done(all.result.length); } catch { done(0); } };');
+    expect($left)->toBe(0);
+});
