@@ -1,6 +1,7 @@
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
+import { Alarms } from './alarms/Alarms';
 import { openOutbox } from './api/outbox';
 import { keys, useMe } from './api/queries';
 import { Hearth } from './hearth/Hearth';
@@ -68,6 +69,7 @@ function Kitchen() {
     <UnitsContext
       value={{ temperatureUnit: me.data.user.temperature_unit, massUnit: me.data.user.mass_unit, clockHours: me.data.user.clock_hours }}
     >
+      <Alarms />
       <Routes>
         <Route path="/" element={screen('hearth', <Hearth />)} />
         <Route path="/cookers" element={screen('cookers', <Cookers />)} />

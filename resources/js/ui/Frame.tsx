@@ -108,7 +108,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           >
             {units.massUnit} · {units.lengthUnit}
           </button>
-          <button type="button" className={quiet} onClick={toggleClock} aria-label={`${units.clockHours} hours, switch clocks`}>
+          <button type="button" className={quiet} onClick={toggleClock} aria-label={`${units.clockHours} h, switch clocks`}>
             {units.clockHours} h
           </button>
           <button type="button" className={quiet} onClick={toggleTheme}>

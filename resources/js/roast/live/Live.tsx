@@ -10,6 +10,7 @@ import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
 import { choreFor, eventFor, mainDish, toDo } from '../acts';
+import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
 import { Keypad } from './Keypad';
@@ -161,6 +162,7 @@ export function Live({ roast }: { roast: Roast }) {
               Take a reading <Key>R</Key>
             </button>
           </div>
+          {roast.status !== 'done' && <AlarmSwitch roast={roast.id} />}
           <When label="Done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
           <div className="grid grid-cols-2 gap-2">
             <Act name="Basted" letter="B" onClick={() => did('basted')} />

@@ -1,0 +1,119 @@
+import { useEffect, useRef } from 'react';
+import { Link, useLocation } from 'react-router';
+import { useOutbox } from '../api/outbox';
+import { useRoast } from '../api/queries';
+import type { Roast } from '../api/types';
+import { eventFor, titleOf } from '../roast/acts';
+import { useLogging } from '../roast/useLogging';
+import { withKept } from '../roast/withKept';
+import { useNow } from '../ui/useNow';
+import { useUnits } from '../units/units';
+import { useSay } from '../words/Said';
+import { due, type Alarm } from './due';
+import { notice, shake, sound, stayAwake } from './loud';
+import { forget, giveOnce, heard, putOff, ringing, stopWatching, useWatches, type Watch } from './memory';
+
+const LATER_MINUTES = [5, 10] as const;
+
+/** Whatever screen is open: of the roasts that this device watches, what matters now. */
+export function Alarms() {
+  const watches = useWatches();
+  const ids = Object.keys(watches);
+  const any = ids.length > 0;
+  useEffect(() => (any ? stayAwake() : undefined), [any]);
+  return ids.map((id) => <OfRoast key={id} id={id} memory={watches[id] as Watch} />);
+}
+
+function OfRoast({ id, memory }: { id: string; memory: Watch }) {
+  const roast = useRoast(id);
+  const { kept } = useOutbox();
+  const told = roast.data;
+  const over = told?.status === 'broken';
+  useEffect(() => {
+    if (over) stopWatching(id);
+  }, [over, id]);
+  return told === undefined || told.status === 'broken' ? null : <Ringing roast={withKept(told, kept)} memory={memory} />;
+}
+
+function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
+  const now = useNow(2_000);
+  const format = useUnits();
+  const say = useSay();
+  const log = useLogging(roast);
+  const here = useLocation().pathname;
+  const all = due(roast, now, { format, say });
+  const loud = ringing(all, memory, now);
+  const first = loud.find((alarm) => alarm.important) ?? loud[0];
+
+  // What is over is forgotten, so that it is new when it comes back.
+  const known = all.map((alarm) => alarm.id).join('\n');
+  useEffect(() => {
+    const there = known.split('\n');
+    const gone = [...new Set([...Object.keys(memory.later), ...Object.keys(memory.given)])].filter((id) => !there.includes(id));
+    if (gone.length > 0) forget(roast.id, gone);
+  }, [known, memory, roast.id]);
+
+  const said = useRef('');
+  const voiced = loud.map((alarm) => alarm.id).join('\n');
+  useEffect(() => {
+    said.current = voiced;
+    for (const alarm of loud) {
+      if (!giveOnce(roast.id, alarm, now)) continue;
+      sound(alarm.important);
+      shake(alarm.important);
+      void notice(`${roast.id} ${alarm.id}`, alarm.title, `${titleOf(roast)}: ${alarm.detail}`);
+    }
+    // Given as it begins to ring, not each time that its words change.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [voiced]);
+
+  if (first === undefined) return null;
+  const did = (alarm: Alarm) => {
+    if (alarm.entry === null) return;
+    log.act.mutate({ ...eventFor(alarm.entry, roast.file.dishes), dish: alarm.entry.dish, entry: alarm.entry.id });
+    heard(roast.id, alarm, now);
+  };
+  return (
+    <div
+      role="alert"
+      aria-label={first.title}
+      className="no-print fixed inset-x-0 bottom-0 z-50 border-t-[4px] border-ember bg-paper px-4 pt-3 pb-[max(1rem,env(safe-area-inset-bottom))] shadow-[0_-8px_28px_rgb(0_0_0/0.22)]"
+    >
+      <div className="mx-auto grid max-w-[1320px] gap-3 md:grid-cols-[minmax(0,1fr)_auto] md:items-end">
+        <div>
+          <p className="label">
+            {titleOf(roast)}
+            {loud.length > 1 && `, and ${loud.length - 1} more`}
+          </p>
+          <p className="wide text-[1.75rem] leading-tight">{first.title}</p>
+          <p className="text-soft">{first.detail}</p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          {first.entry !== null && (
+            <button type="button" className="push push-ember min-h-14 px-6 text-lg" disabled={log.act.isPending} onClick={() => did(first)}>
+              Did it
+            </button>
+          )}
+          <button type="button" className="push min-h-14" onClick={() => heard(roast.id, first, now)}>
+            {first.important ? 'I hear' : 'Enough'}
+          </button>
+          {LATER_MINUTES.map((minutes) => (
+            <button key={minutes} type="button" className="push min-h-14" onClick={() => putOff(roast.id, first, minutes, now)}>
+              In {minutes} min
+            </button>
+          ))}
+          {!here.startsWith(`/roasts/${roast.id}`) && (
+            <Link to={`/roasts/${roast.id}/live`} className="push min-h-14">
+              To the fire
+            </Link>
+          )}
+        </div>
+        {log.act.isError && (
+          <p role="alert" className="font-semibold text-ember">
+            {log.act.error.message}
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
