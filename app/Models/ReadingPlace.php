@@ -15,6 +15,9 @@ enum ReadingPlace: string
     case ThickEnd = 'thick_end';
     case ThinEnd = 'thin_end';
     case Bone = 'bone';
+    case Leg = 'leg';
+    case Shoulder = 'shoulder';
+    case Saddle = 'saddle';
     case Cooker = 'cooker';
 
     public function inWords(): Message

@@ -302,6 +302,11 @@ export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): No
   disagrees: false,
   gets_there: true,
   safe_at_carving: true,
+  probe_map: {
+    spots: ['thigh', 'breast'].map((place) => ({ place, words: text(place), celsius: null, minutes_ago: null, decides: false })),
+    next: 'thigh',
+    uneven: null,
+  },
   advice: null,
   peak_c: 74,
   peak_at: '2031-10-04T18:35:00Z',

@@ -38,7 +38,7 @@ function rooms(): array
         'Tending' => ['Measure', 'Food', 'Rig', 'Fire', 'Heat', 'Cooker', 'Safety', 'Roast', 'Cooking'],
         'Day' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending'],
         'Plan' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day'],
-        'Live' => ['Measure', 'Fire', 'Heat', 'Cooker', 'Safety', 'Roast', 'Cooking'],
+        'Live' => ['Measure', 'Food', 'Fire', 'Heat', 'Cooker', 'Safety', 'Roast', 'Cooking'],
         'Ways' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day', 'Plan', 'Live'],
         'Practice' => ['Measure', 'Fire', 'Heat', 'Cooker', 'Roast', 'Cooking', 'Tending', 'Plan', 'Live'],
     ];

@@ -11,8 +11,10 @@ use App\Models\ReadingPlace;
 use App\Models\Roast;
 use App\Roasts\Diary;
 use App\Roasts\Yard;
+use App\Words\Voice;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooking\Course;
+use Diatherm\Measure\Message;
 use Diatherm\Practice\ProbeFault;
 use Diatherm\Practice\SimulatedProbe;
 use Diatherm\Practice\SimulatedThermometer;
@@ -40,7 +42,6 @@ final class ThermometerCommand extends Command
 
     protected $description = 'Stand in for a wireless thermometer of four probes';
 
-    private const NAME = 'Stand-in thermometer';
 
     /** How far back it remembers what it read before it was heard, and how often. */
     private const BACKLOG_EVERY_S = 60;
@@ -53,7 +54,7 @@ final class ThermometerCommand extends Command
     {
         $roast = Roast::query()->with(['readings', 'events', 'user'])->find($this->option('roast'));
         if (! $roast instanceof Roast) {
-            $this->components->error('There is no such roast.');
+            $this->components->error(Voice::metric()->say(Message::of('devices.no_such_roast')));
 
             return self::FAILURE;
         }
@@ -94,11 +95,12 @@ final class ThermometerCommand extends Command
             new Probe(1, $dish, ReadingPlace::Core), new Probe(2, $dish, ReadingPlace::ThickEnd), new Probe(3, $dish, ReadingPlace::Bone),
             new Probe(4, $dish, ReadingPlace::Cooker),
         ];
-        $device = Device::query()->where('user_id', $roast->user_id)->where('name', self::NAME)->first();
+        $name = Voice::metric()->say(Message::of('devices.stand_in'));
+        $device = Device::query()->where('user_id', $roast->user_id)->where('name', $name)->first();
         if ($device instanceof Device) {
-            Shelf::change($device, self::NAME, $roast, $probes);
+            Shelf::change($device, $name, $roast, $probes);
         } else {
-            $device = Shelf::add($roast->user, self::NAME, $roast, $probes);
+            $device = Shelf::add($roast->user, $name, $roast, $probes);
         }
 
         return Shelf::token($device);
@@ -135,7 +137,7 @@ final class ThermometerCommand extends Command
             $answer = Http::withToken($token)->acceptJson()->retry(self::TRIES, 500, throw: false)
                 ->post($url, ['battery' => 88, 'signal' => 71, 'readings' => $some]);
             if ($answer->failed()) {
-                $this->components->error("$url answered {$answer->status()}.");
+                $this->components->error(Voice::metric()->say(Message::of('devices.not_taken', url: $url, status: $answer->status())));
 
                 return false;
             }

@@ -20,6 +20,8 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Live\Finding;
 use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
+use Diatherm\Live\ProbeMap;
+use Diatherm\Live\Spot;
 use Diatherm\Live\Verdict;
 use Diatherm\Roast\Stage;
 use Diatherm\Ways\AheadOfTime;
@@ -169,6 +171,7 @@ final class RoastResource extends JsonResource
                 'disagrees' => $live->belief->disagrees(),
                 'gets_there' => $live->getsThere,
                 'safe_at_carving' => $live->atCarving->safe,
+                'probe_map' => $this->probeMap($dish, $live, $on),
                 'advice' => $live->advice === null
                     ? null
                     : [
@@ -265,6 +268,31 @@ final class RoastResource extends JsonResource
                     'lesson' => $finding->lesson,
                 ], $findings), Review::of($this->resource)),
             ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function probeMap(int $dish, LiveForecast $live, CarbonImmutable $on): array
+    {
+        $day = $this->resource;
+        $cooked = $day->plan->roast->dishes[$dish];
+        $kind = $day->diary->cookerAt($dish, CarbonImmutable::now());
+        $movable = $kind !== null && array_filter(
+            $cooked->stages,
+            fn (Stage $stage): bool => $stage->cooker->id === $kind && $stage->cooker->isOpenFire(),
+        ) !== [];
+        $map = ProbeMap::of($cooked, $day->diary->readings($dish), $live->verdicts, $on->diffInSeconds(CarbonImmutable::now()), $movable);
+
+        return [
+            'spots' => array_map(fn (Spot $spot): array => [
+                'place' => $spot->place,
+                'words' => ReadingPlace::from($spot->place)->inWords(),
+                'celsius' => $spot->celsius,
+                'minutes_ago' => $spot->secondsAgo === null ? null : round($spot->secondsAgo / 60.0, 1),
+                'decides' => $spot->decides,
+            ], $map->spots),
+            'next' => $map->next,
+            'uneven' => $map->uneven,
         ];
     }
 

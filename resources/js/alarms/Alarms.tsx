@@ -90,15 +90,20 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
         </div>
         <div className="flex flex-wrap gap-2">
           {first.entry !== null && (
-            <button type="button" className="push push-ember min-h-14 px-6 text-lg" disabled={log.act.isPending} onClick={() => did(first)}>
+            <button type="button" className="push push-ember min-h-14 px-5 text-lg" disabled={log.act.isPending} onClick={() => did(first)}>
               Did it
             </button>
           )}
-          <button type="button" className="push min-h-14" onClick={() => heard(roast.id, first, now)}>
+          <button type="button" className="push min-h-14 px-2.5 sm:px-4" onClick={() => heard(roast.id, first, now)}>
             {first.important ? 'I hear' : 'Enough'}
           </button>
           {LATER_MINUTES.map((minutes) => (
-            <button key={minutes} type="button" className="push min-h-14" onClick={() => putOff(roast.id, first, minutes, now)}>
+            <button
+              key={minutes}
+              type="button"
+              className="push min-h-14 px-2.5 sm:px-4"
+              onClick={() => putOff(roast.id, first, minutes, now)}
+            >
               In {minutes} min
             </button>
           ))}

@@ -36,7 +36,9 @@ function tone(audio: AudioContext, hertz: number, at: number, seconds: number): 
 }
 
 export function shake(important: boolean): void {
-  if (typeof navigator.vibrate === 'function') navigator.vibrate(important ? [400, 150, 400, 150, 400] : [200]);
+  // A page that nobody has touched may not.
+  const touched = (navigator as { userActivation?: { hasBeenActive: boolean } }).userActivation?.hasBeenActive ?? true;
+  if (touched && typeof navigator.vibrate === 'function') navigator.vibrate(important ? [400, 150, 400, 150, 400] : [200]);
 }
 
 /** Whether notices may be shown; asked for once, as the first alarm is set. */

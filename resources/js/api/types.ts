@@ -50,3 +50,4 @@ export type NewObservation = Schemas['NewObservation'];
 export type Finding = Schemas['Finding'];
 export type Device = Schemas['Device'];
 export type DeviceFile = Schemas['DeviceFile'];
+export type Live = NonNullable<Schemas['FollowedDish']['live']>;

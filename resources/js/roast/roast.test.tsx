@@ -32,7 +32,7 @@ describe('keypad', () => {
     render(<Pad onSave={save} />);
     for (const key of ['4', '4', 'Point', '1']) await userEvent.click(screen.getByRole('button', { name: key }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenCalledExactlyOnceWith({ celsius: 44.1, place: 'core', when: { ago: 0 }, sure: false });
+    expect(save).toHaveBeenCalledExactlyOnceWith({ celsius: 44.1, place: 'core', when: { ago: 0 }, sure: false }, false);
   });
 
   it('takes keys as well, one point only, and corrections', async () => {
@@ -40,7 +40,7 @@ describe('keypad', () => {
     render(<Pad onSave={save} />);
     await userEvent.keyboard('5{Backspace}4.,.2');
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenCalledWith(expect.objectContaining({ celsius: 4.2 }));
+    expect(save).toHaveBeenCalledWith(expect.objectContaining({ celsius: 4.2 }), false);
   });
 
   it('reads °F as °F', async () => {
@@ -69,11 +69,11 @@ describe('a reading that looks odd', () => {
     expect(save).not.toHaveBeenCalled();
     await userEvent.click(screen.getByRole('radio', { name: 'Middle' }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'core', sure: false }));
+    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'core', sure: false }), false);
     await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
     await userEvent.click(screen.getByRole('button', { name: 'It is right, log it' }));
-    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'cooker', sure: true }));
+    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'cooker', sure: true }), false);
   });
 
   it('begins at the usual place each time it is opened', async () => {
@@ -91,7 +91,7 @@ describe('a reading that looks odd', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Read a while ago?' }));
     await userEvent.click(screen.getByRole('radio', { name: '10 min ago' }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenCalledWith(expect.objectContaining({ when: { ago: 10 } }));
+    expect(save).toHaveBeenCalledWith(expect.objectContaining({ when: { ago: 10 } }), false);
   });
 });
 

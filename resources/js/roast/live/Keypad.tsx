@@ -18,7 +18,11 @@ type Props = {
   zone: string;
   /** what is odd about a value at a place, as a question; null for nothing */
   odd: (celsius: number, place: string) => string | null;
-  onSave: (taken: Taken) => void;
+  /** where it begins; the first place where nothing is said */
+  start?: string | undefined;
+  /** the place that comes next in a round of several; null where this is the last */
+  next?: string | null;
+  onSave: (taken: Taken, goesOn: boolean) => void;
   error: string;
   busy: boolean;
 };
@@ -27,15 +31,15 @@ type Props = {
 export function Keypad({ open, onClose, dish, ...pad }: Props) {
   return (
     <Sheet title={`Reading, ${dish}`} open={open} onClose={onClose}>
-      {open && <Pad {...pad} />}
+      {open && <Pad key={pad.start ?? ''} {...pad} />}
     </Sheet>
   );
 }
 
-function Pad({ places, zone, odd, onSave, error, busy }: Omit<Props, 'open' | 'onClose' | 'dish'>) {
+function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omit<Props, 'open' | 'onClose' | 'dish'>) {
   const format = useUnits();
   const [typed, setTyped] = useState('');
-  const [place, setPlace] = useState(places[0]?.id ?? '');
+  const [place, setPlace] = useState(start ?? places[0]?.id ?? '');
   const [when, setWhen] = useState<Moment>(NOW);
   const [timed, setTimed] = useState(false);
   const [question, setQuestion] = useState<string | null>(null);
@@ -45,11 +49,11 @@ function Pad({ places, zone, odd, onSave, error, busy }: Omit<Props, 'open' | 'o
     setQuestion(null);
     setTyped((old) => (key === '⌫' ? old.slice(0, -1) : key === '.' && old.includes('.') ? old : old.length >= LONGEST ? old : old + key));
   };
-  const save = (sure: boolean) => {
+  const save = (sure: boolean, goesOn = false) => {
     if (!sound || busy) return;
     const celsius = format.fromDegrees(value);
     const doubt = sure ? null : odd(celsius, place);
-    if (doubt === null) onSave({ celsius, place, when, sure });
+    if (doubt === null) onSave({ celsius, place, when, sure }, goesOn);
     else setQuestion(doubt);
   };
   useEffect(() => {
@@ -109,9 +113,16 @@ function Pad({ places, zone, odd, onSave, error, busy }: Omit<Props, 'open' | 'o
         </p>
       )}
       {question === null ? (
-        <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={() => save(false)}>
-          Log it
-        </button>
+        <div className="grid grid-flow-col gap-2">
+          <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={() => save(false)}>
+            Log it
+          </button>
+          {next !== null && next !== place && (
+            <button type="button" className="push min-h-16" disabled={!sound || busy} onClick={() => save(false, true)}>
+              and then {places.find((one) => one.id === next)?.name.toLowerCase() ?? next}
+            </button>
+          )}
+        </div>
       ) : (
         <div role="alert" className="grid gap-2 border-l-[3px] border-ember pl-3">
           <p className="font-semibold">{question}</p>

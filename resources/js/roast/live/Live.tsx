@@ -9,7 +9,7 @@ import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
-import { choreFor, eventFor, mainDish, toDo } from '../acts';
+import { choreFor, COOKER, eventFor, mainDish, toDo } from '../acts';
 import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
@@ -24,19 +24,22 @@ import { History } from './History';
 import { NoteSheet } from './NoteSheet';
 import { DayChanges } from '../ways/DayChanges';
 import { Outside } from './Outside';
+import { ProbeMap } from './ProbeMap';
 import { OffTheHour } from './OffTheHour';
 import { TendingStrip } from './TendingStrip';
 import { useOddReading } from './useOddReading';
 
 const LATER = 6;
-const BIRD_PLACES = ['breast', 'thigh', 'cooker'];
-const JOINT_PLACES = ['core', 'thick_end', 'bone', 'cooker'];
+/** Before it is on, a joint is read in its middle. */
+const USUAL_PLACE = 'core';
 
 /** The cook by the fire: what is next, how hot it is, when it comes off; and what was done, with one tap. */
 export function Live({ roast }: { roast: Roast }) {
   const clock = useClock();
   const [chosen, setChosen] = useState<number | null>(null);
   const [sheet, setSheet] = useState<'reading' | 'note' | null>(null);
+  /** places that were read in this round of probing, and the one that is asked for */
+  const [round, setRound] = useState<{ read: readonly string[]; at: string | undefined }>({ read: [], at: undefined });
   const [ways, setWays] = useState<{ asked: Turned | null } | null>(null);
   const [when, setWhen] = useState<Moment>(NOW);
   const reference = useReference();
@@ -48,8 +51,9 @@ export function Live({ roast }: { roast: Roast }) {
   const todo = toDo(roast.plan);
   const next = todo[0];
   const history = logged(roast, say);
-  const birds = dish?.kind === 'poultry' && !/breast|legs/.test(dish.cut);
-  const places = (birds ? BIRD_PLACES : JOINT_PLACES).map((id) => ({
+  const map = dish?.live?.probe_map ?? null;
+  const spots = map?.spots.map((spot) => spot.place) ?? [USUAL_PLACE];
+  const places = [...spots, COOKER].map((id) => ({
     id,
     name: say(reference.data?.places.find((one) => one.id === id)?.name ?? null) || id,
   }));
@@ -58,6 +62,12 @@ export function Live({ roast }: { roast: Roast }) {
     if (moment !== null) log.act.mutate({ ...act, when: isNow(when) ? undefined : moment }, { onSuccess: () => setWhen(NOW) });
   };
   const odd = useOddReading(dish);
+  const readAt = (place: string | undefined) => {
+    setRound({ read: [], at: place });
+    setSheet('reading');
+  };
+  const isHere = round.at ?? spots[0] ?? USUAL_PLACE;
+  const nextPlace = spots.find((place) => place !== isHere && !round.read.includes(place)) ?? null;
 
   const did = (kind: EventKind) => {
     const chore = choreFor(kind, index, roast.plan, roast.file.dishes, now);
@@ -71,7 +81,7 @@ export function Live({ roast }: { roast: Roast }) {
     if (last !== undefined) log.undo.mutate({ what: last.what, id: last.id });
   };
   useKeys({
-    r: () => setSheet('reading'),
+    r: () => readAt(undefined),
     b: () => did('basted'),
     t: () => did('turned'),
     f: () => did('fuel'),
@@ -154,11 +164,12 @@ export function Live({ roast }: { roast: Roast }) {
         )}
         <div className="min-w-0 [grid-area:curve]">
           <Curve roast={roast} dish={dish} index={index} now={now} />
+          {map !== null && dish.status === 'on' && <ProbeMap map={map} kind={dish.kind} onRead={readAt} />}
         </div>
 
         <section className="grid content-start gap-4 [grid-area:log] sm:grid-cols-2 xl:grid-cols-1" aria-label="Log">
           <div className="fixed inset-x-0 bottom-[56px] z-10 border-t border-hair bg-paper px-4 py-2 sm:static sm:border-0 sm:p-0">
-            <button type="button" className="push push-main min-h-16 w-full justify-between text-lg" onClick={() => setSheet('reading')}>
+            <button type="button" className="push push-main min-h-16 w-full justify-between text-lg" onClick={() => readAt(undefined)}>
               Take a reading <Key>R</Key>
             </button>
           </div>
@@ -208,16 +219,23 @@ export function Live({ roast }: { roast: Roast }) {
         onClose={() => setSheet(null)}
         dish={dish.name}
         places={places}
+        start={round.at}
+        next={nextPlace}
         zone={roast.plan.time_zone}
         odd={odd}
         busy={log.read.isPending}
         error={log.read.error instanceof Refused ? Object.values(log.read.error.errors).flat().join(' ') : ''}
-        onSave={({ celsius, place, when: read, sure }) => {
+        onSave={({ celsius, place, when: read, sure }, goesOn) => {
           const taken = momentOf(read, roast.plan.time_zone);
           if (taken !== null)
             log.read.mutate(
               { dish: index, place, celsius, sure, when: isNow(read) ? undefined : taken },
-              { onSuccess: () => setSheet(null) },
+              {
+                onSuccess: () => {
+                  if (goesOn && nextPlace !== null) setRound({ read: [...round.read, place], at: nextPlace });
+                  else setSheet(null);
+                },
+              },
             );
         }}
       />

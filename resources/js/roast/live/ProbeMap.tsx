@@ -1,0 +1,112 @@
+import type { Live } from '../../api/types';
+import { inkOn, temperatureCss } from '../../charts/temperature';
+import { duration } from '../../units/time';
+import { useUnits } from '../../units/units';
+import { Said, useSay } from '../../words/Said';
+
+type Map = Live['probe_map'];
+
+/** Where a place lies in the picture, across and down. */
+const AT: Readonly<Record<string, readonly [number, number]>> = {
+  core: [150, 70],
+  thick_end: [72, 70],
+  thin_end: [232, 74],
+  bone: [184, 108],
+  thigh: [196, 96],
+  breast: [112, 62],
+  leg: [62, 66],
+  saddle: [150, 56],
+  shoulder: [236, 66],
+};
+
+const BODY: Readonly<Record<'bird' | 'animal' | 'joint', string>> = {
+  bird: 'M40 78 C44 34 110 14 168 30 C214 42 238 66 246 84 C262 88 274 98 272 108 C268 120 246 116 236 106 C220 132 178 140 140 134 C84 130 38 122 40 78 Z',
+  animal:
+    'M24 66 C24 36 54 26 86 34 C118 42 182 42 214 34 C246 26 280 38 280 68 C280 98 250 108 216 98 C182 90 118 90 84 98 C52 108 24 96 24 66 Z',
+  joint: 'M26 76 C22 34 78 18 140 26 C206 34 276 52 278 78 C280 104 214 126 146 130 C78 134 30 118 26 76 Z',
+};
+
+const bodyOf = (map: Map, kind: string): keyof typeof BODY =>
+  map.spots.some((spot) => spot.place === 'leg') ? 'animal' : kind === 'poultry' ? 'bird' : 'joint';
+
+/** Where it was read in this round: the coldest decides, an open ring is where to look next. A touch reads there. */
+export function ProbeMap({ map, kind, onRead }: { map: Map; kind: string; onRead: (place: string) => void }) {
+  const format = useUnits();
+  const say = useSay();
+  const body = bodyOf(map, kind);
+  const read = map.spots.filter((spot) => spot.celsius !== null);
+  const deciding = map.spots.find((spot) => spot.decides);
+  const next = map.spots.find((spot) => spot.place === map.next);
+  return (
+    <section aria-label="Probe map" className="opens mt-4 grid items-center gap-x-6 gap-y-2 sm:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]">
+      <svg viewBox="0 0 300 150" className="w-full max-w-[19rem]" role="img" aria-label={spoken(map, say, format)}>
+        <path
+          d={BODY[body]}
+          fill={deciding === undefined ? 'var(--raised)' : temperatureCss(deciding.celsius ?? 0)}
+          fillOpacity="0.28"
+          stroke="var(--ink)"
+          strokeWidth="2"
+        />
+        {map.spots.map((spot) => {
+          const [x, y] = AT[spot.place] ?? [150, 75];
+          const known = spot.celsius !== null;
+          return (
+            <g key={spot.place} className="cursor-pointer" onClick={() => onRead(spot.place)}>
+              <circle
+                cx={x}
+                cy={y}
+                r={known ? 21 : 13}
+                fill={known ? temperatureCss(spot.celsius ?? 0) : 'var(--paper)'}
+                stroke={spot.decides ? 'var(--ink)' : spot.place === map.next ? 'var(--ember)' : 'var(--soft)'}
+                strokeWidth={spot.decides || spot.place === map.next ? 3.5 : 1.5}
+                strokeDasharray={known || spot.place === map.next ? undefined : '4 3'}
+              />
+              {known && (
+                <text x={x} y={y + 5.5} textAnchor="middle" fontSize="16" fontWeight="750" fill={inkOn(spot.celsius ?? 0)}>
+                  {format.degrees(spot.celsius ?? 0)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+      <div>
+        <p className="font-semibold">
+          {deciding === undefined
+            ? 'Not read in this round.'
+            : `${say(deciding.words)} decides: ${format.degrees(deciding.celsius ?? 0, 1)}, the coldest of ${read.length}.`}
+        </p>
+        {map.uneven !== null && (
+          <p role="status" className="mt-1 border-l-[3px] border-ember pl-3 font-semibold">
+            <Said>{map.uneven}</Said>.
+          </p>
+        )}
+        <ul className="mt-2 flex flex-wrap gap-2">
+          {map.spots.map((spot) => (
+            <li key={spot.place}>
+              <button type="button" className="push px-3" aria-current={spot.place === map.next} onClick={() => onRead(spot.place)}>
+                {say(spot.words)}
+                <span className="label">
+                  {spot.celsius === null ? (spot.place === map.next ? 'next' : '') : agoOf(spot.minutes_ago ?? 0)}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {next !== undefined && read.length > 0 && read.length === map.spots.length && (
+          <p className="label mt-2">All of it was read: look at {say(next.words).toLowerCase()} again next.</p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+const agoOf = (minutes: number): string => (minutes < 1 ? 'just now' : `${duration(minutes)} ago`);
+
+const spoken = (map: Map, say: ReturnType<typeof useSay>, format: ReturnType<typeof useUnits>): string =>
+  map.spots
+    .map(
+      (spot) =>
+        `${say(spot.words)}: ${spot.celsius === null ? 'not read' : format.temperature(spot.celsius, 1)}${spot.decides ? ', decides' : ''}`,
+    )
+    .join('; ');
