@@ -8,11 +8,11 @@ type Segment = { from: number; to: number; words: string; tone: 'prep' | 'fire' 
 
 const TONES: Record<Segment['tone'], { fill: string; text: string; line: string }> = {
   prep: { fill: 'var(--raised)', text: 'var(--ink)', line: 'var(--ink)' },
-  fire: { fill: 'var(--straw)', text: 'var(--on-straw)', line: 'var(--straw)' },
-  heat: { fill: 'var(--ember)', text: 'var(--on-ember)', line: 'var(--ember)' },
-  rest: { fill: 'var(--water)', text: 'var(--paper)', line: 'var(--water)' },
+  fire: { fill: 'var(--face-fire)', text: 'var(--on-face-fire)', line: 'var(--straw)' },
+  heat: { fill: 'var(--face-heat)', text: 'var(--on-face)', line: 'var(--ember)' },
+  rest: { fill: 'var(--face-rest)', text: 'var(--on-face)', line: 'var(--water)' },
   side: { fill: 'var(--paper)', text: 'var(--ink)', line: 'var(--ember)' },
-  carve: { fill: 'var(--herb)', text: 'var(--paper)', line: 'var(--herb)' },
+  carve: { fill: 'var(--face-carve)', text: 'var(--on-face)', line: 'var(--herb)' },
 };
 
 const THREAD = 30;

@@ -20,6 +20,7 @@ import { Debrief } from './Debrief';
 import { Editing } from './Editing';
 import { FirePanel } from './fire/FirePanel';
 import { Food } from './Food';
+import { Far } from './live/Far';
 import { Live } from './live/Live';
 import { RigTicket } from './rig/RigTicket';
 import { RigView } from './rig/RigView';
@@ -28,8 +29,9 @@ import { Table } from './Table';
 import { Ticket } from './ticket/Ticket';
 import { withKept } from './withKept';
 
-/** The sheet of paper: no view of its own in the list. */
+/** The sheet of paper, and the figures for across the yard: no views of their own in the list. */
 const CARD = 'card';
+const FAR = 'far';
 
 const VIEWS = [
   { id: 'food', name: 'Food' },
@@ -49,7 +51,7 @@ export function RoastPage() {
   const navigate = useNavigate();
   const now = useNow(60_000);
   useKeys(Object.fromEntries(VIEWS.map((one, i) => [String(i + 1), () => void navigate(`/roasts/${id}/${one.id}`)])));
-  const known = view === CARD || VIEWS.some((one) => one.id === view);
+  const known = view === CARD || view === FAR || VIEWS.some((one) => one.id === view);
   const shown = (known ? view : undefined) ?? (roast.data === undefined || roast.data.status === 'broken' ? 'live' : usualView(roast.data));
   const bar = (
     <ul className="flex">
@@ -83,7 +85,8 @@ export function RoastPage() {
       )}
       {roast.data?.status === 'broken' && <Broken key={roast.data.id} roast={roast.data} now={now} />}
       {roast.data !== undefined && roast.data.status !== 'broken' && shown === CARD && <Card roast={roast.data} />}
-      {roast.data !== undefined && roast.data.status !== 'broken' && shown !== CARD && (
+      {roast.data !== undefined && roast.data.status !== 'broken' && shown === FAR && <Far roast={withKept(roast.data, kept)} />}
+      {roast.data !== undefined && roast.data.status !== 'broken' && shown !== CARD && shown !== FAR && (
         <Whole key={roast.data.id} roast={withKept(roast.data, kept)} shown={shown} offline={roast.isError} />
       )}
     </Frame>

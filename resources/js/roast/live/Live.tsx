@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Refused } from '../../api/client';
 import { useReference } from '../../api/queries';
 import type { EventKind, Roast, Turned } from '../../api/types';
@@ -173,7 +174,14 @@ export function Live({ roast }: { roast: Roast }) {
               Take a reading <Key>R</Key>
             </button>
           </div>
-          {roast.status !== 'done' && <AlarmSwitch roast={roast.id} />}
+          {roast.status !== 'done' && (
+            <div className="grid grid-cols-2 gap-2">
+              <AlarmSwitch roast={roast.id} />
+              <Link to={`/roasts/${roast.id}/far`} className="push">
+                From afar
+              </Link>
+            </div>
+          )}
           <When label="Done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
           <div className="grid grid-cols-2 gap-2">
             <Act name="Basted" letter="B" onClick={() => did('basted')} />

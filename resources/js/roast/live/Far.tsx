@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Roast } from '../../api/types';
+import { Hour } from '../../ui/Hour';
+import { useNow } from '../../ui/useNow';
+import { useKeys } from '../../ui/useKeys';
+import { at, countdown } from '../../units/time';
+import { useUnits } from '../../units/units';
+import { Said } from '../../words/Said';
+import { eventFor, mainDish, toDo } from '../acts';
+import { useLogging } from '../useLogging';
+import { coreNow } from './coreNow';
+
+/** To be read from two metres, by a fire: one core, when it comes off, what is next; the whole screen and nothing else. */
+export function Far({ roast }: { roast: Roast }) {
+  const [chosen, setChosen] = useState<number | null>(null);
+  const now = useNow();
+  const format = useUnits();
+  const log = useLogging(roast);
+  const index = chosen ?? mainDish(roast);
+  const dish = roast.plan.dishes[index];
+  const next = toDo(roast.plan)[0];
+  const others = roast.plan.dishes.length;
+  const done = () => {
+    if (next !== undefined) log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+  };
+  useKeys({ d: done });
+  if (dish === undefined) return null;
+  const live = dish.live;
+  return (
+    <div className="fixed inset-0 z-30 grid grid-rows-[auto_minmax(0,1fr)_auto] overflow-auto bg-paper px-4 py-3 sm:px-8">
+      <header className="flex flex-wrap items-center justify-between gap-2">
+        <button
+          type="button"
+          className="wide min-h-14 text-left text-[clamp(1.5rem,5vw,2.75rem)] leading-tight"
+          onClick={() => setChosen((index + 1) % others)}
+          disabled={others < 2}
+        >
+          {dish.name}
+          {others > 1 && <span className="label ml-3">{`${index + 1} of ${others}`}</span>}
+        </button>
+        <Link to={`/roasts/${roast.id}/live`} className="push min-h-14">
+          Back
+        </Link>
+      </header>
+      <div className="grid content-center gap-y-2">
+        <div
+          className="wide text-center leading-[0.82] tracking-tight text-[clamp(9rem,min(44vw,56dvh),34rem)]"
+          aria-label={live === null ? 'not on yet' : `core ${format.degrees(coreNow(live, now).likely)}`}
+        >
+          {live === null ? (
+            <Hour at={dish.on_at ?? next?.at ?? roast.plan.serve_at} zone={roast.plan.time_zone} />
+          ) : (
+            format.degrees(coreNow(live, now).likely)
+          )}
+        </div>
+        {live !== null && dish.pulled_at === null && (
+          <p className="wide flex flex-wrap justify-center gap-x-[0.6em] text-[clamp(2rem,9vw,6rem)] leading-none">
+            <span className="text-ember">
+              <span className="text-[0.45em]">off at </span>
+              {format.degrees(live.pull_c)} {live.gets_there && <Hour at={live.pull_at.likely} />}
+            </span>
+          </p>
+        )}
+      </div>
+      {next !== undefined && (
+        <footer className="grid items-center gap-x-6 gap-y-3 border-t-[3px] border-ink pt-3 sm:grid-cols-[minmax(0,1fr)_auto_auto]">
+          <p className="wide text-[clamp(1.75rem,6vw,4rem)] leading-none">
+            <Said>{next.title}</Said>
+          </p>
+          <p className="wide text-[clamp(2.5rem,9vw,6rem)] leading-none text-ember">
+            {at(next.at) < now && '+'}
+            {countdown(at(next.at) - now)}
+          </p>
+          <button type="button" className="push push-ember min-h-20 px-10 text-2xl" disabled={log.act.isPending} onClick={done}>
+            Done
+          </button>
+        </footer>
+      )}
+      {log.act.isError && (
+        <p role="alert" className="font-semibold text-ember">
+          {log.act.error.message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { aLive, aRoast, entry, show } from '../../testing';
+
+const { call } = vi.hoisted(() => ({ call: vi.fn() }));
+vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), call }));
+
+const { Far } = await import('./Far');
+
+beforeEach(() => {
+  call.mockReset();
+  call.mockResolvedValue(undefined);
+});
+
+describe('figures for across the yard', () => {
+  it('shows one core, when it comes off and what is next, and logs that by one press', async () => {
+    const roast = aRoast({ id: 'roast', status: 'cooking' }, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: aLive() });
+    roast.plan.run_sheet = [entry('d0.pull', 'pull', new Date(Date.now() + 600_000).toISOString())];
+    show(<Far roast={roast} />);
+    const dish = roast.plan.dishes[0];
+    expect(screen.getByText(/°/, { selector: '[aria-label^="core"]' })).toBeInTheDocument();
+    expect(screen.getByText(new RegExp(dish?.name ?? ''))).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(call).toHaveBeenCalledWith(
+      'post',
+      '/api/roasts/{roast}/events',
+      expect.objectContaining({ body: expect.objectContaining({ kind: 'pulled', entry: 'd0.pull' }) }),
+    );
+    expect(screen.getByRole('link', { name: 'Back' })).toHaveAttribute('href', '/roasts/roast/live');
+  });
+});
