@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\CookerController;
 use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\FileController;
+use App\Http\Controllers\HandbookController;
 use App\Http\Controllers\HandsController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MixController;
@@ -35,6 +36,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::post('logout', [SessionController::class, 'logout']);
         Route::patch('me', [SessionController::class, 'update']);
         Route::get('reference', ReferenceController::class)->withoutMiddleware('no-store');
+        Route::get('handbook', HandbookController::class)->withoutMiddleware('no-store');
         Route::post('preview', PreviewController::class);
         Route::post('ways', [WaysController::class, 'planned']);
         Route::get('roasts', [RoastController::class, 'index']);

@@ -21,6 +21,15 @@ final readonly class SafeMinimum
     ) {
     }
 
+    /** @return array<string, self> by class of food */
+    public static function all(): array
+    {
+        /** @var array<string, mixed> $rows */
+        $rows = Table::named('safe-minimums')['classes'];
+
+        return array_combine(array_keys($rows), array_map(self::of(...), array_keys($rows)));
+    }
+
     /** @throws OutOfRange for a class that is not in the table */
     public static function of(string $class): self
     {

@@ -86,7 +86,8 @@ final class OneCooker
         foreach (count($dishes) === 1 ? $dishes : [] as $dish) {
             $pull = Timing::after($times->doneAt, -$side->takesMinutes() - $side->side->doneMinutes - $side->side->afterMinutes);
             $off = $standing->pullAt($dish);
-            $rest = $standing->dish($dish)->leastRestMinutes() + 5.0 * ceil(max(0.0, ($off->getTimestamp() - $pull->getTimestamp()) / 300.0) + 1.0);
+            $fives = ceil(max(0.0, ($off->getTimestamp() - $pull->getTimestamp()) / 300.0) + 1.0);
+            $rest = $standing->dish($dish)->leastRestMinutes() + 5.0 * $fives;
             if ($rest <= self::LONGEST_REST_MINUTES) {
                 $ways[] = new Way(
                     'side_after',

@@ -135,6 +135,12 @@ final readonly class Standing
         return $slowest;
     }
 
+    /** The dish that is asked about, where it is on the heat; else the slowest that is. */
+    public function asked(int $dish): ?int
+    {
+        return isset($this->roast()->dishes[$dish]) && $this->isOn($dish) ? $dish : $this->slowest();
+    }
+
     private function readyAt(int $dish): int
     {
         return $this->pullAt($dish)->getTimestamp() + (int) (60.0 * $this->dish($dish)->leastRestMinutes());

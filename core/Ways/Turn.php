@@ -12,6 +12,11 @@ enum Turn: string
     case GuestsLate = 'guests_late';
     case Behind = 'behind';
     case Ahead = 'ahead';
+    /** Its outside is as it should be, and its middle is not. */
+    case SkinAhead = 'skin_ahead';
+    /** A tough cut whose core moves no more. */
+    case Stalled = 'stalled';
+    case FlareUp = 'flare_up';
     case Rain = 'rain';
     case NoFuel = 'no_fuel';
     case OneMore = 'one_more';

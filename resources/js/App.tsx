@@ -11,6 +11,7 @@ import { Loading, Trouble } from './ui/States';
 import { UnitsContext } from './units/units';
 
 const Cookers = fetched(() => import('./cookers/Cookers').then((screen) => screen.Cookers));
+const Handbook = fetched(() => import('./handbook/Handbook').then((screen) => screen.Handbook));
 const Log = fetched(() => import('./log/Log').then((screen) => screen.Log));
 const NewRoast = fetched(() => import('./roast/NewRoast').then((screen) => screen.NewRoast));
 const RoastPage = fetched(() => import('./roast/RoastPage').then((screen) => screen.RoastPage));
@@ -74,6 +75,7 @@ function Kitchen() {
         <Route path="/" element={screen('hearth', <Hearth />)} />
         <Route path="/cookers" element={screen('cookers', <Cookers />)} />
         <Route path="/cookers/:id" element={screen('cookers', <Cookers />)} />
+        <Route path="/handbook" element={screen('handbook', <Handbook />)} />
         <Route path="/log" element={screen('log', <Log />)} />
         <Route path="/roasts/new" element={screen('ticket', <NewRoast />)} />
         <Route path="/roasts/:id" element={screen('roast', <RoastPage />)} />

@@ -66,6 +66,11 @@ it('cooks a whole chicken with the network gone twice, on a phone, and loses and
     $this->sees('Carve Chicken, whole');
     $this->open('/');
     $this->sees('Chicken, whole');
+    $this->open('/handbook');
+    $this->type('Look up', 'poultry');
+    $this->sees('74 °C');
+    $this->open("/roasts/$roast/far");
+    $this->sees('Back');
     $this->open("/roasts/$roast/live");
     // The wrong press is taken back where it was made, and never goes out.
     $this->press('Lid lifted');

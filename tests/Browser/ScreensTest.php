@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 $screens = [
     'hearth' => [null, 'Coming'], 'plan' => ['Plan', 'From nothing'],
-    'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season'],
+    'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season'], 'handbook' => ['Handbook', 'Cuts and their numbers'],
 ];
 $views = [
     'Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Fire' => 'Through the cook',
@@ -23,6 +23,9 @@ it('puts nothing serious in anyone’s way, by day and by night, wide and narrow
         $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
         foreach ($screens as $name => [$link, $words]) {
             if ($link !== null) {
+                if ($width < 500 && $name === 'handbook') {
+                    $this->press('More');
+                }
                 $this->press($link);
             }
             $this->sees($words);

@@ -309,3 +309,49 @@ it('leaves alone what is not its own', function () {
         ->and(array_keys(waysOut(Turn::Rain, $done->standing($pulled, []), $done)))->toBe(['stay']);
     expect(CookerShed::kind('open-grate')->isOpenFire())->toBeTrue();
 });
+
+// Common practice: what browns too soon is shaded, cooled or taken indoors; none of it is sooner done than as it is by more than the oven lets it.
+it('has ways out of a skin that is ready before the core, none of them hotter', function () {
+    [$standing, $prospect] = underWay(RoastFile::read(Samples::file()), 60.0);
+    $ways = waysOut(Turn::SkinAhead, $standing, $prospect);
+    expect(array_keys($ways))->toContain('cover', 'cooler');
+    $now = $standing->roast()->dishes[0]->stages[0]->cookerC;
+    $heat = fn (Offer $offer): float => max(array_map(fn (Stage $stage): float => $stage->cooker->isRest() ? 0.0 : $stage->cookerC, $offer->way->roast->dishes[0]->stages));
+    expect($heat($ways['cover']))->toBe($now)->and($heat($ways['cooler']))->toBe($now)
+        ->and($ways['cooler']->way->roast->dishes[0]->lastStage()->cookerC)->toBeLessThan($now)
+        ->and($ways['cooler']->outcome->laterMinutes)->toBeGreaterThanOrEqual($ways['cover']->outcome->laterMinutes);
+});
+
+it('cools no bird below what is advised for it, whatever its skin does', function () {
+    foreach (['chicken' => 1.8, 'turkey' => 5.0, 'duck' => 2.2] as $cut => $kg) {
+        foreach (['oven' => 170, 'kettle' => 175, 'gas' => 190] as $kind => $celsius) {
+            $dish = ['cut' => $cut, 'mass_kg' => $kg, 'taste' => null, 'target_c' => 75, 'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]]];
+            [$standing, $prospect] = underWay(RoastFile::read(Samples::file($dish)), 20.0);
+            foreach (waysOut(Turn::SkinAhead, $standing, $prospect) as $id => $offer) {
+                foreach ($offer->way->roast->dishes[0]->stages as $stage) {
+                    // USDA FSIS: no oven below 325 °F for poultry, 162.8 °C.
+                    expect($stage->cooker->isRest() || $stage->cookerC >= 162.0)->toBeTrue("$cut on $kind: $id at $stage->cookerC");
+                }
+            }
+        }
+    }
+});
+
+// Common practice, of a shoulder at 110 °C: a wrap or a hotter fire ends the stall sooner than waiting.
+it('has three ways out of a stall, of which waiting is the slowest', function () {
+    $shoulder = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 92, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 110, 'pull' => true]]];
+    [$standing, $prospect] = underWay(RoastFile::read(Samples::file($shoulder, ['serve_at' => '2031-10-05T12:00:00+02:00'])), 360.0);
+    $ways = waysOut(Turn::Stalled, $standing, $prospect);
+    expect(array_keys($ways))->toBe(['wait', 'wrap', 'hotter']);
+    $done = fn (string $id): float => $ways[$id]->outcome->laterMinutes;
+    expect($done('wrap'))->toBeLessThanOrEqual($done('wait'))->and($done('hotter'))->toBeLessThanOrEqual($done('wait'));
+});
+
+it('has something for a flare-up wherever fat can burn, and takes it aside where there is a side', function () {
+    foreach (['kettle-direct' => true, 'gas-direct' => true, 'open-grate' => false, 'kettle' => false, 'oven' => false] as $kind => $aside) {
+        $dish = ['cut' => 'beef-steak', 'mass_kg' => 0.5, 'taste' => null, 'target_c' => 57, 'stages' => [['cooker' => $kind, 'pull' => true]]];
+        [$standing, $prospect] = underWay(RoastFile::read(Samples::file($dish)), 3.0);
+        $ways = waysOut(Turn::FlareUp, $standing, $prospect);
+        expect(array_key_exists('starve', $ways))->toBeTrue($kind)->and(array_key_exists('aside', $ways))->toBe($aside, $kind);
+    }
+});

@@ -42,7 +42,6 @@ final class ThermometerCommand extends Command
 
     protected $description = 'Stand in for a wireless thermometer of four probes';
 
-
     /** How far back it remembers what it read before it was heard, and how often. */
     private const BACKLOG_EVERY_S = 60;
 

@@ -26,6 +26,7 @@ use Diatherm\Live\Verdict;
 use Diatherm\Roast\Stage;
 use Diatherm\Ways\AheadOfTime;
 use Diatherm\Ways\BehindTime;
+use Diatherm\Ways\Stalled;
 use Diatherm\Ways\Turn;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -84,6 +85,7 @@ final class RoastResource extends JsonResource
 
         return match (true) {
             BehindTime::is($standing) => Turn::Behind,
+            Stalled::is($standing) => Turn::Stalled,
             AheadOfTime::is($standing) => Turn::Ahead,
             default => null,
         };

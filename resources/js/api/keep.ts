@@ -21,6 +21,7 @@ const PATIENCE_MS = 800;
 const VERSION = import.meta.url;
 
 const KEPT: readonly string[] = [
+  keys.handbook[0],
   keys.me[0],
   keys.reference[0],
   keys.roasts[0],

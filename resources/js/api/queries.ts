@@ -13,6 +13,7 @@ const passed = (ms: number) => new Promise<void>((done) => setTimeout(done, ms))
 export const keys = {
   me: ['me'] as const,
   reference: ['reference'] as const,
+  handbook: ['handbook'] as const,
   roasts: ['roasts'] as const,
   roast: (id: string) => ['roast', id] as const,
   hands: (key: string) => ['hands', key] as const,
@@ -32,6 +33,14 @@ export const everyList = { queryKey: keys.roasts, refetchType: 'all' as const };
 
 export const useMe = () =>
   useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call('get', '/api/me', { signal }), staleTime: Infinity });
+
+const asHandbook = {
+  queryKey: keys.handbook,
+  queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/handbook', { signal }),
+  staleTime: Infinity,
+};
+
+export const useHandbook = () => useQuery(asHandbook);
 
 export const useReference = () =>
   useQuery({
@@ -62,6 +71,12 @@ const asRoast = (id: string) => ({
 
 /** Roasts that may be wanted where there is no network: told once now, and kept. */
 export async function fetchAhead(cache: QueryClient, ids: readonly string[]): Promise<void> {
+  await cache.prefetchQuery(asHandbook);
+  await cache.prefetchQuery({
+    queryKey: keys.reference,
+    queryFn: ({ signal }) => call('get', '/api/reference', { signal }),
+    staleTime: Infinity,
+  });
   for (const id of ids) await cache.prefetchQuery({ ...asRoast(id), staleTime: AHEAD_STANDS_MS });
 }
 

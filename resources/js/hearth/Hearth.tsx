@@ -33,7 +33,7 @@ export function Hearth() {
     .map((roast) => roast.id)
     .join(' ');
   useEffect(() => {
-    if (ahead !== '') void fetchAhead(cache, ahead.split(' '));
+    void fetchAhead(cache, ahead === '' ? [] : ahead.split(' '));
   }, [ahead, cache]);
   return (
     <Frame>

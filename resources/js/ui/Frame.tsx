@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
-import { NavLink, useNavigate } from 'react-router';
+import { Link, NavLink, useNavigate } from 'react-router';
 import { forgetKept } from '../api/keep';
 import { call, forgetToken } from '../api/client';
 import { keys, useMe } from '../api/queries';
@@ -19,11 +19,14 @@ const PLACES = [
   { to: '/log', name: 'Log' },
 ] as const;
 
+/** Where there is room for it; on a phone it lies under More. */
+const HANDBOOK = { to: '/handbook', name: 'Handbook' } as const;
+
 const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['H', 'Hearth'],
   ['P', 'Plan a roast'],
   ['E', 'Cookers'],
-  ['O', 'Log'],
+  ['O  I', 'Log, handbook'],
   ['1 – 7', 'Views of a roast, in the order of the work'],
   ['R', 'Take a reading'],
   ['D', 'Done: the next act'],
@@ -63,6 +66,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     p: () => void navigate('/roasts/new'),
     e: () => void navigate('/cookers'),
     o: () => void navigate('/log'),
+    i: () => void navigate('/handbook'),
     c: toggleTemperature,
     k: toggleMass,
     a: toggleClock,
@@ -79,7 +83,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
       >
         <span className="wide text-[15px]">Diatherm</span>
         <ul className="mt-5 w-full">
-          {PLACES.map((place) => (
+          {[...PLACES, HANDBOOK].map((place) => (
             <li key={place.to}>
               <NavLink
                 to={place.to}
@@ -162,6 +166,9 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
       </nav>
       <Sheet title={me.data?.user?.name ?? 'Diatherm'} open={sheet} onClose={() => setSheet(false)}>
         <div className="grid grid-cols-2 gap-2 md:hidden">
+          <Link to={HANDBOOK.to} className="push col-span-2" onClick={() => setSheet(false)}>
+            {HANDBOOK.name}
+          </Link>
           <button type="button" className="push" onClick={toggleTemperature}>
             {units.temperatureUnit === 'c' ? 'Show °F' : 'Show °C'}
           </button>

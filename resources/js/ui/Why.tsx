@@ -1,5 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Working } from '../api/types';
 import { Said } from '../words/Said';
 
@@ -47,9 +48,24 @@ export function Why({
           </dl>
         )}
         <p className="label mt-3">
-          <Said>{working.source}</Said>
+          <Said>{working.source}</Said>{' '}
+          <Link to={chapterOf(of)} className="font-semibold underline underline-offset-4">
+            Handbook
+          </Link>
         </p>
       </PopoverPanel>
     </Popover>
   );
 }
+
+/** Where the handbook speaks of a kind of number. */
+const ABOUT: readonly (readonly [RegExp, string])[] = [
+  [/safe|lethal|minimum/, '#minimums'],
+  [/under_60|keep|clock/, '#keeping'],
+  [/hand/, '#hand'],
+  [/fuel|coal|kg|refuel|kwh/, '#fuels'],
+  [/pull|core|peak|target|rest|feeds|portion/, '#cuts'],
+  [/cooker|vent|setting/, '#cookers'],
+];
+
+const chapterOf = (of: string): string => `/handbook${ABOUT.find(([about]) => about.test(of))?.[1] ?? ''}`;

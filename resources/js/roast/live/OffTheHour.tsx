@@ -11,11 +11,13 @@ export function OffTheHour({ roast, onAsk }: { roast: Roast; onAsk: () => void }
   return (
     <div role="status" className="mt-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2 border-l-[3px] border-ember py-1 pl-3">
       <p className="font-semibold">
-        {stuck
-          ? 'As it is read, it does not get to its number at this heat.'
-          : roast.turn === 'behind'
-            ? `As it goes, the table is ready at ${clock(at(roast.plan.serve_at) + late * 60_000, roast.plan.time_zone)}, ${duration(late)} late.`
-            : 'As it goes, it is done well before the table.'}
+        {roast.turn === 'stalled'
+          ? 'The core stands still: as much heat leaves with its water as comes in.'
+          : stuck
+            ? 'As it is read, it does not get to its number at this heat.'
+            : roast.turn === 'behind'
+              ? `As it goes, the table is ready at ${clock(at(roast.plan.serve_at) + late * 60_000, roast.plan.time_zone)}, ${duration(late)} late.`
+              : 'As it goes, it is done well before the table.'}
       </p>
       <button type="button" className="push" onClick={onAsk}>
         Ways to go on

@@ -5,6 +5,7 @@ import { useRoastChange } from '../../api/queries';
 import type { Roast, Turned } from '../../api/types';
 import { Sheet } from '../../ui/Sheet';
 import { Loading } from '../../ui/States';
+import { mainDish } from '../acts';
 import { Offers } from './Offers';
 
 type Choice = {
@@ -22,6 +23,13 @@ function choices(roast: Roast): Choice[] {
       ? [{ turn: 'behind' as const, name: 'It is behind', note: 'more heat, another cooker, another hour' }]
       : []),
     ...(roast.turn === 'ahead' ? [{ turn: 'ahead' as const, name: 'It is ahead', note: 'hold it, slow it, call them sooner' }] : []),
+    ...(roast.turn === 'stalled' ? [{ turn: 'stalled' as const, name: 'It stands still', note: 'wait, wrap it, or hotter' }] : []),
+    ...(roast.plan.dishes.some((dish) => dish.status === 'on')
+      ? [
+          { turn: 'skin_ahead' as const, name: 'Brown before it is done', note: 'foil, a cooler fire, the oven' },
+          { turn: 'flare_up' as const, name: 'Fat flares up', note: 'starve it, or take it aside' },
+        ]
+      : []),
     { turn: 'guests_late', name: 'Guests come later', amounts: { of: 'minutes', values: [20, 40, 60, 90], unit: 'min' } },
     { turn: 'one_more', name: 'More at the table', amounts: { of: 'people', values: [1, 2, 4], unit: 'more' } },
     { turn: 'rain', name: 'Rain', note: 'stay outside, or go in' },
@@ -56,7 +64,11 @@ export function DayChanges({ roast, open, asked, onClose }: { roast: Roast; open
           {choices(roast).map((choice) => (
             <li key={choice.turn} className="flex flex-wrap items-center gap-x-3 gap-y-1.5 border-t border-hair py-2">
               {choice.amounts === undefined ? (
-                <button type="button" className="grid min-h-11 w-full text-left" onClick={() => ask.mutate({ turn: choice.turn })}>
+                <button
+                  type="button"
+                  className="grid min-h-11 w-full text-left"
+                  onClick={() => ask.mutate({ turn: choice.turn, dish: mainDish(roast) })}
+                >
                   <span className="text-lg font-semibold">{choice.name}</span>
                   <span className="text-soft">{choice.note}</span>
                 </button>

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Support\Contract;
+
+// What can be looked up: every figure with its source.
+
+it('answers as the contract says, and only to who is signed in', function () {
+    $this->getJson('/api/handbook')->assertUnauthorized();
+    $answer = $this->actingAs($this->cook())->getJson('/api/handbook')->assertOk();
+    expect(Contract::breaches((string) $answer->content(), 'Handbook'))->toBe([]);
+    foreach (['minimums', 'keeping'] as $chapter) {
+        foreach ($answer->json($chapter) as $row) {
+            expect(said($row['source']))->not->toBe('');
+        }
+    }
+});
+
+// USDA FSIS, Safe Minimum Internal Temperature Chart: 145 °F and 3 minutes for whole cuts, 160 °F ground, 165 °F poultry and stuffing.
+it('has the published minimums', function () {
+    $rows = array_column($this->actingAs($this->cook())->getJson('/api/handbook')->json('minimums'), null, 'id');
+    $f = fn (string $id): int => (int) round($rows[$id]['core_c'] * 1.8 + 32);
+    expect($f('poultry'))->toBe(165)->and($f('stuffing'))->toBe(165)->and(min(array_map(fn (string $id): int => $rows[$id]['core_c'] === null ? 999 : $f($id), array_keys($rows))))->toBe(145);
+});
+
+// Common practice: 2 to 3 s is fierce, 4 to 5 medium, 6 to 8 gentle; longer is cooler, always.
+it('has a hand test that cools with every second', function () {
+    $walls = array_column($this->actingAs($this->cook())->getJson('/api/handbook')->json('hand'), 'wall_c');
+    $sorted = $walls;
+    rsort($sorted);
+    expect($walls)->toBe($sorted)->and(count(array_unique($walls)))->toBe(count($walls));
+});
