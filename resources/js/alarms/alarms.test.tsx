@@ -53,6 +53,8 @@ describe('what matters now', () => {
       { ...entry('d0.on', 'on', minutes(-4)), done: true },
       entry('d0.old', 'chore', minutes(-60)),
     ]);
+    // A joint that nobody took off an hour ago is still on, and still called for.
+    expect(ids(cooking({}, [entry('d0.pull', 'pull', minutes(-70))]))).toEqual(['act d0.pull']);
     const alarms = due(roast, NOW, voice);
     expect(alarms.map((alarm) => alarm.id)).toEqual(['act d0.pull', 'act d0.chore.0']);
     expect(alarms.map((alarm) => alarm.important)).toEqual([true, false]);

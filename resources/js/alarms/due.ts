@@ -27,8 +27,9 @@ const CANNOT_WAIT: readonly Entry['act'][] = ['on', 'stage', 'pull', 'fire', 'co
 /** What nobody has to be called for. */
 const QUIET: readonly Entry['act'][] = ['rest', 'hold', 'first_look', 'serve'];
 
-/** A line that is older than this is history: it is on the sheet, late, and calls nobody. */
+/** A line that is older than this is history: it is on the sheet, late, and calls nobody; what spoils the roast calls for longer. */
 const STALE_MS = 45 * 60_000;
+const LONGEST_MS = 6 * 3_600_000;
 
 /** A cooker that is further off its target than this, by a reading no older than so many minutes. Common practice. */
 const OFF_K = 20;
@@ -56,7 +57,7 @@ export function due(roast: Roast, now: number, { format, say }: Voice): Alarm[] 
 
 function acts(roast: Roast, now: number, say: Voice['say']): Alarm[] {
   return roast.plan.run_sheet
-    .filter((entry) => !entry.done && !QUIET.includes(entry.act) && at(entry.at) <= now && now - at(entry.at) < STALE_MS)
+    .filter((entry) => !entry.done && !QUIET.includes(entry.act) && at(entry.at) <= now && now - at(entry.at) < patience(entry))
     .map((entry) => ({
       id: `act ${entry.id}`,
       kind: 'acts',
@@ -66,6 +67,8 @@ function acts(roast: Roast, now: number, say: Voice['say']): Alarm[] {
       entry,
     }));
 }
+
+const patience = (entry: Entry): number => (CANNOT_WAIT.includes(entry.act) ? LONGEST_MS : STALE_MS);
 
 /** A core that has come to its number while its dish is still on the heat. */
 function cores(roast: Roast, now: number, format: Formatter): Alarm[] {
