@@ -101,7 +101,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 });
 
 // Keeps the screens on the device: asked for anew each time, and in charge of the whole kitchen.
-Route::get('worker.js', fn () => response()->file(public_path('build/worker.js'), [
+Route::get('worker.js', fn () => response((string) file_get_contents(public_path('build/worker.js')), headers: [
     'Content-Type' => 'text/javascript; charset=utf-8', 'Cache-Control' => 'no-cache', 'Service-Worker-Allowed' => '/',
 ]));
 

@@ -152,12 +152,13 @@ $call = function (string $method, string $path, mixed $body = null, string $csrf
 $csrf = $call('GET', '/api/me')[0]['csrf'];
 $csrf = $call('POST', '/api/demo', null, $csrf)[0]['csrf'];
 $all = $call('GET', '/api/roasts')[0];
-// The first of each: an ordinary joint; the last that is planned is a whole lamb over wood.
-$roasts = array_column(array_reverse($all), null, 'status');
-$whole = array_column($all, null, 'status')['planned']['file'];
+$roasts = array_column($all, null, 'status');
+// An ordinary bird, and a whole lamb over wood.
+$files = array_column(array_column($all, 'file'), null, 'name');
+$whole = $files['Lamb for the boathouse roof'];
 $cooking = $roasts['cooking']['id'];
 $cooker = $call('GET', '/api/cookers')[0][0]['id'];
-$file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $roasts['planned']['file'];
+$file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $files['Sunday on the lock island'];
 $uuid = fn (): string => sprintf('%s-%s-4%s-a%s-%s', ...array_map(fn (int $n): string => substr(bin2hex(random_bytes(8)), 0, $n), [8, 4, 3, 3, 12]));
 $noted = fn (): array => ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'kind' => 'note', 'note' => 'bench'];
 $read = fn (): array => ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => 40];

@@ -74,6 +74,8 @@ build_front() {
         say "Building the front end"
         npm run --silent types >storage/types.log 2>&1 || { cat storage/types.log >&2; fail "the types could not be made from docs/openapi.yaml."; }
         npm run --silent build >storage/build.log 2>&1 || { cat storage/build.log >&2; fail "the front end could not be built."; }
+        # Compressed once, not at every asking.
+        find public/build/assets -type f \( -name '*.js' -o -name '*.css' \) -exec gzip -9 -k -f {} +
         stamp front resources docs/openapi.yaml vite.config.ts tsconfig.json package.json
     fi
 }
@@ -148,7 +150,7 @@ PHP_FAST=(-d opcache.enable=1 -d opcache.enable_cli=1 -d opcache.jit=1052 -d opc
 
 # serve PORT WORKERS LOG
 serve() {
-    PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d upload_max_filesize=2M -d post_max_size=3M \
+    PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d zlib.output_compression=16384 -d upload_max_filesize=2M -d post_max_size=3M \
         -S "127.0.0.1:$1" -t public bin/lib/router.php >"$3" 2>&1 &
     STARTED_GROUPS+=($!)
     local tries=0

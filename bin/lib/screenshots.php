@@ -10,7 +10,6 @@ require __DIR__.'/../../vendor/autoload.php';
 
 /** name => path (a name in braces stands for the id of that roast), width, height, script to run first */
 const SHOTS = [
-    'door' => ['/', 1280, 800, ''],
     'hearth' => ['/', 1280, 800, ''],
     'begin' => ['/roasts/new', 1280, 800, ''],
     'plan' => ['/roasts/new', 1280, 800, '[...document.querySelectorAll("button")].find((one) => one.textContent.startsWith("A rack of lamb and potatoes")).click()'],
@@ -29,6 +28,7 @@ const SHOTS = [
     'table' => ['/roasts/{Autumn supper at the old weir}/table', 1280, 800, ''],
     'debrief' => ['/roasts/{Regatta committee dinner}/debrief', 1280, 800, ''],
     'log' => ['/log', 1280, 800, ''],
+    'handbook' => ['/handbook', 1280, 800, ''],
 ];
 
 $profile = sys_get_temp_dir().'/diatherm-shots-'.bin2hex(random_bytes(6));
@@ -37,7 +37,16 @@ $options->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--di
 $capabilities = DesiredCapabilities::chrome();
 $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
 $browser = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 60_000, 60_000);
+// The door, and into the demo kitchen.
+$browser->get(getenv('APP_URL').'/');
+sleep(1);
+$roasts = $browser->executeAsyncScript('const done = arguments[0]; (async () => { const headers = {Accept: "application/json"};'.
+    'const me = await (await fetch("/api/me", {headers})).json(); await fetch("/api/demo", {method: "POST", headers: {...headers, "X-CSRF-TOKEN": me.csrf}});'.
+    'done((await (await fetch("/api/roasts", {headers})).json()).map((roast) => [roast.name, roast.id])); })();');
 $ids = [];
+foreach ($roasts as [$title, $id]) {
+    $ids['{'.$title.'}'] = $id;
+}
 foreach (SHOTS as $name => [$path, $width, $height, $script]) {
     $browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]]);
     $browser->get(getenv('APP_URL').strtr($path, $ids));
@@ -48,14 +57,6 @@ foreach (SHOTS as $name => [$path, $width, $height, $script]) {
     }
     $browser->takeScreenshot(__DIR__."/../../docs/screenshots/$name.png");
     echo "$name\n";
-    if ($name === 'door') {
-        $roasts = $browser->executeAsyncScript('const done = arguments[0]; (async () => { const headers = {Accept: "application/json"};'.
-            'const me = await (await fetch("/api/me", {headers})).json(); await fetch("/api/demo", {method: "POST", headers: {...headers, "X-CSRF-TOKEN": me.csrf}});'.
-            'done((await (await fetch("/api/roasts", {headers})).json()).map((roast) => [roast.name, roast.id])); })();');
-        foreach ($roasts as [$title, $id]) {
-            $ids['{'.$title.'}'] = $id;
-        }
-    }
 }
 $browser->quit();
 exec('rm -rf '.escapeshellarg($profile));
