@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 // For PHP's own server: files of public/ as they are, those that the build made compressed and kept for good, for they are named by
 // what is in them; everything else to the application.
-const KINDS = ['js' => 'text/javascript', 'css' => 'text/css', 'json' => 'application/json', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2'];
+const KINDS = [
+    'js' => 'text/javascript', 'css' => 'text/css', 'json' => 'application/json', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2',
+    'png' => 'image/png', 'webmanifest' => 'application/manifest+json',
+];
 
 $public = dirname(__DIR__, 2).'/public';
 $path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
 // A NUL ends a path for the system and not for PHP: such an address is no file.
 $file = str_contains($path, "\0") ? false : realpath($public.$path);
 if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && ! str_ends_with($file, '.php')) {
-    $kind = KINDS[pathinfo($file, PATHINFO_EXTENSION)] ?? null;
-    if ($kind === null || ! str_starts_with($file, "$public/build/assets/")) {
-        return false;
-    }
-    header("Content-Type: $kind");
-    header('Cache-Control: public, max-age=31536000, immutable');
+    // What goes out as it is must not be compressed a second time.
+    ini_set('zlib.output_compression', '0');
+    header('Content-Type: '.(KINDS[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
+    header('Cache-Control: '.(str_starts_with($file, "$public/build/assets/") ? 'public, max-age=31536000, immutable' : 'no-cache'));
     header('Vary: Accept-Encoding');
     $small = is_file("$file.gz") && str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip');
     if ($small) {
-        ini_set('zlib.output_compression', '0');
         header('Content-Encoding: gzip');
     }
     readfile($small ? "$file.gz" : $file);
