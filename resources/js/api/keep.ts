@@ -22,6 +22,7 @@ const VERSION = import.meta.url;
 
 const KEPT: readonly string[] = [
   keys.handbook[0],
+  keys.mixes[0],
   keys.me[0],
   keys.reference[0],
   keys.roasts[0],

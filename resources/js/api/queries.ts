@@ -13,6 +13,7 @@ const passed = (ms: number) => new Promise<void>((done) => setTimeout(done, ms))
 export const keys = {
   me: ['me'] as const,
   reference: ['reference'] as const,
+  mixes: ['mixes'] as const,
   handbook: ['handbook'] as const,
   roasts: ['roasts'] as const,
   roast: (id: string) => ['roast', id] as const,
@@ -39,6 +40,15 @@ const asHandbook = {
   queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/handbook', { signal }),
   staleTime: Infinity,
 };
+
+const asMixes = (kg: number, guests: number) => ({
+  queryKey: [...keys.mixes, kg, guests] as const,
+  queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/mixes', { query: { mass_kg: kg, guests }, signal }),
+  staleTime: 60_000,
+});
+
+/** Marinades, rubs and the like, for so much meat and so many guests. */
+export const useMixes = (kg: number, guests: number) => useQuery(asMixes(kg, guests));
 
 export const useHandbook = () => useQuery(asHandbook);
 
@@ -72,6 +82,7 @@ const asRoast = (id: string) => ({
 /** Roasts that may be wanted where there is no network: told once now, and kept. */
 export async function fetchAhead(cache: QueryClient, ids: readonly string[]): Promise<void> {
   await cache.prefetchQuery(asHandbook);
+  await cache.prefetchQuery(asMixes(1, 1));
   await cache.prefetchQuery({
     queryKey: keys.reference,
     queryFn: ({ signal }) => call('get', '/api/reference', { signal }),

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
-import { useHandbook, useReference } from '../api/queries';
+import { useHandbook, useMixes, useReference } from '../api/queries';
 import { Field } from '../ui/Field';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
@@ -12,6 +12,7 @@ import { CHAPTERS, entriesOf, found, type Entry } from './entries';
 export function Handbook() {
   const reference = useReference();
   const handbook = useHandbook();
+  const mixes = useMixes(1, 1);
   const [asked, setAsked] = useSearchParams();
   const query = asked.get('find') ?? '';
   const trouble = reference.error ?? handbook.error;
@@ -33,7 +34,7 @@ export function Handbook() {
         </Field>
       </div>
       {reference.data !== undefined && handbook.data !== undefined ? (
-        <Pages reference={reference.data} handbook={handbook.data} query={query} />
+        <Pages reference={reference.data} handbook={handbook.data} mixes={mixes.data ?? []} query={query} />
       ) : trouble === null ? (
         <Loading what="the handbook" />
       ) : (
@@ -46,10 +47,11 @@ export function Handbook() {
 type PagesProps = {
   reference: NonNullable<ReturnType<typeof useReference>['data']>;
   handbook: NonNullable<ReturnType<typeof useHandbook>['data']>;
+  mixes: NonNullable<ReturnType<typeof useMixes>['data']>;
   query: string;
 };
 
-function Pages({ reference, handbook, query }: PagesProps) {
+function Pages({ reference, handbook, mixes, query }: PagesProps) {
   const format = useUnits();
   const say = useSay();
   const { hash } = useLocation();
@@ -57,7 +59,7 @@ function Pages({ reference, handbook, query }: PagesProps) {
   useEffect(() => {
     if (hash !== '') document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
   }, [hash]);
-  const entries = found(entriesOf(reference, handbook, format, say), query);
+  const entries = found(entriesOf(reference, handbook, mixes, format, say), query);
   if (entries.length === 0) return <p className="mt-6">Nothing goes by “{query}” here.</p>;
   return (
     <>
@@ -109,7 +111,7 @@ function One({ entry, marked }: { entry: Entry; marked: boolean }) {
       {entry.figures.length > 0 && (
         <dl className="mt-0.5 flex flex-wrap gap-x-4 gap-y-0.5">
           {entry.figures.map(([label, value]) => (
-            <div key={label} className="flex gap-1.5">
+            <div key={`${label} ${value}`} className="flex gap-1.5">
               <dt className="text-soft">{label}</dt>
               <dd className="font-bold whitespace-nowrap">{value}</dd>
             </div>

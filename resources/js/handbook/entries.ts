@@ -1,4 +1,4 @@
-import type { Reference, Schemas } from '../api/types';
+import type { Mix, Reference, Schemas } from '../api/types';
 import type { Formatter } from '../units/units';
 import { duration } from '../units/time';
 import type { Message } from '../words/say';
@@ -11,6 +11,7 @@ export const CHAPTERS = [
   ['keeping', 'Keeping'],
   ['clock', 'What goes by the clock'],
   ['preparations', 'Before the fire'],
+  ['mixes', 'Mixes, for a kilogram of meat'],
   ['hand', 'The hand test'],
   ['fuels', 'Fuels'],
   ['cookers', 'Cookers'],
@@ -42,7 +43,13 @@ const POUNDS_IN_A_KG = 2.20462262; // NIST SP 811, appendix B
 const FAHRENHEIT = (c: number) => Math.round(c * 1.8 + 32);
 
 /** All that the handbook has, in the reader’s words and units. */
-export function entriesOf(reference: Reference, handbook: Handbook, format: Formatter, say: (message: Message | null) => string): Entry[] {
+export function entriesOf(
+  reference: Reference,
+  handbook: Handbook,
+  mixes: readonly Mix[],
+  format: Formatter,
+  say: (message: Message | null) => string,
+): Entry[] {
   const minutes = (least: number, most: number) => (least === most ? duration(most) : `${duration(least)} to ${duration(most)}`);
   return [
     ...reference.cuts.map((cut): Entry => ({
@@ -105,6 +112,15 @@ export function entriesOf(reference: Reference, handbook: Handbook, format: Form
       figures: [],
       words: say(one.how),
       source: say(one.source),
+    })),
+    ...mixes.map((mix): Entry => ({
+      id: `mixes-${mix.id}`,
+      chapter: 'mixes',
+      name: mix.name,
+      called: `${mix.kind} marinade rub brine baste gravy`,
+      figures: mix.items.map((item) => [item.what, say(item.amount)] as const),
+      words: mix.method,
+      source: mix.own ? 'Yours' : say(mix.basis_words),
     })),
     ...handbook.hand.map((one): Entry => ({
       id: `hand-${one.seconds}`,

@@ -23,14 +23,34 @@ const handbook: Schemas['Handbook'] = {
   hand_source: text('Common practice'),
 };
 
+const mix: Schemas['Mix'] = {
+  id: 'yoghurt',
+  own: false,
+  name: 'Yoghurt marinade',
+  kind: 'marinade',
+  basis: 'per_kg',
+  basis_words: text('Common practice'),
+  items: [{ what: 'plain yoghurt', amount: text('125 g') }],
+  method: 'Stir, rub in, keep cold.',
+  trouble: null,
+};
+
 const all = (temperatureUnit: 'c' | 'f' = 'c') => {
   const format = formatter({ temperatureUnit, massUnit: 'kg', clockHours: 24 });
-  return entriesOf(reference, handbook, format, (message) => (message === null ? '' : say(message, format)));
+  return entriesOf(reference, handbook, [mix], format, (message) => (message === null ? '' : say(message, format)));
 };
 
 beforeEach(() => {
   call.mockImplementation((_verb: string, path: string) =>
-    Promise.resolve(path === '/api/reference' ? reference : path === '/api/handbook' ? handbook : { user: null, demo: false, csrf: '' }),
+    Promise.resolve(
+      path === '/api/reference'
+        ? reference
+        : path === '/api/handbook'
+          ? handbook
+          : path === '/api/mixes'
+            ? [mix]
+            : { user: null, demo: false, csrf: '' },
+    ),
   );
 });
 
@@ -53,6 +73,7 @@ describe('the handbook', () => {
     expect(found(all(), 'bread').map((entry) => entry.name)).toContain('Buttered loaf');
     expect(found(all(), 'lump hot').map((entry) => entry.name)).toEqual(['Lump charcoal']);
     expect(found(all(), 'lump loaf')).toEqual([]);
+    expect(found(all(), 'yoghurt rub')[0]?.figures).toEqual([['plain yoghurt', '125 g']]);
     expect(found(all(), '  ')).toHaveLength(all().length);
   });
 

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, Refused } from '../api/client';
+import { keys, useMixes } from '../api/queries';
 import type { MixFile } from '../api/types';
 import { FileButton } from '../ui/FileButton';
 import { Choice } from '../ui/Choice';
@@ -9,20 +10,14 @@ import { Sheet } from '../ui/Sheet';
 import { useUnits } from '../units/units';
 import { Said } from '../words/Said';
 
-const key = ['mixes'] as const;
-
 /** Marinades, rubs, bastes and gravies, scaled to the meat; the cook's own beside ours. */
 export function Mixes({ kg, guests }: { kg: number; guests: number }) {
   const format = useUnits();
   const cache = useQueryClient();
   const [chosen, setChosen] = useState<string | null>(null);
   const [writing, setWriting] = useState(false);
-  const mixes = useQuery({
-    queryKey: [...key, kg, guests],
-    queryFn: () => call('get', '/api/mixes', { query: { mass_kg: kg, guests } }),
-    staleTime: 60_000,
-  });
-  const changed = () => void cache.invalidateQueries({ queryKey: key });
+  const mixes = useMixes(kg, guests);
+  const changed = () => void cache.invalidateQueries({ queryKey: keys.mixes });
   const add = useMutation({
     mutationFn: (body: string) => call('post', '/api/mixes', { body }),
     onSuccess: () => {
