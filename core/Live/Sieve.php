@@ -20,6 +20,15 @@ final class Sieve
     /** A place that was not read for so long is read no more: a round of probing comes sooner. Common practice. */
     private const HEARD_S = 900.0;
 
+    /** Places that differ by how deep they lie, and by nothing else. */
+    private const ONE_MUSCLE = ['core', 'thick_end', 'thin_end', 'bone'];
+
+    /** Two probes side by side differ by less. Common practice. */
+    private const SCATTER_K = 1.5;
+
+    /** What lies between two depths grows with what both have gained, to about the middle of a cook; no further. Common practice. */
+    private const MOST_GROWN = 2.0;
+
     /** A probe's own scatter, with its placing. Common practice. */
     private const SLACK_K = 3.0;
 
@@ -69,7 +78,7 @@ final class Sieve
 
         $trusted = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
 
-        [$colder, $lessK] = self::coldest($trusted, $course);
+        [$colder, $lessK] = self::coldest($trusted, $course, $dish->startC);
         $verdicts = array_replace($verdicts, $colder);
         $counting = [];
         foreach ($readings as $reading) {
@@ -160,19 +169,20 @@ final class Sieve
     }
 
     /**
-     * Of several places, and of what sank while on the heat, the colder decides. Once the colder place is read no more, as when its
-     * probe slipped out, the warmer one counts again, less what was between them.
+     * Of several places, and of what sank while on the heat, the colder decides. Once the colder place of one muscle is read no more, as
+     * when its probe slipped out, the warmer one counts again, less what was between them, which grows as they warm. A thigh is no
+     * breast: what was colder there has to be read there again.
      *
      * @param  list<Reading>  $readings  trusted ones, in order of time
      * @return array{array<string, Verdict>, array<string, float>} by id of the reading: verdicts, and what is taken off it, K
      */
-    private static function coldest(array $readings, Course $course): array
+    private static function coldest(array $readings, Course $course, float $startC): array
     {
         $verdicts = [];
         $lessK = [];
         /** @var array<string, Reading> $last the last reading of each place */
         $last = [];
-        /** @var array<string, array{place: string, lessK: float}> $colder place => one that was found colder, and by how much */
+        /** @var array<string, array{place: string, lessK: float, at: float}> $colder place => one that was found colder, by how much, and at what */
         $colder = [];
         foreach ($readings as $reading) {
             foreach ($last as $place => $other) {
@@ -182,14 +192,18 @@ final class Sieve
                 [$warm, $cold] = $reading->celsius < $other->celsius ? [$other, $reading] : [$reading, $other];
                 $verdicts[$warm->id] = Verdict::NotTheColdest;
                 unset($colder[$cold->place]);
-                $colder[$warm->place] = ['place' => $cold->place, 'lessK' => $warm->celsius - $cold->celsius];
+                $colder[$warm->place] = ['place' => $cold->place, 'lessK' => $warm->celsius - $cold->celsius, 'at' => $warm->celsius];
             }
             $found = $colder[$reading->place] ?? null;
             if ($found !== null) {
-                $isHeard = $reading->seconds - $last[$found['place']]->seconds <= self::HEARD_S;
-                $verdicts[$reading->id] = $isHeard ? Verdict::NotTheColdest : Verdict::LessAColder;
-                if (! $isHeard) {
-                    $lessK[$reading->id] = $found['lessK'];
+                $isLost = $reading->seconds - $last[$found['place']]->seconds > self::HEARD_S
+                    && in_array($reading->place, self::ONE_MUSCLE, true) && in_array($found['place'], self::ONE_MUSCLE, true);
+                $verdicts[$reading->id] = $isLost ? Verdict::LessAColder : Verdict::NotTheColdest;
+                if ($isLost) {
+                    $warmed = ($reading->celsius - $startC) / max(1.0, $found['at'] - $startC);
+                    // What probes scatter does not grow.
+                    $grown = $found['lessK'] < self::SCATTER_K ? 1.0 : min(self::MOST_GROWN, max(1.0, $warmed));
+                    $lessK[$reading->id] = $found['lessK'] * $grown;
                 }
             }
             $before = $last[$reading->place] ?? null;
