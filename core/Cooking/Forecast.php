@@ -24,12 +24,12 @@ use Diatherm\Safety\SafeMinimum;
 /** What the heat model expects of one dish, from the moment it goes on. Minutes and seconds count from there. */
 final readonly class Forecast
 {
-    /** Records of its course that are kept: a line between two is off by less than a tenth of a kelvin. */
     /** Nothing is asked of a core that has cooled below this, well under what is held hot, and it is looked at so often. */
     private const COOLED_C = 50.0;
 
     private const LOOKED_EVERY_S = 900.0;
 
+    /** Records of its course that are kept: a line between two is off by less than a tenth of a kelvin. */
     private const RECORDS = 240;
 
     /** The lid lift whose price is told. */

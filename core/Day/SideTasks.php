@@ -83,9 +83,10 @@ final class SideTasks
             $times->offAt,
         );
         $long = ($times->offAt->getTimestamp() - $times->onAt->getTimestamp()) / 60.0;
-        for ($k = 1; $side->stirMinutes !== null && ! $times->isBuried && $k <= self::MOST_TURNS && $k * $side->stirMinutes < $long - 1.0; $k++) {
-            $at = Timing::after($times->onAt, $k * $side->stirMinutes);
-            $entries[] = $entry('stir', $at, Message::of('side.stir', side: $name), null, Timing::after($at, $side->stirMinutes), $k);
+        $every = $times->isBuried ? null : $side->stirMinutes;
+        for ($k = 1; $every !== null && $k <= self::MOST_TURNS && $k * $every < $long - 1.0; $k++) {
+            $at = Timing::after($times->onAt, $k * $every);
+            $entries[] = $entry('stir', $at, Message::of('side.stir', side: $name), null, Timing::after($at, $every), $k);
         }
         $entries[] = $entry(
             'off',
@@ -113,7 +114,11 @@ final class SideTasks
         }
         [$least, $most] = [$times->slowness * $side->leastMinutes, $times->slowness * $side->mostMinutes];
 
-        return Message::of('side.takes_about', least: $most < 60.0 ? Quantity::number($least) : Quantity::duration($least), most: Quantity::duration($most));
+        return Message::of(
+            'side.takes_about',
+            least: $most < 60.0 ? Quantity::number($least) : Quantity::duration($least),
+            most: Quantity::duration($most),
+        );
     }
 
     /** The cooker that it is on, and what its heat does to it. */
@@ -122,7 +127,8 @@ final class SideTasks
         if ($times->isBuried) {
             return Message::of('side.soft_as_nobody_digs');
         }
-        if ($times->cooker === null || $times->cookerC === null || $times->dish->on === null && abs($times->slowness - 1.0) < self::TELLING) {
+        $isUsual = $times->dish->on === null && abs($times->slowness - 1.0) < self::TELLING;
+        if ($times->cooker === null || $times->cookerC === null || $isUsual) {
             return null;
         }
         $id = match (true) {

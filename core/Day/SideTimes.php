@@ -50,8 +50,15 @@ final readonly class SideTimes
      * @param  \DateTimeImmutable  $now  what is made ahead is made the evening before, where there still is one
      * @return list<self> as they were asked for
      */
-    public static function of(Roast $roast, Finishing $finishing, CourseHours $hours, array $pulls, array $ons, array $spans, \DateTimeImmutable $now): array
-    {
+    public static function of(
+        Roast $roast,
+        Finishing $finishing,
+        CourseHours $hours,
+        array $pulls,
+        array $ons,
+        array $spans,
+        \DateTimeImmutable $now,
+    ): array {
         $times = [];
         $evening = $roast->serveAt->modify('-1 day')->setTime(self::EVENING_HOUR, 0);
         $ahead = $finishing->wholeMinutes;

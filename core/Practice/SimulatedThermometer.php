@@ -116,7 +116,7 @@ final readonly class SimulatedThermometer
     /** Once it is off the heat, what was the cooker's air is that round the board. */
     private function airC(float $seconds): float
     {
-        return $this->truth->airAt(min($seconds, $seconds < $this->offS ? $this->offS - 1.0 : $seconds));
+        return $this->truth->airAt($seconds < $this->offS ? min($seconds, $this->offS - 1.0) : $seconds);
     }
 
     private function insideC(float $seconds, float $share): float
