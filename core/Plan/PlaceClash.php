@@ -165,8 +165,8 @@ final readonly class PlaceClash
                 }
             }
             $beside = self::litres($roast, $sides, $at, on: $now->cooker) / 1000.0 / self::PAN_M;
-            // One large joint has its own answer at the rig: here it is what lies beside it that is told.
-            if ($many + ($beside > 0.0 ? 1 : 0) >= 2 && $takes + $beside > self::OVER * $room) {
+            // One large joint has its own answer at the rig: here it is what lies beside it, or after it, that is told.
+            if (($there === [] || $many + ($beside > 0.0 ? 1 : 0) >= 2) && $takes + $beside > self::OVER * $room) {
                 return new self($now->cooker, array_keys($there), null, Message::of(
                     'place.room',
                     cooker: self::named($roast, $now->cooker),
@@ -221,7 +221,10 @@ final readonly class PlaceClash
     {
         $litres = 0.0;
         foreach ($sides as $side) {
-            $isThere = $with === null ? $side->dish->on === $on : $side->dish->with === $with;
+            // In the tin under a joint that is off, it lies there by itself.
+            $isThere = $with === null
+                ? $side->dish->on === $on || ($side->cooker === $on && $side->after !== null)
+                : $side->dish->with === $with;
             $litres += $isThere && $side->onAt <= $at && $side->offAt > $at ? $roast->people * $side->dish->side->litres : 0.0;
         }
 

@@ -164,3 +164,14 @@ it('tells of a cooker that is not lit yet', function () {
     $times = $plan->runSheet->sides[0];
     expect($times)->toBeInstanceOf(SideTimes::class)->and(clashes($plan))->toContain('place.not_lit');
 });
+
+it('has a grate hold no more once the joint is off it', function () {
+    $dish = ['mass_kg' => 2.0, 'rest_minutes' => 120, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]];
+    foreach ([['with' => 0], ['on' => 'kettle']] as $where) {
+        foreach ([4 => false, 40 => true] as $people => $told) {
+            $plan = sidePlan([['side' => 'diced-potatoes'] + $where], $dish, ['people' => $people]);
+            expect($plan->runSheet->sides[0]->after)->toBe(0)
+                ->and(in_array('place.room', clashes($plan), true))->toBe($told, json_encode([$where, $people], JSON_THROW_ON_ERROR));
+        }
+    }
+});
