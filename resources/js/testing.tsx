@@ -218,6 +218,7 @@ const dish: FollowedDish = {
   on_at: null,
   pulled_at: null,
   carved_at: null,
+  trail: null,
   cooker_sense_c: { low: 80, high: 380 },
   live: null,
 };

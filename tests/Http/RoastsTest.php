@@ -193,6 +193,8 @@ it('lists a roast that is over as it was planned, with what became of it', funct
         ->and($list->json('0.plan.dishes.0.status'))->toBe('carved')
         ->and($list->json('0.plan.dishes.0.cook_minutes.likely'))->toEqualWithDelta($planned['likely'], 0.2)
         ->and($list->json('0.plan.dishes.0.carved_at'))->not->toBeNull()
+        ->and($list->json('0.plan.dishes.0.trail.planned'))->toHaveCount(24)
+        ->and($list->json('0.plan.dishes.0.trail.read'))->toBe([])
         ->and($list->json('0.plan'))->not->toHaveKey('curves');
 });
 

@@ -14,6 +14,7 @@ use App\Roasts\Day;
 use App\Roasts\Prospect;
 use App\Roasts\Review;
 use App\Roasts\Tending;
+use App\Roasts\Trail;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
 use Diatherm\Fire\HandTest;
@@ -152,6 +153,7 @@ final class RoastResource extends JsonResource
                 : ['low' => round($sense->lowC, 1), 'high' => round($sense->highC, 1)],
             'on_at' => $time($on),
             'pulled_at' => $time($day->diary->pulledAt($dish)),
+            'trail' => $day->diary->pulledAt($dish) === null ? null : Trail::of($day, $dish),
             'carved_at' => $time($day->diary->carvedAt($dish)),
             'live' => $live === null || $on === null ? null : [
                 'pull_at' => array_map(

@@ -47,6 +47,7 @@ export type CookerFile = Schemas['CookerFile'];
 export type CookerAnswer = Schemas['CookerAnswer'];
 export type Observation = Schemas['Observation'];
 export type NewObservation = Schemas['NewObservation'];
+export type Trail = Schemas['Trail'];
 export type Finding = Schemas['Finding'];
 export type Device = Schemas['Device'];
 export type DeviceFile = Schemas['DeviceFile'];

@@ -30,7 +30,7 @@ type Props = {
 
 const LEFT = 42;
 const RIGHT = 14;
-const TOP = 14;
+const TOP = 26;
 const BOTTOM = 26;
 /** Labels of stages stand one over the other, so that short stages do not write over each other. */
 const STAGE_LINE = 16;
@@ -234,10 +234,10 @@ export function CoreCurve({
           ))}
         {now !== null && now >= from && now <= end && (
           <g>
-            <line x1={x(now)} x2={x(now)} y1={TOP} y2={height - BOTTOM} stroke="var(--ink)" strokeWidth="1.5" />
+            <line x1={x(now)} x2={x(now)} y1={TOP - 22} y2={height - BOTTOM} stroke="var(--ink)" strokeWidth="1.5" />
             <text
               x={x(now) + (x(now) < LEFT + NOW_ROOM ? 6 : -6)}
-              y={TOP + 4}
+              y={TOP - 12}
               textAnchor={x(now) < LEFT + NOW_ROOM ? 'start' : 'end'}
               fontWeight="650"
               fill="var(--ink)"

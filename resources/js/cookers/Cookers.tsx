@@ -6,8 +6,8 @@ import { keys, useCookers, useReference } from '../api/queries';
 import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
-import clsx from 'clsx';
 import { CookerPage } from './CookerPage';
+import { CookerTab } from './CookerTab';
 import { NewCooker } from './NewCooker';
 
 /** The cook's own cookers: each with its curve, what was read on it, and what it answers. */
@@ -49,23 +49,15 @@ export function Cookers() {
       {cookers.data !== undefined && shown !== undefined && (
         <>
           <nav aria-label="Your cookers" className="mt-3">
-            <ul className="flex flex-wrap gap-1.5">
+            <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(17rem,100%),1fr))] gap-2">
               {cookers.data.map((one) => (
                 <li key={one.id}>
-                  <button
-                    type="button"
-                    aria-current={one.id === shown.id}
-                    className={clsx(
-                      'flex min-h-11 flex-col justify-center rounded-lg border-[1.5px] px-3 py-1 text-left font-semibold',
-                      one.id === shown.id ? 'border-ink bg-ink text-paper' : 'border-hair bg-raised hover:border-ember',
-                    )}
-                    onClick={() => void navigate(`/cookers/${one.id}`)}
-                  >
-                    <span>{one.name}</span>
-                    <span className="text-label font-medium opacity-85">
-                      {one.settled === 0 ? 'nothing read yet' : `${one.settled} settled readings`}
-                    </span>
-                  </button>
+                  <CookerTab
+                    cooker={one}
+                    hottest={Math.max(...cookers.data.flatMap((each) => [each.most_c, ...each.curve.map((point) => point.celsius.likely)]))}
+                    shown={one.id === shown.id}
+                    onOpen={() => void navigate(`/cookers/${one.id}`)}
+                  />
                 </li>
               ))}
             </ul>

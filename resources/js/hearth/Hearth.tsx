@@ -63,7 +63,7 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
       {burning.map((roast) => (
         <Burning key={roast.id} roast={roast} now={now} />
       ))}
-      <div className="mt-8 grid gap-x-9 gap-y-8 lg:grid-cols-2">
+      <div className="mt-8 grid grid-cols-1 gap-x-9 gap-y-8 lg:grid-cols-2">
         <section className="opens" aria-label="Coming">
           <div className="flex items-baseline justify-between">
             <h2 className="text-lg">Coming</h2>
@@ -122,7 +122,7 @@ function Burning({ roast, now }: { roast: RoastSummary; now: number }) {
       <div className="mt-2">
         <TimeSkewer plan={roast.plan} now={now} />
       </div>
-      <div className="opens mt-3 grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <div className="opens mt-3 grid grid-cols-1 gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
         <div className="flex flex-wrap content-between items-end gap-x-12 gap-y-4">
           {next !== undefined && (
             <div className="w-full">

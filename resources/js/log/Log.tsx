@@ -3,6 +3,8 @@ import { Link, useNavigate } from 'react-router';
 import { call } from '../api/client';
 import { everyList, keys, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
+import { CookerGlyph } from '../charts/CookerGlyph';
+import { CookTrail } from '../charts/CookTrail';
 import { titleOf } from '../roast/acts';
 import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
@@ -10,6 +12,7 @@ import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
 import { at, day, duration } from '../units/time';
 import { heatOf, useUnits } from '../units/units';
+import { ByCooker } from './ByCooker';
 import { againstPlan, minutesTaken } from './past';
 
 /** Every roast that was; and roasts from files. */
@@ -35,15 +38,16 @@ export function Log() {
           )}
         </section>
       )}
+      <ByCooker roasts={past} />
     </Frame>
   );
 }
 
-/** A page of the log: what it was, what each dish took against its plan, and the note for next time. */
+/** A page of the log: what it was, how each dish went against its plan, and the note for next time. */
 function Page({ roast, now }: { roast: RoastSummary; now: number }) {
   const format = useUnits();
   return (
-    <article className="grid gap-x-8 gap-y-2 border-b border-hair py-4 first:pt-1 md:grid-cols-[15rem_minmax(0,1fr)_minmax(0,20rem)]">
+    <article className="grid gap-x-8 gap-y-2 border-b border-hair py-4 first:pt-1 lg:grid-cols-[14rem_minmax(0,1fr)_minmax(0,15rem)]">
       <div>
         <h2 className="text-lg leading-6">
           <Link to={`/roasts/${roast.id}/${roast.status === 'done' ? 'debrief' : 'sheet'}`} className="hover:text-ember">
@@ -54,19 +58,27 @@ function Page({ roast, now }: { roast: RoastSummary; now: number }) {
           {day(roast.plan.serve_at, now)}, {roast.plan.people} at the table, {format.temperature(roast.plan.air_c)} outside
         </p>
       </div>
-      <ul className="grid content-start gap-1">
+      <ul className="grid content-start gap-3">
         {roast.plan.dishes.map((dish, i) => {
           const took = minutesTaken(dish);
           return (
-            <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4">
-              <span>
-                <strong>{dish.name}</strong>, {format.mass(roast.file.dishes[i]?.mass_kg ?? 0)},{' '}
-                {dish.stages.map((stage) => `${stage.cooker_name} at ${heatOf(stage, format)}`).join(', then ')}
-              </span>
-              <span className="text-right">
-                <strong className="wide text-lg">{took === null ? '–' : duration(took)}</strong>{' '}
-                <span className="label">{againstPlan(dish)}</span>
-              </span>
+            <li key={i} className="grid items-start gap-x-5 gap-y-1 sm:grid-cols-[minmax(0,1fr)_minmax(0,17rem)]">
+              <div className="flex gap-3">
+                <CookerGlyph cooker={dish.stages[0]?.cooker ?? ''} />
+                <div>
+                  <strong>{dish.name}</strong>, {format.mass(roast.file.dishes[i]?.mass_kg ?? 0)}
+                  <span className="block">
+                    {dish.stages.map((stage) => `${stage.cooker_name} at ${heatOf(stage, format)}`).join(', then ')}
+                  </span>
+                  <span className="block">
+                    <strong className="wide text-lg">{took === null ? '–' : duration(took)}</strong>{' '}
+                    <span className="label">{againstPlan(dish)}</span>
+                  </span>
+                </div>
+              </div>
+              {took !== null && dish.trail !== null && (
+                <CookTrail trail={dish.trail} took={took} planned={dish.cook_minutes.likely} pullC={dish.pull_c} />
+              )}
             </li>
           );
         })}

@@ -42,6 +42,37 @@ describe('log', () => {
     expect(screen.getByText('More coals.')).toBeInTheDocument();
   });
 
+  it('draws what was read beside what was expected, and says how each cooker kept to its plans', async () => {
+    const trail = {
+      planned: [
+        [0, 5],
+        [60, 40],
+        [90, 60],
+      ],
+      read: [
+        [30, 20],
+        [70, 48],
+      ],
+    };
+    const slow = done();
+    const quick = aRoast(
+      { id: 'other', name: 'Low water', status: 'done' },
+      { on_at: '2031-09-20T16:00:00Z', pulled_at: '2031-09-20T17:02:00Z', carved_at: '2031-09-20T18:00:00Z', status: 'carved', trail },
+    );
+    const waiting = aRoast({ id: 'never', name: 'Rained off', status: 'done' });
+    answers([slow, quick, waiting]);
+    show(<Log />);
+    const picture = await screen.findByRole('img', { name: /off after 1 h 02; 2 readings/ });
+    expect(picture.querySelectorAll('circle')).toHaveLength(2);
+    // 100 and 62 minutes where 78 were planned: 28 % slower and 21 % quicker; what was never cooked says nothing.
+    expect(screen.getByText(/: 2 cooks, as planned$/)).toBeInTheDocument();
+    const points = screen.getByLabelText('Cookers against their plans').querySelectorAll('circle title');
+    expect([...points].map((one) => one.textContent)).toEqual([
+      'Regatta dinner, Brace of ducks: 28 % slower',
+      'Low water, Brace of ducks: 21 % quicker',
+    ]);
+  });
+
   it('says so where there is nothing yet', async () => {
     answers([]);
     show(<Log />);

@@ -59,7 +59,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
   return (
     <section className="opens mb-8" aria-label={`Debrief, ${dish.name}`}>
       <h2 className="text-lg">{dish.name}</h2>
-      <table className="mt-2 w-full text-left">
+      <table className="mt-2 w-full table-fixed text-left sm:table-auto">
         <thead>
           <tr className="label">
             <th className="py-1 pr-3 font-medium">&nbsp;</th>
@@ -74,10 +74,10 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
               <th scope="row" className="py-2 pr-3 font-medium text-soft">
                 <Said>{finding.what}</Said>
               </th>
-              <td className="py-2 pr-3 whitespace-nowrap">
+              <td className="py-2 pr-3 sm:whitespace-nowrap">
                 <Said>{finding.planned}</Said>
               </td>
-              <td className="py-2 pr-3 whitespace-nowrap">
+              <td className="py-2 pr-3 sm:whitespace-nowrap">
                 <span className="wide text-lg">
                   <Said>{finding.fact}</Said>
                 </span>

@@ -113,7 +113,7 @@ function Writing({ onSave, errors, busy }: { onSave: (file: MixFile) => void; er
       <p className="label">For a kilogram of meat</p>
       {errors.items !== undefined && <p className="font-semibold text-ember">{errors.items.join(' ')}</p>}
       {Array.from({ length: ROWS }, (_, i) => (
-        <div key={i} className="grid grid-cols-[4.5rem_5rem_minmax(0,1fr)] gap-2">
+        <div key={i} className="grid grid-cols-[minmax(0,9fr)_minmax(0,10fr)_minmax(0,26fr)] gap-2">
           <input name={`amount${i}`} aria-label={`Amount ${i + 1}`} inputMode="decimal" className="field" />
           <select name={`unit${i}`} aria-label={`Unit ${i + 1}`} className="field" defaultValue="ml">
             {UNITS.map((unit) => (

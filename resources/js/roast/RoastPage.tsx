@@ -60,7 +60,7 @@ export function RoastPage() {
           <NavLink
             to={`/roasts/${id}/${one.id}`}
             className={clsx(
-              'flex min-h-14 items-center justify-center border-t-[3px] text-[0.8125rem] font-semibold',
+              'flex min-h-14 items-center justify-center border-t-[3px] text-[min(0.8125rem,3.9vw)] font-semibold',
               shown === one.id ? 'border-ember text-ink' : 'border-transparent text-soft',
             )}
           >

@@ -16,7 +16,7 @@ export function Answer({
   return (
     <div className="min-w-0">
       <div className="label">{label}</div>
-      <div className={`wide mt-0.5 text-answer whitespace-nowrap ${tones[tone]}`}>{children}</div>
+      <div className={`wide mt-0.5 text-answer sm:whitespace-nowrap ${tones[tone]}`}>{children}</div>
       {remark !== undefined && <div className="label mt-1">{remark}</div>}
     </div>
   );

@@ -143,7 +143,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
                   end
                   className={({ isActive }) =>
                     clsx(
-                      'flex min-h-14 items-center justify-center border-t-[3px] font-semibold',
+                      'flex min-h-14 items-center justify-center border-t-[3px] text-[min(0.9375rem,4.6vw)] font-semibold',
                       isActive ? 'border-ember text-ink' : 'border-transparent text-soft',
                     )
                   }
@@ -155,7 +155,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
             <li className="flex-1">
               <button
                 type="button"
-                className="flex min-h-14 w-full items-center justify-center border-t-[3px] border-transparent font-semibold text-soft"
+                className="flex min-h-14 w-full items-center justify-center border-t-[3px] border-transparent text-[min(0.9375rem,4.6vw)] font-semibold text-soft"
                 onClick={() => setSheet(true)}
               >
                 More

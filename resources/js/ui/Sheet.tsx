@@ -27,8 +27,8 @@ export function Sheet({
             wide ? 'sm:w-[76rem]' : 'sm:w-[26rem]',
           )}
         >
-          <div className="mb-2 flex items-center justify-between gap-3">
-            <DialogTitle className="wide text-xl">{title}</DialogTitle>
+          <div className="mb-2 flex flex-wrap items-center justify-between gap-x-3">
+            <DialogTitle className="wide min-w-0 text-[min(1.25rem,9vw)]">{title}</DialogTitle>
             <button type="button" className="text-push px-2" onClick={onClose}>
               Close
             </button>

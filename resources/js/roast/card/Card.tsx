@@ -27,8 +27,8 @@ export function Card({ roast }: { roast: Roast }) {
         </Link>
       </p>
       <header className="flex flex-wrap items-baseline justify-between gap-x-6 border-b-[3px] border-ink pb-1">
-        <h1 className="text-[2rem] leading-9">{titleOf(roast)}</h1>
-        <p className="wide text-[2rem] leading-9">
+        <h1 className="text-[min(2rem,9vw)] leading-tight">{titleOf(roast)}</h1>
+        <p className="wide text-[min(2rem,9vw)] leading-tight">
           {day(plan.serve_at, now, plan.time_zone)} {clock(plan.serve_at)}
         </p>
       </header>

@@ -34,7 +34,7 @@ export function Banking({
           ? 'The coals lie where the meat needs them.'
           : `Shared out along the ${format.length(banking.joint_cm, 0)} of it, ${format.mass(banking.kg)} of coals would have them all ready at ${duration(banking.together_minutes)}.`}
       </p>
-      <table className="mt-3 w-full text-left">
+      <table className="mt-3 w-full table-fixed text-left sm:table-auto">
         <thead>
           <tr className="label">
             <th className="w-[22%] py-1 font-medium">Part</th>

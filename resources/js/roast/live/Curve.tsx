@@ -10,7 +10,7 @@ export function Curve({ roast, dish, index, now }: { roast: Roast; dish: Followe
   if (on === null) return null;
   const live = dish.live;
   return (
-    <div className="h-[300px] lg:h-[clamp(300px,calc(100dvh-410px),620px)]">
+    <div className="h-[300px] xl:h-[clamp(210px,calc(100dvh-590px),620px)]">
       <CoreCurve
         pictures={dish.pictures}
         startAt={on}
@@ -31,7 +31,7 @@ export function Curve({ roast, dish, index, now }: { roast: Roast; dish: Followe
           .slice(1)
           .map((stage, i) => ({ minutes: ((entryById(roast, `d${index}.stage.${i + 1}`) ?? on) - on) / 60_000, name: stage.cooker_name }))}
         {...marksOf(roast, index, on)}
-        minHeight={300}
+        minHeight={210}
       />
     </div>
   );

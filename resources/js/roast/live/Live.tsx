@@ -116,8 +116,8 @@ export function Live({ roast }: { roast: Roast }) {
                 </span>
                 <span className="label">{at(next.at) < now ? 'late by' : 'in'}</span>
               </div>
-              <div className="flex items-baseline justify-between gap-3">
-                <h2 className="text-[1.625rem] leading-8">
+              <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+                <h2 className="min-w-0 text-[min(1.625rem,10vw)] leading-tight">
                   <Said>{next.title}</Said>
                 </h2>
                 <span className="wide text-[1.625rem] whitespace-nowrap text-ember">{countdown(at(next.at) - now)}</span>

@@ -47,7 +47,7 @@ export function KitList({ plan, roast, now }: { plan: Plan; roast: Roast; now: n
                   </span>
                 </span>
                 {item.needed_by !== null && (
-                  <span className="label shrink-0 text-right">
+                  <span className="label max-w-[40%] text-right">
                     {day(item.needed_by, now)} {clock(item.needed_by)}
                   </span>
                 )}
