@@ -10,7 +10,7 @@ it('answers as the contract says, and only to who is signed in', function () {
     $this->getJson('/api/handbook')->assertUnauthorized();
     $answer = $this->actingAs($this->cook())->getJson('/api/handbook')->assertOk();
     expect(Contract::breaches((string) $answer->content(), 'Handbook'))->toBe([]);
-    foreach (['minimums', 'keeping'] as $chapter) {
+    foreach (['minimums', 'keeping', 'cautions'] as $chapter) {
         foreach ($answer->json($chapter) as $row) {
             expect(said($row['source']))->not->toBe('');
         }

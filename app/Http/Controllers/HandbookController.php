@@ -9,10 +9,11 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
 use Diatherm\Safety\Keeping;
+use Diatherm\Safety\Precaution;
 use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\JsonResponse;
 
-/** What stands in a handbook beside what every screen knows: minimums, keeping, fuels and the hand test, each with its source. */
+/** What stands in a handbook beside what every screen knows: minimums, keeping, cautions, fuels and the hand test, each with its source. */
 final class HandbookController
 {
     /** A usual evening: where it is hotter, the hours are shorter, and the rule says so itself. */
@@ -35,6 +36,9 @@ final class HandbookController
                 fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()],
                 Keeping::rules(self::AIR_C),
             ),
+            'cautions' => array_map(fn (Precaution $one): array => [
+                'id' => $one->id, 'name' => $one->name, 'called' => $one->called, 'words' => $one->words, 'source' => $one->source->inWords(),
+            ], Precaution::all()),
             'fuels' => array_values(array_map(fn (Fuel $fuel): array => [
                 'id' => $fuel->id,
                 'name' => $fuel->name,

@@ -9,6 +9,7 @@ export const CHAPTERS = [
   ['cuts', 'Cuts and their numbers'],
   ['minimums', 'Safe minimums'],
   ['keeping', 'Keeping'],
+  ['cautions', 'Cautions'],
   ['clock', 'What goes by the clock'],
   ['preparations', 'Before the fire'],
   ['mixes', 'Mixes, for a kilogram of meat'],
@@ -79,6 +80,15 @@ export function entriesOf(
       ],
       words: one.by_time === null ? '' : `Or by time at temperature: ${one.by_time}.`,
       source: say(one.source),
+    })),
+    ...handbook.cautions.map((caution): Entry => ({
+      id: `cautions-${caution.id}`,
+      chapter: 'cautions',
+      name: caution.name,
+      called: caution.called,
+      figures: [],
+      words: caution.words,
+      source: say(caution.source),
     })),
     ...handbook.keeping.map((rule, i): Entry => ({
       id: `keeping-${i}`,

@@ -15,6 +15,7 @@ const { Handbook } = await import('./Handbook');
 
 const handbook: Schemas['Handbook'] = {
   minimums: [{ id: 'poultry', name: 'poultry', core_c: 74, hold_minutes: 0, by_time: null, source: text('Published: USDA FSIS') }],
+  cautions: [{ id: 'flare-up', name: 'Fat that burns', called: 'flames', words: 'Lid on, vents closed.', source: text('Common practice') }],
   keeping: [{ when: text('Out for two hours'), then: text('Then it is thrown away'), source: text('Published: USDA FSIS') }],
   fuels: [
     { id: 'lump', name: 'Lump charcoal', use: 'Hot and quick.', caution: '', ash_over_minutes: 18, burn_out_minutes: 60, piece_g: null },
