@@ -14,12 +14,19 @@ return [
     'key' => env('APP_KEY'),
     'previous_keys' => [],
     'maintenance' => ['driver' => 'file'],
+    // Hosts that it answers to besides that of its address, comma separated.
+    'hosts' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('TRUSTED_HOSTS', ''))))),
+    // Who has it may read /metrics; without one nobody may.
+    'metrics_token' => env('METRICS_TOKEN'),
     // Whether the demo kitchen can be entered with a button.
     'demo' => (bool) env('APP_DEMO', false),
-    // Requests a minute, generous to a cook with several screens: signing in and opening demo kitchens by address,
-    // what computes by cook, in a demo kitchen more strictly.
+    // Requests a minute, generous to a cook with several screens: signing in, registering and opening demo kitchens by address,
+    // signing in by account as well, what computes by cook, in a demo kitchen more strictly.
     'limits' => [
         'sign_in' => (int) env('LIMIT_SIGN_IN', 20),
+        'sign_in_of_one' => (int) env('LIMIT_SIGN_IN_OF_ONE', 10),
+        'register' => (int) env('LIMIT_REGISTER', 10),
+        'mail' => (int) env('LIMIT_MAIL', 5),
         'demo' => (int) env('LIMIT_DEMO', 10),
         'compute' => (int) env('LIMIT_COMPUTE', 600),
         'devices' => (int) env('LIMIT_DEVICES', 240),

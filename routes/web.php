@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CookerController;
 use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\FileController;
 use App\Http\Controllers\HandbookController;
 use App\Http\Controllers\HandsController;
+use App\Http\Controllers\KitchenController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\OwnSideController;
@@ -20,10 +22,10 @@ use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::get('me', [SessionController::class, 'me']);
-    Route::middleware('throttle:sign-in')->group(function (): void {
-        Route::post('register', [SessionController::class, 'register']);
-        Route::post('login', [SessionController::class, 'login']);
-    });
+    Route::post('register', [SessionController::class, 'register'])->middleware('throttle:register');
+    Route::post('login', [SessionController::class, 'login'])->middleware('throttle:sign-in');
+    Route::post('forgotten', [AccountController::class, 'forgotten'])->middleware('throttle:mail');
+    Route::post('reset', [AccountController::class, 'reset'])->middleware('throttle:sign-in');
     Route::post('demo', [SessionController::class, 'demo'])->middleware('throttle:demo');
 
     Route::prefix('hands/{key}')->middleware('throttle:hands')->where(['key' => '[A-Za-z0-9]{40}'])->group(function (): void {
@@ -35,6 +37,16 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::middleware(['auth', 'throttle:compute'])->group(function (): void {
         Route::post('logout', [SessionController::class, 'logout']);
         Route::patch('me', [SessionController::class, 'update']);
+        Route::prefix('account')->group(function (): void {
+            Route::get('/', [AccountController::class, 'show']);
+            Route::delete('/', [AccountController::class, 'destroy'])->middleware('throttle:sign-in');
+            Route::put('password', [AccountController::class, 'password'])->middleware('throttle:sign-in');
+            Route::post('confirmation', [AccountController::class, 'askToConfirm'])->middleware('throttle:mail');
+            Route::delete('sessions', [AccountController::class, 'endOthers']);
+            Route::delete('sessions/{place}', [AccountController::class, 'endSession'])->where('place', '[0-9a-f]{24}');
+            Route::get('kitchen', [KitchenController::class, 'export']);
+            Route::post('kitchen', [KitchenController::class, 'import']);
+        });
         Route::get('reference', ReferenceController::class)->withoutMiddleware('no-store');
         Route::get('handbook', HandbookController::class)->withoutMiddleware('no-store');
         Route::post('preview', PreviewController::class);
@@ -100,10 +112,6 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::any('{any}', fn () => abort(404))->where('any', '.*');
 });
 
-// Keeps the screens on the device: asked for anew each time, and in charge of the whole kitchen.
-Route::get('worker.js', fn () => response((string) file_get_contents(public_path('build/worker.js')), headers: [
-    'Content-Type' => 'text/javascript; charset=utf-8', 'Cache-Control' => 'no-cache', 'Service-Worker-Allowed' => '/',
-]));
-
-// Every other address is a screen, which the browser draws.
-Route::view('{screen?}', 'app')->where('screen', '.*');
+// Out of a letter.
+Route::get('confirm/{cook}/{address}', [AccountController::class, 'confirm'])->middleware(['signed', 'throttle:sign-in'])->name('confirm')
+    ->whereNumber('cook')->where('address', '[0-9a-f]{64}');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Mail\Letters;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -23,6 +24,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $temperature_unit c or f
  * @property string $mass_unit kg or lb
  * @property int $clock_hours 24 or 12
+ * @property \Carbon\CarbonImmutable|null $email_verified_at when the address was confirmed
  * @property \Carbon\CarbonImmutable|null $demo_until  a visitor's kitchen, swept up after this
  */
 final class User extends Authenticatable
@@ -32,7 +34,7 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit', 'clock_hours', 'demo_until'];
 
-    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24, 'demo_until' => null];
+    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24, 'demo_until' => null, 'email_verified_at' => null];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -66,9 +68,15 @@ final class User extends Authenticatable
         return $this->hasMany(Cooker::class);
     }
 
+    /** @param  string  $token */
+    public function sendPasswordResetNotification($token): void
+    {
+        Letters::reset($this, $token);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'clock_hours' => 'integer', 'demo_until' => 'immutable_datetime'];
+        return ['password' => 'hashed', 'clock_hours' => 'integer', 'demo_until' => 'immutable_datetime', 'email_verified_at' => 'immutable_datetime'];
     }
 }

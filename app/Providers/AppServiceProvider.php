@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Mail\FileTransport;
 use App\Models\Device;
 use App\Models\User;
 use App\Weather\StandIn;
@@ -13,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 
@@ -24,9 +26,19 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
+        Mail::extend('file', fn (): FileTransport => new FileTransport(storage_path('mail')));
         Model::shouldBeStrict(! $this->app->environment('production'));
         Date::useClass(\Carbon\CarbonImmutable::class);
-        RateLimiter::for('sign-in', fn (Request $request): Limit => self::perMinute('sign_in', (string) $request->ip()));
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            self::perMinute('sign_in', (string) $request->ip()),
+            // Many addresses that guess at one kitchen are one guesser; whether there is such a kitchen makes no difference.
+            self::perMinute('sign_in_of_one', self::account($request)),
+        ]);
+        RateLimiter::for('register', fn (Request $request): Limit => self::perMinute('register', (string) $request->ip()));
+        RateLimiter::for('mail', fn (Request $request): array => [
+            self::perMinute('mail', (string) $request->ip()),
+            self::perMinute('mail', self::account($request)),
+        ]);
         RateLimiter::for('demo', fn (Request $request): Limit => self::perMinute('demo', (string) $request->ip()));
         RateLimiter::for('hands', fn (Request $request): Limit => self::perMinute('compute_in_demo', (string) $request->ip()));
         RateLimiter::for('devices', function (Request $request): Limit {
@@ -41,6 +53,15 @@ final class AppServiceProvider extends ServiceProvider
                 ? self::perMinute($cook->demo_until === null ? 'compute' : 'compute_in_demo', (string) $cook->id)
                 : self::perMinute('compute', (string) $request->ip());
         });
+    }
+
+    /** Whose kitchen is asked for, or who asks. */
+    private static function account(Request $request): string
+    {
+        $email = $request->input('email');
+        $cook = $request->user();
+
+        return hash('xxh128', is_string($email) ? mb_strtolower(trim($email)) : 'cook '.($cook instanceof User ? $cook->id : ''));
     }
 
     /** As config/app.php has it, counted for each cook or address by itself. */

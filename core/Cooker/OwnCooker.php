@@ -29,6 +29,11 @@ final readonly class OwnCooker
         return $own?->equipment->kind->id === $kind ? $own : null;
     }
 
+    public function renamed(string $name): self
+    {
+        return new self($name, $this->equipment, $this->observations);
+    }
+
     public function curve(?Mechanism $mechanism = null): OwnCurve
     {
         return OwnCurve::of($this->equipment, $this->observations, $mechanism);

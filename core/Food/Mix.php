@@ -70,7 +70,7 @@ final readonly class Mix
             $fields->refuse('basis', Message::of('mix.the_amounts_are_one', bases: self::BASES));
         }
         $items = array_map(MixItem::read(...), $fields->list('items', 'items', 1, self::MOST_ITEMS));
-        $method = $fields->text('method', 'method', 2000, '');
+        $method = $fields->text('method', 'method', 2000, '', lines: true);
         if ($basis === 'parts' && $fields->isClean() && array_sum(array_column($items, 'amount')) <= 0.0) {
             $fields->refuse('items', Message::of('mix.the_parts_add_up'));
         }

@@ -10,6 +10,10 @@ namespace Diatherm\Measure;
  */
 final class Fields
 {
+    private const FIRST_YEAR = '1970';
+
+    private const LAST_YEAR = '2100';
+
     /** @param  array<string, list<Message>>  $messages */
     private function __construct(
         private readonly mixed $data,
@@ -64,6 +68,36 @@ final class Fields
         return $this->messages === [];
     }
 
+    /**
+     * An object as it is, for a reader of its own; null when there is none.
+     *
+     * @param  string  $key  '' for the value itself
+     * @return array<array-key, mixed>|null
+     */
+    public function raw(string $key): ?array
+    {
+        $value = $key === '' ? $this->data : (is_array($this->data) ? ($this->data[$key] ?? null) : null);
+
+        return is_array($value) ? $value : null;
+    }
+
+    /**
+     * All values of this object, each a number.
+     *
+     * @return array<string, float>
+     */
+    public function numbers(float $least, float $most, int $count): array
+    {
+        $keys = array_map(strval(...), array_keys(is_array($this->data) ? $this->data : []));
+        if (count($keys) > $count) {
+            $this->refuse('', Message::of('field.count', least: 0, most: $count, what: OutOfRange::called('settings')));
+
+            return [];
+        }
+
+        return array_combine($keys, array_map(fn (string $key): float => $this->number($key, 'settings', $least, $most, Unit::None), $keys));
+    }
+
     /** Nothing but these keys may be there: a misspelt or wrongly united one would otherwise be lost. */
     public function only(string ...$keys): void
     {
@@ -84,7 +118,7 @@ final class Fields
 
     public function number(string $key, string|Message $what, float $least, float $most, Unit $unit, ?float $default = null): float
     {
-        $value = is_array($this->data) ? ($this->data[$key] ?? null) : null;
+        $value = $key === '' ? $this->data : (is_array($this->data) ? ($this->data[$key] ?? null) : null);
         if ($value === null || $value === '') {
             if ($default === null) {
                 $this->refuse($key, Message::of('field.give', what: OutOfRange::called($what)));
@@ -125,7 +159,7 @@ final class Fields
     }
 
     /** @param  string  $key  '' for the value itself, such as an item of a list */
-    public function text(string $key, string $what, int $longest, ?string $default = null): string
+    public function text(string $key, string $what, int $longest, ?string $default = null, bool $lines = false): string
     {
         $value = $key === '' ? $this->data : (is_array($this->data) ? ($this->data[$key] ?? null) : null);
         $value = is_string($value) ? trim($value) : $value;
@@ -143,6 +177,11 @@ final class Fields
         }
         if (! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $longest) {
             $this->refuse($key, Message::of('field.characters', what: OutOfRange::called($what), longest: $longest));
+
+            return '';
+        }
+        if (! PlainText::isPlain($value, $lines)) {
+            $this->refuse($key, Message::of('field.plain'));
 
             return '';
         }
@@ -184,8 +223,8 @@ final class Fields
         } catch (\Exception) {
             $time = null;
         }
-        // PHP rolls a 31st of February over; such a date is no date.
-        if ($time === null || $time->format('Y-m-d') !== substr($value, 0, 10)) {
+        // PHP rolls a 31st of February over; such a date is no date. Nor is one that no cook of today has seen or will see.
+        if ($time === null || $value < self::FIRST_YEAR || $value > self::LAST_YEAR || $time->format('Y-m-d') !== substr($value, 0, 10)) {
             $this->refuse($key, Message::of('field.no_date', what: OutOfRange::called($what)));
 
             return null;

@@ -12,6 +12,8 @@ import { UnitsContext } from './units/units';
 
 const Cookers = fetched(() => import('./cookers/Cookers').then((screen) => screen.Cookers));
 const Handbook = fetched(() => import('./handbook/Handbook').then((screen) => screen.Handbook));
+const Account = fetched(() => import('./account/Account').then((screen) => screen.Account));
+const NewPassword = fetched(() => import('./start/NewPassword').then((screen) => screen.NewPassword));
 const Log = fetched(() => import('./log/Log').then((screen) => screen.Log));
 const NewRoast = fetched(() => import('./roast/NewRoast').then((screen) => screen.NewRoast));
 const RoastPage = fetched(() => import('./roast/RoastPage').then((screen) => screen.RoastPage));
@@ -23,10 +25,11 @@ const screen = (name: string, content: ReactNode) => <Screen name={name}>{conten
 /** After the first screen stands. */
 const LATER_MS = 1_500;
 
-/** A second pair of hands has a link and no kitchen: nobody asks who they are. */
+/** Who has a link out of a letter, or lends a second pair of hands, has no kitchen open: nobody asks who they are. */
 export function App() {
-  return useLocation().pathname.startsWith('/hands/') ? (
+  return /^\/(hands|new-password)\b/.test(useLocation().pathname) ? (
     <Routes>
+      <Route path="/new-password" element={screen('door', <NewPassword />)} />
       <Route path="/hands/:key" element={screen('hands', <SecondHands />)} />
       <Route path="*" element={<Navigate to="/" replace />} />
     </Routes>
@@ -76,6 +79,7 @@ function Kitchen() {
         <Route path="/cookers" element={screen('cookers', <Cookers />)} />
         <Route path="/cookers/:id" element={screen('cookers', <Cookers />)} />
         <Route path="/handbook" element={screen('handbook', <Handbook />)} />
+        <Route path="/account" element={screen('account', <Account />)} />
         <Route path="/log" element={screen('log', <Log />)} />
         <Route path="/roasts/new" element={screen('ticket', <NewRoast />)} />
         <Route path="/roasts/:id" element={screen('roast', <RoastPage />)} />

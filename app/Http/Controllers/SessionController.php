@@ -5,38 +5,48 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Demo\DemoKitchen;
+use App\Http\Middleware\SessionsForCooks;
+use App\Http\Requests\NewPassword;
 use App\Http\Requests\RegisterRequest;
 use App\Http\Requests\SignInRequest;
 use App\Http\Requests\UnitsRequest;
+use App\Mail\Letters;
 use App\Models\User;
+use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+
+use function Illuminate\Support\defer;
 
 /** Signing up, in and out, and the cook's own settings. */
 final class SessionController
 {
     public function register(RegisterRequest $request): JsonResponse
     {
-        /** @var array<string, string> $input */
-        $input = $request->validated();
-        Auth::login(User::create($input), remember: true);
+        $cook = User::create($request->cook());
+        defer(fn () => Letters::confirm($cook))->always();
 
-        return $this->begin($request);
+        return $this->enter($request, $cook);
     }
 
+    /** Known or not, the same work is done and the same is said. */
     public function login(SignInRequest $request): JsonResponse
     {
         $password = $request->string('password')->toString();
-        $possible = strlen($password) <= RegisterRequest::MOST_PASSWORD_BYTES && ! str_contains($password, "\0");
-        if (! $possible || ! Auth::attempt(['email' => $request->string('email')->toString(), 'password' => $password], remember: true)) {
+        $cook = User::where('email', $request->string('email')->toString())->first();
+        $belongs = NewPassword::isPossible($password) && Hash::check($password, $cook->password ?? self::nobodysPassword());
+        if ($cook === null || ! $belongs) {
             throw InvalidInput::atField('email', Message::of('session.the_address_and_the_password'));
         }
 
-        return $this->begin($request);
+        return $this->enter($request, $cook);
     }
 
     /** A demo kitchen of the visitor's own; one who is in theirs already stays there. */
@@ -87,6 +97,23 @@ final class SessionController
         $cook->update($input);
 
         return $this->me($request);
+    }
+
+    private function enter(Request $request, User $cook): JsonResponse
+    {
+        $remember = $request->boolean('remember', true);
+        Auth::login($cook, $remember);
+        if (! $remember) {
+            $request->session()->put(SessionsForCooks::BRIEF_SINCE, CarbonImmutable::now()->getTimestamp());
+        }
+
+        return $this->begin($request);
+    }
+
+    /** A hash that nobody's password has, as costly to compare with as any. */
+    private static function nobodysPassword(): string
+    {
+        return Cache::rememberForever('nobodys_password.'.config('hashing.bcrypt.rounds'), fn (): string => Hash::make(Str::random(40)));
     }
 
     private function begin(Request $request): JsonResponse

@@ -24,7 +24,7 @@ final class DeviceRequest extends FormRequest
         $dishes = $this->roast()?->dishCount() ?? 0;
 
         return [
-            'name' => ['bail', 'required', 'string', 'max:80', 'regex:/\S/'],
+            'name' => ['bail', 'required', 'string', 'max:80', 'regex:/\S/', new PlainLine],
             'roast' => ['bail', 'nullable', 'string', fn (string $path, mixed $id, \Closure $fail) => $this->roast() === null
                 ? $fail(Voice::ofTheReader()->say(Message::of('devices.no_such_roast'))) : null],
             'probes' => ['bail', 'sometimes', 'array', 'list', 'max:'.Probe::MOST_CHANNELS, Rule::prohibitedIf($this->roast() === null && $this->input('probes') !== [])],

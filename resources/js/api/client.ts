@@ -59,11 +59,23 @@ async function token(): Promise<string> {
   return csrf;
 }
 
-type Sent = { body?: unknown; type?: string; quiet?: boolean; signal?: AbortSignal };
+type Sent = {
+  body?: unknown;
+  type?: string;
+  quiet?: boolean;
+  signal?: AbortSignal;
+  /** how many entries wait on this device: who runs the kitchen sees how long its queues grow */
+  waiting?: number;
+};
 
-async function send<T>(method: string, path: string, { body, type = 'application/json', quiet = false, signal }: Sent = {}): Promise<T> {
+async function send<T>(
+  method: string,
+  path: string,
+  { body, type = 'application/json', quiet = false, signal, waiting }: Sent = {},
+): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
   if (quiet) headers.Prefer = 'return=minimal';
+  if (waiting !== undefined) headers['X-Waiting'] = String(waiting);
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
   const known = method === 'GET' ? heard.get(path) : undefined;
@@ -138,6 +150,7 @@ function isMe(answer: unknown): answer is Me {
 
 function words(status: number): string {
   if (status === 401) return 'You are signed out.';
+  if (status === 403) return 'That is not yours to change.';
   if (status === 404) return 'That is not here (any more).';
   if (status === 413) return 'That is too large.';
   if (status === 429) return 'Too many tries. Wait a minute.';

@@ -38,6 +38,8 @@ export type Asked<V extends Verb, P extends PathOf<V>> = {
   /** no answer is wanted but that it is done (RFC 7240) */
   quiet?: boolean;
   signal?: AbortSignal;
+  /** how many entries wait on this device: who runs the kitchen sees how long its queues grow */
+  waiting?: number;
 } & ([Named<P>] extends [never] ? { at?: undefined } : { at: Record<Named<P>, string> });
 
 export type { Verb };

@@ -122,7 +122,12 @@ async function sendAll(logged: Set<string>): Promise<void> {
     }
     const { id } = next.body;
     try {
-      await call('post', `/api/roasts/{roast}/${next.what}`, { at: { roast: next.roast }, body: next.body, quiet: true });
+      await call('post', `/api/roasts/{roast}/${next.what}`, {
+        at: { roast: next.roast },
+        body: next.body,
+        quiet: true,
+        waiting: read().length,
+      });
       await change((kept) => kept.filter((one) => one.body.id !== id));
       waits = 0;
       logged.add(next.roast);

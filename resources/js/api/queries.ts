@@ -13,6 +13,7 @@ const passed = (ms: number) => new Promise<void>((done) => setTimeout(done, ms))
 export const keys = {
   me: ['me'] as const,
   reference: ['reference'] as const,
+  account: ['account'] as const,
   mixes: ['mixes'] as const,
   handbook: ['handbook'] as const,
   roasts: ['roasts'] as const,
@@ -34,6 +35,8 @@ export const everyList = { queryKey: keys.roasts, refetchType: 'all' as const };
 
 export const useMe = () =>
   useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call('get', '/api/me', { signal }), staleTime: Infinity });
+
+export const useAccount = () => useQuery({ queryKey: keys.account, queryFn: ({ signal }) => call('get', '/api/account', { signal }) });
 
 const asHandbook = {
   queryKey: keys.handbook,

@@ -1,6 +1,7 @@
 import type { components } from './schema';
 
 export type Schemas = components['schemas'];
+export type Account = Schemas['Account'];
 export type Me = Schemas['Me'];
 export type Reference = Schemas['Reference'];
 export type Cut = Schemas['Cut'];

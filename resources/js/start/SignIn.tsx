@@ -5,11 +5,13 @@ import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
 import { inkOn, temperatureCss } from '../charts/temperature';
 import { Field } from '../ui/Field';
+import { Forgotten } from './Forgotten';
 
 /** The door: sign in, sign up, or step into the demo kitchen. */
 export function SignIn({ demo }: { demo: boolean }) {
   const cache = useQueryClient();
   const [joining, setJoining] = useState(false);
+  const [forgotten, setForgotten] = useState(false);
   const [errors, setErrors] = useState<Record<string, string[]>>({});
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
@@ -31,7 +33,7 @@ export function SignIn({ demo }: { demo: boolean }) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const text = (name: string) => String(form.get(name) ?? '');
-    const who = { email: text('email'), password: text('password') };
+    const who = { email: text('email'), password: text('password'), remember: form.get('remember') !== null };
     void enter(() =>
       joining ? call('post', '/api/register', { body: { ...who, name: text('name') } }) : call('post', '/api/login', { body: who }),
     );
@@ -63,7 +65,8 @@ export function SignIn({ demo }: { demo: boolean }) {
             </button>
           </div>
         )}
-        <form onSubmit={submit} className="opens" noValidate>
+        {forgotten && <Forgotten onBack={() => setForgotten(false)} />}
+        <form onSubmit={submit} className="opens" noValidate hidden={forgotten}>
           <h2 className="text-xl">{joining ? 'A kitchen of your own' : 'Your kitchen'}</h2>
           <div className="mt-3 grid gap-3">
             {joining && (
@@ -74,7 +77,11 @@ export function SignIn({ demo }: { demo: boolean }) {
             <Field label="E-mail address" errors={errors.email}>
               {(control) => <input {...control} name="email" type="email" autoComplete="email" className="field" />}
             </Field>
-            <Field label="Password" errors={errors.password} hint={joining ? 'Ten characters or more' : undefined}>
+            <Field
+              label="Password"
+              errors={errors.password}
+              hint={joining ? 'Ten to 72 characters; four words that have nothing to do with each other are good' : undefined}
+            >
               {(control) => (
                 <input
                   {...control}
@@ -85,6 +92,10 @@ export function SignIn({ demo }: { demo: boolean }) {
                 />
               )}
             </Field>
+            <label className="flex min-h-11 items-center gap-3">
+              <input type="checkbox" name="remember" defaultChecked className="h-6 w-6 accent-[var(--ember)]" />
+              <span>This device is mine: stay signed in</span>
+            </label>
             {trouble !== '' && (
               <p role="alert" className="font-semibold text-ember">
                 {trouble}
@@ -103,6 +114,11 @@ export function SignIn({ demo }: { demo: boolean }) {
             >
               {joining ? 'I have a kitchen already' : 'I have no kitchen yet'}
             </button>
+            {!joining && (
+              <button type="button" className="text-push justify-self-start" onClick={() => setForgotten(true)}>
+                I forgot my password
+              </button>
+            )}
           </div>
         </form>
       </section>

@@ -22,7 +22,7 @@ describe('the door', () => {
     await userEvent.type(screen.getByLabelText('E-mail address'), 'ada@weir.example');
     await userEvent.type(screen.getByLabelText('Password'), 'ember and straw');
     await userEvent.click(screen.getByRole('button', { name: 'Sign in' }));
-    expect(call).toHaveBeenCalledWith('POST', '/api/login', { email: 'ada@weir.example', password: 'ember and straw' });
+    expect(call).toHaveBeenCalledWith('POST', '/api/login', { email: 'ada@weir.example', password: 'ember and straw', remember: true });
   });
 
   it('opens a kitchen of one’s own', async () => {

@@ -21,6 +21,7 @@ const PLACES = [
 
 /** Where there is room for it; on a phone it lies under More. */
 const HANDBOOK = { to: '/handbook', name: 'Handbook' } as const;
+const ACCOUNT = { to: '/account', name: 'Account' } as const;
 
 const SHORTCUTS: readonly (readonly [string, string])[] = [
   ['H', 'Hearth'],
@@ -121,6 +122,9 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           <button type="button" className={quiet} onClick={() => setSheet(true)}>
             Keys ?
           </button>
+          <Link to={ACCOUNT.to} className={clsx(quiet, 'flex items-center')}>
+            {ACCOUNT.name}
+          </Link>
           <button type="button" className={quiet} onClick={() => void leave()}>
             Sign out
           </button>
@@ -166,9 +170,11 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
       </nav>
       <Sheet title={me.data?.user?.name ?? 'Diatherm'} open={sheet} onClose={() => setSheet(false)}>
         <div className="grid grid-cols-2 gap-2 md:hidden">
-          <Link to={HANDBOOK.to} className="push col-span-2" onClick={() => setSheet(false)}>
-            {HANDBOOK.name}
-          </Link>
+          {[HANDBOOK, ACCOUNT].map((place) => (
+            <Link key={place.to} to={place.to} className="push" onClick={() => setSheet(false)}>
+              {place.name}
+            </Link>
+          ))}
           <button type="button" className="push" onClick={toggleTemperature}>
             {units.temperatureUnit === 'c' ? 'Show °F' : 'Show °C'}
           </button>

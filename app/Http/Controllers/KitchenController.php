@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Kitchen\KitchenFile;
+use App\Models\User;
+use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\Message;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** A whole kitchen, out and in. */
+final class KitchenController
+{
+    private const MOST_BYTES = 20 * 1024 * 1024;
+
+    private const DEEPEST = 24;
+
+    public function export(Request $request): JsonResponse
+    {
+        return new JsonResponse(
+            KitchenFile::write(self::cook($request)),
+            headers: ['Content-Disposition' => 'attachment; filename="kitchen.json"'],
+            options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
+    }
+
+    public function import(Request $request): Response
+    {
+        $body = $request->getContent();
+        if (strlen($body) > self::MOST_BYTES) {
+            throw InvalidInput::atField('file', Message::of('file.too_large', kb: intdiv(self::MOST_BYTES, 1024)));
+        }
+        KitchenFile::read(json_decode($body, true, self::DEEPEST), self::cook($request));
+
+        return new Response(status: 204);
+    }
+
+    private static function cook(Request $request): User
+    {
+        /** @var User $cook */
+        $cook = $request->user();
+
+        return $cook;
+    }
+}

@@ -1,0 +1,65 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { call, forgetToken, Refused } from '../api/client';
+import { forgetKept } from '../api/keep';
+import { Field } from '../ui/Field';
+import { Sheet } from '../ui/Sheet';
+
+/** The way out: the account and the whole kitchen go. Nothing brings them back but a file that was taken along. */
+export function Leave() {
+  const cache = useQueryClient();
+  const navigate = useNavigate();
+  const [open, setOpen] = useState(false);
+  const [password, setPassword] = useState('');
+  const leave = useMutation({
+    mutationFn: () => call('delete', '/api/account', { body: { password } }),
+    onSuccess: async () => {
+      forgetToken();
+      cache.clear();
+      await forgetKept();
+      void navigate('/');
+    },
+  });
+  return (
+    <section className="opens">
+      <h2 className="text-lg">Close the kitchen for good</h2>
+      <p className="mt-1 text-soft">Every roast, log, cooker, mix and thermometer in it is deleted at once. Take it along first.</p>
+      <button type="button" className="push mt-2" onClick={() => setOpen(true)}>
+        Close it…
+      </button>
+      <Sheet title="Close the kitchen for good" open={open} onClose={() => setOpen(false)}>
+        <form
+          noValidate
+          className="grid gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            leave.mutate();
+          }}
+        >
+          <p>Everything in it is deleted, here and in every backup once that has run out.</p>
+          <Field label="Your password, to be sure" errors={leave.error instanceof Refused ? leave.error.errors.password : undefined}>
+            {(control) => (
+              <input
+                {...control}
+                type="password"
+                autoComplete="current-password"
+                className="field"
+                value={password}
+                onChange={(event) => setPassword(event.target.value)}
+              />
+            )}
+          </Field>
+          {leave.isError && !(leave.error instanceof Refused) && (
+            <p role="alert" className="font-semibold text-ember">
+              {leave.error.message}
+            </p>
+          )}
+          <button type="submit" className="push push-ember" disabled={leave.isPending}>
+            Delete everything
+          </button>
+        </form>
+      </Sheet>
+    </section>
+  );
+}
