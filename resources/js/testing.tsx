@@ -8,12 +8,12 @@ import { UnitsContext, type Units } from './units/units';
 import { text } from './words/testing';
 
 /** What a screen stands in: a router, a query cache of its own, the cook's units. */
-export function show(children: ReactNode, units: Units = { temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 }) {
+export function show(children: ReactNode, units: Units = { temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 }, address = '/') {
   const cache = new QueryClient({ defaultOptions: { queries: { retry: false }, mutations: { networkMode: 'always' } } });
   return render(
     <QueryClientProvider client={cache}>
       <UnitsContext value={units}>
-        <MemoryRouter>{children}</MemoryRouter>
+        <MemoryRouter initialEntries={[address]}>{children}</MemoryRouter>
       </UnitsContext>
     </QueryClientProvider>,
   );

@@ -104,7 +104,7 @@ describe('a forgotten password', () => {
 
   it('is replaced by what the letter brought, which stands after the mark of the address', async () => {
     answers({ 'POST /api/reset': new Refused('no', { token: ['This link no longer opens the door: ask for a new one.'] }) });
-    show(<NewPassword />, '/new-password#token=abc&email=ada%40weir.example');
+    show(<NewPassword />, undefined, '/new-password#token=abc&email=ada%40weir.example');
     await userEvent.type(screen.getByLabelText('New password'), 'straw and ember');
     await userEvent.click(screen.getByRole('button', { name: 'Take this one' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('no longer opens the door');

@@ -80,10 +80,10 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     <div className="min-h-dvh md:pl-[84px]" data-clock={units.clockHours}>
       <nav
         aria-label="Main"
-        className="no-print fixed inset-y-0 left-0 z-20 hidden w-[84px] flex-col items-center border-r border-hair bg-paper py-4 md:flex"
+        className="no-print fixed inset-y-0 left-0 z-20 hidden w-[84px] flex-col items-center overflow-y-auto border-r border-hair bg-paper py-4 md:flex"
       >
         <span className="wide text-[15px]">Diatherm</span>
-        <ul className="mt-5 w-full">
+        <ul className="my-5 w-full">
           {[...PLACES, HANDBOOK].map((place) => (
             <li key={place.to}>
               <NavLink
