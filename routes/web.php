@@ -18,6 +18,7 @@ use App\Http\Controllers\RoastController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WaysController;
 use App\Http\Controllers\WeatherController;
+use App\Http\Requests\ClientId;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->middleware('no-store')->group(function (): void {
@@ -31,7 +32,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::prefix('hands/{key}')->middleware('throttle:hands')->where(['key' => '[A-Za-z0-9]{40}'])->group(function (): void {
         Route::get('/', [HandsController::class, 'show']);
         Route::post('ticks', [HandsController::class, 'tick']);
-        Route::delete('ticks/{id}', [HandsController::class, 'untick'])->whereUuid('id');
+        Route::delete('ticks/{id}', [HandsController::class, 'untick'])->where('id', ClientId::PATTERN);
     });
 
     Route::middleware(['auth', 'throttle:compute'])->group(function (): void {
@@ -65,7 +66,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::post('ask', [CookerController::class, 'ask']);
             Route::post('learn', [CookerController::class, 'learn']);
             Route::post('observations', [CookerController::class, 'observe']);
-            Route::delete('observations/{id}', [CookerController::class, 'forget'])->whereUuid('id');
+            Route::delete('observations/{id}', [CookerController::class, 'forget'])->where('id', ClientId::PATTERN);
         });
 
         Route::get('sides', [OwnSideController::class, 'index']);
@@ -101,11 +102,11 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::get('run-sheet.ics', [FileController::class, 'calendar']);
             Route::post('readings.csv', [FileController::class, 'importReadings']);
             Route::post('readings', [LogController::class, 'storeReading']);
-            Route::patch('readings/{id}', [LogController::class, 'moveReading'])->whereUuid('id');
-            Route::delete('readings/{id}', [LogController::class, 'destroyReading'])->whereUuid('id');
+            Route::patch('readings/{id}', [LogController::class, 'moveReading'])->where('id', ClientId::PATTERN);
+            Route::delete('readings/{id}', [LogController::class, 'destroyReading'])->where('id', ClientId::PATTERN);
             Route::post('events', [LogController::class, 'storeEvent']);
-            Route::patch('events/{id}', [LogController::class, 'moveEvent'])->whereUuid('id');
-            Route::delete('events/{id}', [LogController::class, 'destroyEvent'])->whereUuid('id');
+            Route::patch('events/{id}', [LogController::class, 'moveEvent'])->where('id', ClientId::PATTERN);
+            Route::delete('events/{id}', [LogController::class, 'destroyEvent'])->where('id', ClientId::PATTERN);
         });
     });
 

@@ -11,9 +11,11 @@ use Diatherm\Measure\Working;
 use Diatherm\Plan\Plan;
 use Tests\Support\BrowserTest;
 use Tests\Support\HttpTest;
+use Tests\Support\RunningTest;
 use Tests\Support\Said;
 
 pest()->extend(HttpTest::class)->in('Http');
+pest()->extend(RunningTest::class)->in('Running');
 pest()->extend(BrowserTest::class)->in('Browser', 'Ways');
 
 /**

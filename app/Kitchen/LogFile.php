@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
+use App\Http\Requests\ClientId;
 use App\Models\Device;
 use App\Models\Event;
 use App\Models\EventKind;
@@ -211,7 +212,7 @@ final readonly class LogFile
     private static function id(Fields $one): string
     {
         $id = $one->text('id', 'id', 36);
-        if (preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/iD', $id) !== 1) {
+        if (preg_match('/^'.ClientId::PATTERN.'$/D', $id) !== 1) {
             $one->refuse('id', Message::of('log.the_id_must'));
         }
 

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\LostNode;
+use App\Database\PatientConnection;
 use App\Mail\FileTransport;
 use App\Models\Device;
 use App\Models\User;
 use App\Weather\StandIn;
 use App\Weather\WeatherService;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Database\LostConnectionDetector;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -21,7 +25,12 @@ use Illuminate\Support\ServiceProvider;
 final class AppServiceProvider extends ServiceProvider
 {
     /** @var array<class-string, class-string> */
-    public array $bindings = [WeatherService::class => StandIn::class];
+    public array $bindings = [WeatherService::class => StandIn::class, LostConnectionDetector::class => LostNode::class];
+
+    public function register(): void
+    {
+        Connection::resolverFor('mariadb', fn (...$made): PatientConnection => new PatientConnection(...$made));
+    }
 
     public function boot(): void
     {

@@ -29,8 +29,6 @@ final class Logbook
     /** A time ahead of the server's clock is taken for now, so that it differs when it is sent again. */
     private const SAME_ENTRY_MINUTES = 15;
 
-    private const ATTEMPTS = 5;
-
     /**
      * @param  HasMany<Reading, Roast>|HasMany<Event, Roast>  $log
      * @param  array<string, mixed>  $row
@@ -101,7 +99,7 @@ final class Logbook
             $row = $roast->held();
             $write($row);
             $row->logged();
-        }, self::ATTEMPTS);
+        });
         $roast->refresh()->unsetRelations();
     }
 

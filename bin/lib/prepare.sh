@@ -7,6 +7,7 @@ cd "$ROOT"
 STARTED_GROUPS=()
 SOCKETS=()
 PID_FILES=()
+MORE_PACKAGES=()
 
 say() { printf '\033[2m%s\033[0m\n' "$*"; }
 fail() { printf 'diatherm: %s\n' "$*" >&2; exit 1; }
@@ -31,7 +32,7 @@ missing_packages() {
 
 install_packages() {
     local packages
-    packages="$(missing_packages "$1" | tr '\n' ' ')"
+    packages="$(missing_packages "$1" | tr '\n' ' ') ${MORE_PACKAGES[*]}"
     [ -n "${packages// /}" ] || return 0
     local as_root=()
     if [ "$(id -u)" -ne 0 ]; then
@@ -125,6 +126,8 @@ start_mariadb() {
             echo "create user if not exists diatherm@'$host';"
             echo "alter user diatherm@'$host' identified by '$password';"
             echo "grant all on diatherm.* to diatherm@'$host';"
+            # Where a backup is tried.
+            echo "grant all on diatherm_check.* to diatherm@'$host';"
         done
     } >"$run/accounts.sql"
     chmod 600 "$run/accounts.sql"
@@ -132,6 +135,8 @@ start_mariadb() {
         --secure-file-priv="$run" --local-infile=0 \
         --innodb-flush-log-at-trx-commit="${DB_FLUSH:-1}" --skip-log-bin --character-set-server=utf8mb4 >"$data.log" 2>&1 &
     STARTED_GROUPS+=($!)
+    # For what is run beside it, such as a backup.
+    echo "$port" >"$data.port"
     export DB_PORT="$port" DB_HOST=127.0.0.1 DB_DATABASE=diatherm DB_USERNAME=diatherm DB_PASSWORD="$password"
     local tries=0
     until MYSQL_PWD="$password" mariadb --no-defaults --protocol=tcp -h127.0.0.1 -P"$port" -udiatherm diatherm -e 'select 1' >/dev/null 2>&1; do
@@ -144,6 +149,93 @@ start_mariadb() {
     rm -f "$run/accounts.sql"
 }
 
+# database_at_hand : the one that DB_PASSWORD and its like name, or that bin/start or bin/serve runs from this folder.
+database_at_hand() {
+    if [ -z "${DB_PASSWORD:-}" ]; then
+        [ -s storage/mariadb.port ] && [ -s storage/mariadb.secret ] || fail "no database has been started from this folder."
+        DB_PASSWORD="$(cat storage/mariadb.secret)"
+        DB_PORT="$(cat storage/mariadb.port)"
+    fi
+    export DB_PASSWORD DB_HOST="${DB_HOST:-127.0.0.1}" DB_PORT="${DB_PORT:-3306}" DB_DATABASE="${DB_DATABASE:-diatherm}" DB_USERNAME="${DB_USERNAME:-diatherm}"
+    export APP_ENV="${APP_ENV:-production}"
+    sql "$DB_DATABASE" -e 'select 1' >/dev/null 2>&1 || fail "the database does not answer at $DB_HOST:$DB_PORT."
+}
+
+sql() { MYSQL_PWD="$DB_PASSWORD" mariadb --no-defaults --protocol=tcp -h"$DB_HOST" -P"$DB_PORT" -u"$DB_USERNAME" "$@"; }
+
+# Sessions, caches and half-finished changes of passwords are no part of a kitchen.
+PASSING=(sessions cache cache_locks password_reset_tokens)
+
+# backup_to FILE : as it stood at one moment; written beside and moved, so that a file of that name is a whole one.
+backup_to() {
+    local table ignored=()
+    for table in "${PASSING[@]}"; do ignored+=("--ignore-table-data=$DB_DATABASE.$table"); done
+    (
+        umask 077
+        MYSQL_PWD="$DB_PASSWORD" mariadb-dump --no-defaults --protocol=tcp -h"$DB_HOST" -P"$DB_PORT" -u"$DB_USERNAME" --single-transaction --quick \
+            --hex-blob --no-tablespaces --skip-dump-date --order-by-primary "${ignored[@]}" "$DB_DATABASE" | gzip >"$1.part"
+    ) || { rm -f "$1.part"; fail "the backup could not be written."; }
+    mv "$1.part" "$1"
+}
+
+# restore_into FILE DATABASE : what was in that database goes.
+restore_into() {
+    sql -e "drop database if exists \`$2\`; create database \`$2\` character set utf8mb4 collate utf8mb4_unicode_ci"
+    gzip -dc "$1" | sql "$2" || fail "the backup could not be read."
+}
+
+# counted DATABASE [TABLE…] : how many rows each table of the kitchens has.
+counted() {
+    local database="$1" table line=''
+    shift
+    [ $# -gt 0 ] || set -- users roasts readings events cookers cooker_observations mixes own_sides devices
+    for table in "$@"; do line="$line$table $(sql "$database" -N -e "select count(*) from $table"), "; done
+    printf '%s' "${line%, }"
+}
+
+# migrate : brings the tables up to this version, after a backup where that changes anything.
+migrate() {
+    if sql "$DB_DATABASE" -N -e "show tables like 'roasts'" | grep -q . && php artisan migrate:status --pending 2>/dev/null | grep -q 'Pending'; then
+        mkdir -p storage/backups
+        backup_to "storage/backups/before-migrate-$(date -u +%Y%m%d-%H%M%S).sql.gz"
+    fi
+    php artisan migrate --force --quiet
+}
+
+install_server() {
+    command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || MORE_PACKAGES+=(nginx-light)
+    [ -x /usr/sbin/php-fpm8.2 ] || MORE_PACKAGES+=(php8.2-fpm)
+    install_packages no
+}
+
+# serve_behind_nginx PORT WORKERS : sets SERVE_RUN, where its sockets and process ids lie.
+serve_behind_nginx() {
+    local port="$1" workers="$2" user='' root_flag=() tries=0 fpm
+    SERVE_RUN="$(mktemp -d "${TMPDIR:-/tmp}/diatherm-XXXXXX")"
+    SOCKETS+=("$SERVE_RUN")
+    mkdir -p storage/logs
+    # In a container one is root; on a host the unit of deploy/systemd names a user of its own.
+    if [ "$(id -u)" -eq 0 ]; then user=$'user = root\ngroup = root'; root_flag=(-R); fi
+    fill() {
+        local text
+        text="$(cat "$1")"
+        text="${text//@RUN@/$SERVE_RUN}"; text="${text//@ROOT@/$ROOT}"; text="${text//@PORT@/$port}"
+        text="${text//@WORKERS@/$workers}"; text="${text//@USER@/$user}"; text="${text//@MIME@//etc/nginx/mime.types}"
+        printf '%s\n' "$text"
+    }
+    fill deploy/php-fpm.conf >"$SERVE_RUN/php-fpm.conf"
+    fill deploy/nginx.conf >"$SERVE_RUN/nginx.conf"
+    [ "$(id -u)" -ne 0 ] || sed -i '1i user root;' "$SERVE_RUN/nginx.conf"
+    cp /etc/nginx/fastcgi_params "$SERVE_RUN/"
+    fpm="$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)"
+    setsid "$fpm" "${root_flag[@]}" "${PHP_FAST[@]}" -d opcache.validate_timestamps=0 -F -y "$SERVE_RUN/php-fpm.conf" >/dev/null 2>&1 &
+    STARTED_GROUPS+=($!)
+    until [ -S "$SERVE_RUN/fpm.sock" ]; do tries=$((tries + 1)); [ "$tries" -lt 120 ] || fail "PHP-FPM did not start; see storage/logs/fpm.log."; sleep 0.25; done
+    setsid "$(command -v nginx || echo /usr/sbin/nginx)" -c "$SERVE_RUN/nginx.conf" -p "$SERVE_RUN" -e "$ROOT/storage/logs/nginx.log" -g 'daemon off;' &
+    STARTED_GROUPS+=($!)
+    wait_until_up "$port" storage/logs/nginx.log
+}
+
 # The JIT halves the time of the heat model's loops. Tracing, but without register allocation and without inference across
 # functions (1052): with both of them PHP 8.2 now and then compiled the sum over a fire's squares to nothing.
 # Workers share what they count.
@@ -154,11 +246,14 @@ serve() {
     PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d zlib.output_compression=16384 -d upload_max_filesize=2M -d post_max_size=24M \
         -S "127.0.0.1:$1" -t public bin/lib/router.php >"$3" 2>&1 &
     STARTED_GROUPS+=($!)
+    wait_until_up "$1" "$3"
+}
+
+wait_until_up() {
     local tries=0
-    until curl -fsS -o /dev/null "http://127.0.0.1:$1/up" 2>/dev/null || wget -q -O /dev/null "http://127.0.0.1:$1/up" 2>/dev/null \
-        || php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$1/up"; do
+    until php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "http://127.0.0.1:$1/up"; do
         tries=$((tries + 1))
-        [ "$tries" -lt 480 ] || { tail -5 "$3" >&2; fail "the server does not answer."; }
+        [ "$tries" -lt 480 ] || { tail -5 "$2" >&2; fail "the server does not answer."; }
         sleep 0.25
     done
 }

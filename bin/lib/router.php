@@ -19,6 +19,8 @@ if ($file !== false && is_file($file) && str_starts_with($file, $public.'/') && 
     header('Content-Type: '.(KINDS[pathinfo($file, PATHINFO_EXTENSION)] ?? 'application/octet-stream'));
     header('Cache-Control: '.(str_starts_with($file, "$public/build/assets/") ? 'public, max-age=31536000, immutable' : 'no-cache'));
     header('Vary: Accept-Encoding');
+    header('X-Content-Type-Options: nosniff');
+    header('Cross-Origin-Resource-Policy: same-origin');
     $small = is_file("$file.gz") && str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip');
     if ($small) {
         header('Content-Encoding: gzip');

@@ -55,6 +55,21 @@ it('keeps an impossible reading, marked', function () {
         ->and($answer->json('readings'))->toHaveCount(3);
 });
 
+// RFC 9562, 4.1 and 4.2: of every version and variant that can be written, each is kept or refused, and none breaks anything.
+it('takes ids of every version, and refuses those that are no ids of today at their field', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 30);
+    config(['app.limits.compute' => 1_000_000]);
+    foreach (range(0, 15) as $version) {
+        foreach (range(0, 15) as $variant) {
+            $id = sprintf('%s-bbbb-%xccc-%xddd-eeeeeeeeeeee', substr(md5("$version $variant"), 0, 8), $version, $variant);
+            $answer = $this->withHeaders(['Prefer' => 'return=minimal'])->read($roast, 40.0, 10, ['id' => $id]);
+            in_array($variant, [8, 9, 10, 11], true) ? $answer->assertSuccessful() : $answer->assertJsonValidationErrors('id');
+            expect($this->deleteJson("/api/roasts/$roast->id/readings/$id")->status())->toBeIn([200, 204, 404]);
+        }
+    }
+});
+
 it('goes from on through pull and rest to carved, and into the log', function () {
     $roast = $this->roast([], ['serve_at' => now()->addMinutes(10)->toAtomString()]);
     $this->log($roast, 'on', 130)->assertJsonPath('status', 'cooking');

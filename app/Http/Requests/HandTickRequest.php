@@ -15,7 +15,7 @@ final class HandTickRequest extends LogRequest
     {
         return [
             'at' => $this->timeRules(),
-            'id' => ['bail', 'required', 'string', 'uuid'],
+            'id' => ['bail', 'required', 'string', ClientId::RULE],
             'entry' => ['bail', 'required', 'string', 'max:60', 'regex:/^[a-z0-9_.-]+$/D'],
         ];
     }

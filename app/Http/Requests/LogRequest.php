@@ -25,7 +25,7 @@ abstract class LogRequest extends FormRequest
     protected function common(bool $dish): array
     {
         return [
-            'id' => ['bail', 'required', 'string', 'uuid'],
+            'id' => ['bail', 'required', 'string', ClientId::RULE],
             'dish' => [
                 'bail',
                 $dish ? 'required' : 'nullable',

@@ -12,7 +12,7 @@ final class ObservationRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['id' => ['bail', 'required', 'string', 'uuid']];
+        return ['id' => ['bail', 'required', 'string', ClientId::RULE]];
     }
 
     public function id(): string

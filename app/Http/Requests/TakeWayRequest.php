@@ -15,7 +15,7 @@ final class TakeWayRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'id' => ['bail', 'required', 'string', 'uuid'],
+            'id' => ['bail', 'required', 'string', ClientId::RULE],
             'way' => ['bail', 'required', 'string', 'max:60', 'regex:/^[a-z0-9_-]+$/D'],
         ];
     }
