@@ -114,5 +114,5 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 });
 
 // Out of a letter.
-Route::get('confirm/{cook}/{address}', [AccountController::class, 'confirm'])->middleware(['signed', 'throttle:sign-in'])->name('confirm')
+Route::get('confirm/{cook}/{address}', [AccountController::class, 'confirm'])->middleware(['signed:relative', 'throttle:sign-in'])->name('confirm')
     ->whereNumber('cook')->where('address', '[0-9a-f]{64}');

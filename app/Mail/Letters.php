@@ -21,9 +21,9 @@ final class Letters
         if ($cook->demo_until === null) {
             $link = URL::temporarySignedRoute(
                 'confirm', CarbonImmutable::now()->addHours(self::CONFIRM_WITHIN_HOURS),
-                ['cook' => $cook->id, 'address' => hash('sha256', $cook->email)],
+                ['cook' => $cook->id, 'address' => hash('sha256', $cook->email)], absolute: false,
             );
-            self::send($cook, 'confirm', 'Is this your address?', $link);
+            self::send($cook, 'confirm', 'Is this your address?', url($link));
         }
     }
 

@@ -20,7 +20,7 @@ final class Counters
     /** @param  array<string, string>  $labels */
     public static function add(string $name, array $labels = [], int $by = 1): void
     {
-        if (self::canCount()) {
+        if ($by > 0 && self::canCount()) {
             apcu_inc(self::PREFIX.self::written($name, $labels), $by);
         }
     }

@@ -20,6 +20,8 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -35,6 +37,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         JsonResource::withoutWrapping();
+        // Letters lead to the address that people know, whatever the one who asked for them called this machine; pages to where they are.
+        URL::forceRootUrl((string) config('app.url'));
+        Vite::createAssetPathsUsing(fn (string $path): string => '/'.$path);
         Mail::extend('file', fn (): FileTransport => new FileTransport(storage_path('mail')));
         Model::shouldBeStrict(! $this->app->environment('production'));
         Date::useClass(\Carbon\CarbonImmutable::class);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Roasts;
 
+use App\Observed\Counters;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Plan;
@@ -52,6 +53,7 @@ final class Remembered
         foreach ($keys as $number => $key) {
             $found = $kept[$key] ?? null;
             if (! $found instanceof PlannedDish) {
+                Counters::add('diatherm_forecasts_total', ['from' => 'computed']);
                 $found = Plan::dish($laid, $number);
                 if ($keep) {
                     self::keep($key, $found);
@@ -59,6 +61,7 @@ final class Remembered
             }
             $dishes[] = $found;
         }
+        Counters::add('diatherm_forecasts_total', ['from' => 'cache'], count(array_filter($kept, fn (mixed $one): bool => $one instanceof PlannedDish)));
 
         return $dishes;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 $screens = [
     'hearth' => [null, 'Coming'], 'plan' => ['Plan', 'From nothing'],
     'cookers' => ['Cookers', 'What was read on it'], 'log' => ['Log', 'End of season'], 'handbook' => ['Handbook', 'Cuts and their numbers'],
+    'account' => ['Account', 'Where you are signed in'],
 ];
 $views = [
     'Food' => 'Safe minimum', 'Rig' => 'Have ready', 'Fire' => 'Through the cook',
@@ -23,7 +24,7 @@ it('puts nothing serious in anyone’s way, by day and by night, wide and narrow
         $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
         foreach ($screens as $name => [$link, $words]) {
             if ($link !== null) {
-                if ($width < 500 && $name === 'handbook') {
+                if ($width < 500 && in_array($name, ['handbook', 'account'], true)) {
                     $this->press('More');
                 }
                 $this->press($link);

@@ -174,3 +174,9 @@ it('remembers a device only where it is asked to', function () {
 it('refuses names that do not show as they were typed', function (string $name) {
     $this->postJson('/api/register', ['name' => $name] + register('ada@weir.example'))->assertJsonValidationErrors('name');
 })->with(['a bell' => "Ada\x07", 'turned around' => "Ada\u{202E}nimda", 'an isolate' => "\u{2066}Ada", 'two lines' => "Ada\nBob"]);
+
+it('writes links to the address that people know, whatever it was called by who asked', function () {
+    $cook = $this->cook();
+    $this->postJson('http://localhost/api/forgotten', ['email' => $cook->email])->assertNoContent();
+    expect(linkIn(letters()[0]))->toStartWith(config('app.url').'/new-password#');
+});

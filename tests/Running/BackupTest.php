@@ -77,7 +77,7 @@ it('puts a backup in place of what there is, and keeps that too', function () {
     expect($asked['status'])->not->toBe(0)->and($asked['said'])->toContain('nothing was replaced');
     $restored = $this->bin("restore $this->file --yes");
     expect($restored['status'])->toBe(0, $restored['said'])->and(kitchensIn((string) getenv('DB_DATABASE')))->toEqual($then);
-    preg_match('~storage/backups/before-restore\S+~', $restored['said'], $kept);
+    preg_match('~storage/backups/before-restore[\w.-]+~', $restored['said'], $kept);
     expect(is_file(dirname(__DIR__, 2).'/'.$kept[0]))->toBeTrue();
     unlink(dirname(__DIR__, 2).'/'.$kept[0]);
 });

@@ -28,6 +28,15 @@ it('keeps what the build made for good, compressed, and shows no version of anyt
         ->and($this->served->ask('/build/../../.env'))->not->toBe(500);
 });
 
+it('finds every script and style of its pages', function () {
+    $page = (string) file_get_contents($this->served->url.'/log');
+    preg_match_all('~(?:src|href)="([^"]+)"~', $page, $links);
+    expect($links[1])->not->toBe([]);
+    foreach (array_unique($links[1]) as $link) {
+        expect($link)->toStartWith('/')->and($this->served->ask($link))->toBe(200, $link);
+    }
+});
+
 it('has its workers back when they are killed', function (string $words) {
     foreach ($this->served->processes($words) as $pid) {
         posix_kill($pid, SIGKILL);

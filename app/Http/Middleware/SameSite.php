@@ -30,7 +30,7 @@ final class SameSite extends ValidateCsrfToken
 
         return match (true) {
             $site !== null => in_array($site, ['same-origin', 'none'], true),
-            $origin !== null => $origin === $request->getSchemeAndHttpHost(),
+            $origin !== null => in_array($origin, [$request->getSchemeAndHttpHost(), rtrim((string) config('app.url'), '/')], true),
             default => true,
         };
     }

@@ -23,16 +23,12 @@ export function Account() {
         <div className="mt-3 grid grid-cols-1 gap-x-9 gap-y-8 lg:grid-cols-2">
           <div className="grid content-start gap-8">
             {account.data.email === null ? <Visitor /> : <Address account={account.data} email={account.data.email} />}
+            {account.data.email !== null && <ChangePassword />}
             <Places account={account.data} />
           </div>
           <div className="grid content-start gap-8">
             <Along />
-            {account.data.email !== null && (
-              <>
-                <ChangePassword />
-                <Leave />
-              </>
-            )}
+            {account.data.email !== null && <Leave />}
           </div>
         </div>
       )}
