@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Mail;
 
 use App\Models\User;
+use App\Words\Voice;
 use Carbon\CarbonImmutable;
-use Illuminate\Mail\Message;
+use Diatherm\Measure\Message;
+use Illuminate\Mail\Message as Letter;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\URL;
 
@@ -23,25 +25,25 @@ final class Letters
                 'confirm', CarbonImmutable::now()->addHours(self::CONFIRM_WITHIN_HOURS),
                 ['cook' => $cook->id, 'address' => hash('sha256', $cook->email)], absolute: false,
             );
-            self::send($cook, 'confirm', 'Is this your address?', url($link));
+            self::send($cook, Message::of('letter.confirm.subject'), Message::of('letter.confirm.words', name: $cook->name, link: url($link)));
         }
     }
 
     public static function reset(User $cook, string $token): void
     {
         // After the mark: no server and no log on the way sees it.
-        self::send($cook, 'reset', 'A new password', url('/new-password').'#'.http_build_query(['token' => $token, 'email' => $cook->email]));
+        $link = url('/new-password').'#'.http_build_query(['token' => $token, 'email' => $cook->email]);
+        self::send($cook, Message::of('letter.reset.subject'), Message::of('letter.reset.words', name: $cook->name, link: $link));
     }
 
     public static function passwordChanged(User $cook): void
     {
-        self::send($cook, 'changed', 'Your password was changed', url('/'));
+        self::send($cook, Message::of('letter.changed.subject'), Message::of('letter.changed.words', name: $cook->name, link: url('/')));
     }
 
-    private static function send(User $cook, string $letter, string $subject, string $link): void
+    private static function send(User $cook, Message $subject, Message $words): void
     {
-        $to = $cook->email;
-        $words = view("letters.$letter", ['name' => $cook->name, 'link' => $link])->render();
-        Mail::raw($words, fn (Message $message) => $message->to($to)->subject($subject));
+        $voice = Voice::metric();
+        Mail::raw($voice->say($words)."\n", fn (Letter $letter) => $letter->to($cook->email)->subject($voice->say($subject)));
     }
 }

@@ -38,7 +38,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         JsonResource::withoutWrapping();
         // Letters lead to the address that people know, whatever the one who asked for them called this machine; pages to where they are.
-        URL::forceRootUrl((string) config('app.url'));
+        URL::useOrigin((string) config('app.url'));
         Vite::createAssetPathsUsing(fn (string $path): string => '/'.$path);
         Mail::extend('file', fn (): FileTransport => new FileTransport(storage_path('mail')));
         Model::shouldBeStrict(! $this->app->environment('production'));

@@ -13,7 +13,11 @@ use PhpParser\ParserFactory;
 // One voice: every sentence stands in lang/en.json, and the code names it.
 
 /** What speaks to developers, the demo's own invented texts, and the voice, which knows what units are called. */
-const SPEAKS_ITSELF = ['NumbersCommand.php', 'SweepCommand.php', 'DemoKitchen.php', 'Voice.php'];
+const SPEAKS_ITSELF = [
+    'NumbersCommand.php', 'SweepCommand.php', 'DemoKitchen.php', 'Voice.php',
+    // To who runs it, to browsers, and what databases and browsers say of themselves.
+    'HealthController.php', 'SafeHeaders.php', 'LostNode.php', 'SignedIn.php',
+];
 
 /** Exceptions that no cook sees, citations, and what PHP and Laravel want as text. */
 const NOT_SAID = ['LogicException', 'RuntimeException', 'Source', 'preg_match', 'preg_match_all', 'preg_replace', 'preg_split', 'header', 'hash'];
