@@ -87,9 +87,9 @@ function fake_uuid(): string
 
 it('asks everyone else to sign in', function (string $operation) {
     [$method, $path] = explode(' ', $operation);
-    $this->json($method, str_replace(['{roast}', '{id}'], ['01ARZ3NDEKTSV4RRFFQ69G5FAV', fake_uuid()], $path))->assertUnauthorized();
+    $this->json($method, str_replace(['{roast}', '{id}', '{place}'], ['01ARZ3NDEKTSV4RRFFQ69G5FAV', fake_uuid(), str_repeat('0a', 12)], $path))->assertUnauthorized();
 })->with(fn () => array_values(array_filter(
-    array_diff(Contract::operations(), ['GET /api/me', 'POST /api/login', 'POST /api/register', 'POST /api/demo']),
+    array_diff(Contract::operations(), ['GET /api/me', 'POST /api/login', 'POST /api/register', 'POST /api/demo', 'POST /api/forgotten', 'POST /api/reset']),
     // A second pair of hands has a link, and nothing to sign in to.
     fn (string $operation): bool => ! str_contains($operation, '{key}'),
 )));

@@ -8,148 +8,25 @@ declare(strict_types=1);
  * Usage: php tests/Load/cluster.php URL [writers=4] [seconds between=6]; prints figures, ends with 1 where an entry was lost or doubled.
  */
 [, $base, $writers, $between] = $argv + [1 => 'http://127.0.0.1:8200', 2 => '4', 3 => '6'];
-$writers = (int) $writers;
 $between = (int) $between;
 $root = dirname(__DIR__, 2);
-
-/** @return array{int, mixed, float} status, answer and seconds */
-function ask(string $method, string $url, mixed $body = null, string $jar = '', string $csrf = ''): array
-{
-    $from = microtime(true);
-    $curl = curl_init($url);
-    curl_setopt_array($curl, [
-        CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf", 'Prefer: return=minimal'],
-    ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
-    $said = curl_exec($curl);
-    $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
-    curl_close($curl);
-
-    return [$status, json_decode((string) $said, true), microtime(true) - $from];
-}
-
-function uuid(): string
-{
-    return preg_replace('/(.{8})(.{4}).(.{3}).(.{3})(.{12})/', '$1-$2-4$3-a$4-$5', bin2hex(random_bytes(16)));
-}
-
-/** A cook who logs a reading as soon as the last is acknowledged, as the outbox of a device does: the same entry until it is. */
-function write(string $base, string $file, string $stop): never
-{
-    $jar = tempnam(sys_get_temp_dir(), 'diatherm-jar-');
-    do {
-        [$status, $me] = ask('POST', "$base/api/register", ['name' => 'Ada', 'email' => bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw'], $jar);
-    } while ($status !== 200 && ! usleep(300_000));
-    $csrf = $me['csrf'];
-    do {
-        [$status, $roast] = ask('POST', "$base/api/roasts", [
-            'serve_at' => date(DATE_ATOM, time() + 4 * 3600), 'dishes' => [['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180]]]],
-        ], $jar, $csrf);
-    } while ($status !== 201 && ! usleep(300_000));
-    $out = fopen($file, 'a');
-    $log = fn (string $what, array $body): array => ask('POST', "$base/api/roasts/{$roast['id']}/$what", $body, $jar, $csrf);
-    while ($log('events', $on ??= ['id' => uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'kind' => 'on'])[0] >= 300) {
-        usleep(200_000);
-    }
-    $readBack = 0;
-    while (! is_file($stop)) {
-        $entry = ['id' => uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => round(5 + 60 * lcg_value(), 1)];
-        $tries = 0;
-        for (; ;) {
-            $tries++;
-            [$status, , $seconds] = $log('readings', $entry);
-            if ($status >= 200 && $status < 300) {
-                break;
-            }
-            fwrite($out, json_encode(['refused' => $status])."\n");
-            if (is_file($stop)) {
-                exit(0);
-            }
-            usleep(150_000);
-        }
-        fwrite($out, json_encode(['roast' => $roast['id'], 'id' => $entry['id'], 'at' => microtime(true), 'tries' => $tries, 's' => $seconds])."\n");
-        // What was written is there when it is asked for, whichever node answers.
-        if (++$readBack % 20 === 0) {
-            [$status, $shown] = ask('GET', "$base/api/roasts/{$roast['id']}", null, $jar, $csrf);
-            if ($status === 200 && ! in_array($entry['id'], array_column($shown['readings'] ?? [], 'id'), true)) {
-                fwrite($out, json_encode(['stale' => $entry['id']])."\n");
-            }
-        }
-        usleep(20_000);
-    }
-    exit(0);
-}
-
-$folder = sys_get_temp_dir().'/diatherm-load-'.bin2hex(random_bytes(4));
-mkdir($folder);
-$stop = "$folder/stop";
-$pids = [];
-for ($i = 0; $i < $writers; $i++) {
-    $pid = pcntl_fork();
-    if ($pid === 0) {
-        write($base, "$folder/$i.log", $stop);
-    }
-    $pids[] = $pid;
-}
+require __DIR__.'/cooks.php';
+$cooks = Cooks::begin($base, (int) $writers);
 sleep($between);
 $do = function (string $command) use ($root): void {
     printf("%s  %s\n", date('H:i:s'), $command);
     passthru(escapeshellarg("$root/bin/cluster")." $command 2>&1");
 };
-$happened = [];
 foreach ([['kill db 1', 'start db 1'], ['kill db 2', 'start db 2'], ['kill db 3', 'start db 3'], ['kill web 1', 'start web 1'], ['kill web 2', 'start web 2'], ['cut 1', 'join 1']] as [$break, $mend]) {
-    $happened[$break] = microtime(true);
     $do($break);
     sleep($between);
     $do($mend);
     sleep($between);
 }
-touch($stop);
-foreach ($pids as $pid) {
-    pcntl_waitpid($pid, $status);
-}
-$acknowledged = [];
-$times = [];
-$again = $stale = 0;
-$refused = [];
-$slowest = 0.0;
-foreach (glob("$folder/*.log") ?: [] as $file) {
-    foreach (file($file, FILE_IGNORE_NEW_LINES) ?: [] as $line) {
-        $one = json_decode($line, true);
-        if (isset($one['refused'])) {
-            $refused[$one['refused']] = ($refused[$one['refused']] ?? 0) + 1;
-
-            continue;
-        }
-        if (isset($one['stale'])) {
-            $stale++;
-
-            continue;
-        }
-        $acknowledged[$one['id']] = $one['roast'];
-        $times[] = $one['at'];
-        $again += $one['tries'] > 1 ? 1 : 0;
-        $slowest = max($slowest, $one['s']);
-    }
-    unlink($file);
-}
-unlink($stop);
-rmdir($folder);
-sort($times);
-$gap = 0.0;
-for ($i = 1; $i < count($times); $i++) {
-    $gap = max($gap, $times[$i] - $times[$i - 1]);
-}
-printf("\nanswers that acknowledged nothing, by status (0: none): %s", json_encode($refused));
-$wrong = 0;
+['acknowledged' => $acknowledged, 'stale' => $wrong] = $cooks->end();
 parse_str(strtr((string) file_get_contents("$root/storage/cluster.run"), [' ' => '&']), $cluster);
-printf("\n%d entries acknowledged to %d writers; %d were sent more than once; longest time in which no writer had an answer: %.1f s; reads that missed a write: %d\n", count($acknowledged), $writers, $again, $gap, $stale);
 foreach ([1, 2, 3] as $n) {
     $node = new PDO('mysql:host=127.0.0.1;port='.((int) $cluster['PORT'] + 100 + $n).';dbname=diatherm', 'diatherm', trim($cluster['DB_PASSWORD']));
-    $rows = $node->query('select client_id, count(*) as n from readings group by client_id')->fetchAll(PDO::FETCH_KEY_PAIR);
-    $lost = count(array_diff_key($acknowledged, $rows));
-    $doubled = count(array_filter($rows, fn ($count): bool => (int) $count > 1));
-    printf("database %d: %d entries, %d acknowledged ones lost, %d doubled\n", $n, count($rows), $lost, $doubled);
-    $wrong += $lost + $doubled;
+    $wrong += counted("database $n", $acknowledged, $node);
 }
-exit($wrong + $stale > 0 ? 1 : 0);
+exit($wrong > 0 ? 1 : 0);
