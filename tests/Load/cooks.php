@@ -63,7 +63,8 @@ function write(string $base, string $file, string $stop): never
         // What was written is there when it is asked for, whichever node answers.
         if (++$readBack % 20 === 0) {
             [$status, $shown] = ask('GET', "$base/api/roasts/{$roast['id']}", null, $jar, $csrf);
-            if ($status === 200 && ! in_array($entry['id'], array_column($shown['readings'] ?? [], 'id'), true)) {
+            // An answer that was cut short by a kill is none.
+            if ($status === 200 && is_array($shown) && ! in_array($entry['id'], array_column($shown['readings'] ?? [], 'id'), true)) {
                 fwrite($out, json_encode(['stale' => $entry['id']])."\n");
             }
         }
