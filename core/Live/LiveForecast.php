@@ -28,7 +28,7 @@ final readonly class LiveForecast
     /** Runs go this far past the target, so that a pull set anew by what was learnt is still met. */
     private const PAST_TARGET_K = 1.0;
 
-    /** A steered finish so many times later than a cook that nothing was read of is none: look first. Common practice. */
+    /** A finish so many times later than a cook that nothing was read of is none: look first. Common practice. */
     private const TELLING = 2.5;
 
     /** Where it never gets there, so much of what is to come is shown, s. */
@@ -124,8 +124,9 @@ final readonly class LiveForecast
         $offC = $trace->coreAt($offS);
         $atCarving = self::judged($dish, $course, $belief, $trace, $offS, $now);
         $isThere = $belief->newest !== null && $belief->newest->celsius >= $pullC;
-        // Readings that no run allows may stretch an hour, but not to one that nobody can promise.
-        $tells = ! $belief->steered || $offS <= self::TELLING * self::usualS($dish, $airC, $course, $pullC);
+        // Readings may stretch an hour, but not to one that nobody can promise: then somebody looks first.
+        $tells = ($belief->newest === null || $offS <= self::TELLING * self::usualS($dish, $airC, $course, $pullC))
+            && ($belief->steered || $posterior->comesTo($pullC));
         $getsThere = $course->pulledS !== null || $isThere || ($stuckAt === null && $tells);
         $untilS = match (true) {
             $course->pulledS !== null => $course->pulledS + Coast::FOLLOWED_REST_S,
@@ -286,7 +287,8 @@ final readonly class LiveForecast
     {
         $band = $coarse->plus($likely - $coarse->likely);
 
-        return Spread::of(min($likely, max($band->low, $least)), $likely, $band->high);
+        // A climb flattens toward its end: the same doubt costs more time on the slow side, never less.
+        return Spread::of(min($likely, max($band->low, $least)), $likely, max($band->high, 2.0 * $likely - $band->low));
     }
 
     private static function coreNow(Course $course, Belief $belief, Posterior $posterior, float $nowC): Spread

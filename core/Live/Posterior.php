@@ -367,6 +367,12 @@ final readonly class Posterior
         return Spread::of(min($times[0], $times[1]), $times[1], max($times[1], $times[2]));
     }
 
+    /** Whether the core is as likely as not to come to a temperature within what is followed; where it is not, its hour is unknown. */
+    public function comesTo(float $celsius): bool
+    {
+        return $this->reaches($celsius)->likely < $this->seconds[self::GRID - 1];
+    }
+
     /** Of the core at a moment of the grid, over all ways that the cooker may have gone. */
     private function quantile(int $j, float $quantile): float
     {

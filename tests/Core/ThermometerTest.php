@@ -152,6 +152,32 @@ it('names no hour that nobody could promise, and asks for another look, over eve
     }
 })->with([['turkey', 'oven'], ['chicken', 'gas'], ['beef-rib', 'kettle'], ['pork-shoulder', 'pellet'], ['lamb-leg', 'ceramic'], ['fish-whole', 'kettle'], ['potatoes', 'oven']]);
 
+// Readings that contradict each other, or are true of a fire that has all but gone out: an hour is one that somebody could plan by, with
+// a band, or there is none.
+it('gives an hour a band, or gives no hour, whatever was read', function (string $cut, string $cooker) {
+    $dish = dishOf($cut, $cooker);
+    $plan = Forecast::of($dish, 14.0);
+    $chance = new Random\Engine\Mt19937(crc32($cut));
+    $random = new Random\Randomizer($chance);
+    $between = fn (float $least, float $most): float => $least + ($most - $least) * $random->getInt(0, 1000) / 1000.0;
+    for ($i = 0; $i < 12; $i++) {
+        $now = $between(0.3, 1.3) * $plan->cookMinutes->likely;
+        $shares = [$between(0.1, 0.4), $between(0.4, 0.7), 0.98];
+        $readings = array_map(fn (float $share): array => [$share * $now, $between($dish->startC, $plan->pullC)], $shares);
+        $live = follow($dish, $now, $readings);
+        $told = "$cut at ".json_encode([$now, $readings]);
+        if ($live->getsThere) {
+            expect($live->cookMinutes->likely)->toBeLessThanOrEqual(2.7 * max($plan->cookMinutes->likely, $now), $told);
+            if ($live->cookMinutes->likely > $now + 30.0) {
+                expect($live->cookMinutes->width())->toBeGreaterThan(0.05 * ($live->cookMinutes->likely - $now), $told)
+                    ->and($live->cookMinutes->high)->toBeGreaterThan($live->cookMinutes->likely, $told);
+            }
+        } else {
+            expect($live->advice)->not->toBeNull($told)->and($live->advice?->act->value)->not->toBe('take_off', $told);
+        }
+    }
+})->with([['turkey', 'kettle'], ['chicken', 'gas'], ['beef-rib', 'oven'], ['pork-shoulder', 'pellet'], ['lamb-leg', 'ceramic'], ['lamb-whole', 'open-spit'], ['potatoes', 'oven']]);
+
 it('never tells a cook that meat is safer than it was read', function (float $read) {
     $chicken = dishOf('chicken', 'kettle');
     $live = follow($chicken, 96, [[95, $read]], 88);
