@@ -24,6 +24,9 @@ final readonly class PlaceClash
     /** Two dishes that meet for less, one is taken off before the other goes on, minutes. Common practice. */
     private const TELLING_MINUTES = 5.0;
 
+    /** Put on sooner than this before its cooker is at its heat, a side cooks nothing yet, minutes. Common practice. */
+    private const WARMING_MINUTES = 10.0;
+
     /** Air has to pass between pieces, share of their own ground. Common practice. */
     private const BETWEEN = 1.15;
 
@@ -115,6 +118,13 @@ final readonly class PlaceClash
         if ($side->offAt <= $lit) {
             return new self($kind, [$there[0]->dish], $number, Message::of(
                 'place.not_lit', side: $side->dish->name, cooker: self::named($roast, $kind), on: $side->onAt, from: $lit,
+            ));
+        }
+        // What lies in a cooker that is still cold cooks nothing: its minutes are for the heat.
+        $early = ($lit->getTimestamp() - $side->onAt->getTimestamp()) / 60.0;
+        if ($side->after === null && $early > self::WARMING_MINUTES) {
+            return new self($kind, [$there[0]->dish], $number, Message::of(
+                'place.not_hot', side: $side->dish->name, cooker: self::named($roast, $kind), on: $side->onAt, from: $lit,
             ));
         }
         [$leastC, $mostC] = [$side->dish->side->leastC, $side->dish->side->mostC];

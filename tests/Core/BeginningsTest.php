@@ -64,6 +64,13 @@ it('begins with a table that one pair of hands lays, on cookers that have the ro
         ->and($plan->feeds[1])->toBeGreaterThanOrEqual($plan->roast->people);
 })->with(fn () => array_keys(Beginning::all()));
 
+// Common practice: the rack has a head start of a quarter of an hour or so before potatoes go in beside it.
+it('gives the rack in the camp oven its head start', function () {
+    $sheet = entriesById(begun('camp-rack'));
+    $minutes = ($sheet['side.diced-potatoes.on']->at->getTimestamp() - $sheet['d0.on']->at->getTimestamp()) / 60.0;
+    expect($minutes)->toBeGreaterThan(10.0)->toBeLessThan(30.0);
+});
+
 it('has a beginning for every cooker that is lit or switched on', function () {
     $used = [];
     foreach (Beginning::all() as $beginning) {

@@ -165,6 +165,16 @@ it('tells of a cooker that is not lit yet', function () {
     expect($times)->toBeInstanceOf(SideTimes::class)->and(clashes($plan))->toContain('place.not_lit');
 });
 
+// Would I do this? Potatoes that lie in a cold pot for half an hour are told, wherever they are put.
+it('tells of a cooker that is not at its heat yet, and of none that is', function (array $where) {
+    $joint = ['mass_kg' => 1.2, 'cut' => 'lamb-rack', 'taste' => 'medium', 'start_c' => 6, 'rest_minutes' => 10, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 120, 'pull' => true]]];
+    $early = sidePlan([['side' => 'diced-potatoes', 'minutes' => 120] + $where], $joint);
+    $in = sidePlan([['side' => 'diced-potatoes', 'minutes' => 40] + $where], $joint);
+    expect(clashes($early))->toContain('place.not_hot')->and(clashes($in))->not->toContain('place.not_hot')
+        ->and($early->runSheet->sides[0]->onAt)->toBeLessThan(entriesById($early)['d0.on']->at)
+        ->and($in->runSheet->sides[0]->onAt)->toBeGreaterThan(entriesById($in)['d0.on']->at);
+})->with([[['with' => 0]], [['on' => 'camp-oven']]]);
+
 it('has a grate hold no more once the joint is off it', function () {
     $dish = ['mass_kg' => 2.0, 'rest_minutes' => 120, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]];
     foreach ([['with' => 0], ['on' => 'kettle']] as $where) {
