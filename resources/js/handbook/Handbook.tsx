@@ -57,7 +57,7 @@ function Pages({ reference, handbook, mixes, query }: PagesProps) {
   const { hash } = useLocation();
   const [closed, setClosed] = useState<readonly string[]>([]);
   useEffect(() => {
-    if (hash !== '') document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+    if (hash !== '') document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'start' });
   }, [hash]);
   const entries = found(entriesOf(reference, handbook, mixes, format, say), query);
   if (entries.length === 0) return <p className="mt-6">Nothing goes by “{query}” here.</p>;
@@ -106,7 +106,7 @@ function Pages({ reference, handbook, mixes, query }: PagesProps) {
 
 function One({ entry, marked }: { entry: Entry; marked: boolean }) {
   return (
-    <li id={entry.id} className={marked ? 'border-t-[3px] border-ember py-2.5' : 'border-t border-hair py-2.5'}>
+    <li id={entry.id} className={marked ? 'scroll-mt-[30vh] border-t-[3px] border-ember py-2.5' : 'border-t border-hair py-2.5'}>
       <h3 className="text-[1.0625rem] font-bold">{entry.name}</h3>
       {entry.figures.length > 0 && (
         <dl className="mt-0.5 flex flex-wrap gap-x-4 gap-y-0.5">

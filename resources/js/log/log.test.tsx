@@ -65,7 +65,8 @@ describe('log', () => {
     const picture = await screen.findByRole('img', { name: /off after 1 h 02; 2 readings/ });
     expect(picture.querySelectorAll('circle')).toHaveLength(2);
     // 100 and 62 minutes where 78 were planned: 28 % slower and 21 % quicker; what was never cooked says nothing.
-    expect(screen.getByText(/: 2 cooks, as planned$/)).toBeInTheDocument();
+    // Of 68 to 90 planned, the mean of two may be ten of a hundred off by chance: nothing is said of the cooker.
+    expect(screen.getByText(/: 2 cooks, as any day$/)).toBeInTheDocument();
     const points = screen.getByLabelText('Cookers against their plans').querySelectorAll('circle title');
     expect([...points].map((one) => one.textContent)).toEqual([
       'Regatta dinner, Brace of ducks: 28 % slower',
