@@ -18,7 +18,7 @@ use App\Http\Controllers\RoastController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WaysController;
 use App\Http\Controllers\WeatherController;
-use App\Http\Requests\ClientId;
+use App\Models\ClientId;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->middleware('no-store')->group(function (): void {
@@ -114,5 +114,8 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 });
 
 // Out of a letter.
-Route::get('confirm/{cook}/{address}', [AccountController::class, 'confirm'])->middleware(['signed:relative', 'throttle:sign-in'])->name('confirm')
-    ->whereNumber('cook')->where('address', '[0-9a-f]{64}');
+Route::get('confirm/{cook}/{address}', [AccountController::class, 'confirm'])
+    ->middleware(['signed:relative', 'throttle:sign-in'])
+    ->name('confirm')
+    ->whereNumber('cook')
+    ->where('address', '[0-9a-f]{64}');

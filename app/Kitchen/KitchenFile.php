@@ -33,7 +33,13 @@ final class KitchenFile
 
     public const VERSION = 1;
 
-    private const MOST = ['roasts' => Roast::MOST_IN_A_KITCHEN, 'cookers' => 40, 'mixes' => 200, 'sides' => 200, 'devices' => Device::MOST_IN_A_KITCHEN];
+    private const MOST = [
+        'roasts' => Roast::MOST_IN_A_KITCHEN,
+        'cookers' => Cooker::MOST_IN_A_KITCHEN,
+        'mixes' => Mix::MOST_IN_A_KITCHEN,
+        'sides' => OwnSide::MOST_IN_A_KITCHEN,
+        'devices' => Device::MOST_IN_A_KITCHEN,
+    ];
 
     /** @return array<string, mixed> */
     public static function write(User $cook): array

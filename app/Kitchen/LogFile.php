@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kitchen;
 
-use App\Http\Requests\ClientId;
+use App\Models\ClientId;
 use App\Models\Device;
 use App\Models\Event;
 use App\Models\EventKind;
@@ -114,7 +114,9 @@ final readonly class LogFile
     public function put(Roast $roast): void
     {
         foreach (array_chunk($this->readings, self::AT_ONCE) as $rows) {
-            Reading::query()->insert(array_map(fn (array $row): array => ['roast_id' => $roast->id, 'created_at' => CarbonImmutable::now()] + $row, $rows));
+            Reading::query()->insert(
+                array_map(fn (array $row): array => ['roast_id' => $roast->id, 'created_at' => CarbonImmutable::now()] + $row, $rows),
+            );
         }
         foreach ($this->events as $row) {
             $roast->events()->create($row);
@@ -165,7 +167,10 @@ final readonly class LogFile
         }
         $inputs = $before->raw('inputs') ?? [];
         RoastFile::read($inputs);
-        $events = array_map(fn (Fields $event): string => $event->text('', 'event', 40), $before->has('events') ? $before->list('events', 'events', 0, 100) : []);
+        $events = array_map(
+            fn (Fields $event): string => $event->text('', 'event', 40),
+            $before->has('events') ? $before->list('events', 'events', 0, 100) : [],
+        );
 
         /** @var array<string, mixed> $inputs */
         return ['inputs' => $inputs, 'then' => $before->text('then', 'then', 80), 'events' => $events];
@@ -205,7 +210,8 @@ final readonly class LogFile
     private static function points(?Fields $curve, string $key): array
     {
         return $curve === null ? [] : array_map(
-            fn (Fields $point): float => $point->number('', 'temperature', -273.0, 20_000.0, Unit::None), $curve->list($key, 'curve', 0, 400),
+            fn (Fields $point): float => $point->number('', 'temperature', -273.0, 20_000.0, Unit::None),
+            $curve->list($key, 'curve', 0, 400),
         );
     }
 

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 final class SignedIn
 {
     /** What a browser says of itself, shortened to what its owner would call it. */
-    private const SYSTEMS = ['iPhone' => 'iPhone', 'iPad' => 'iPad', 'Android' => 'Android', 'Windows' => 'Windows', 'Mac OS' => 'Mac', 'Linux' => 'Linux'];
+    private const SYSTEMS = [
+        'iPhone' => 'iPhone', 'iPad' => 'iPad', 'Android' => 'Android', 'Windows' => 'Windows', 'Mac OS' => 'Mac', 'Linux' => 'Linux',
+    ];
 
     /** @return list<array{id: string, system: string|null, seen_at: string, here: bool}> the newest first */
     public static function places(User $cook, string $here): array

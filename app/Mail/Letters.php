@@ -25,7 +25,9 @@ final class Letters
                 'confirm', CarbonImmutable::now()->addHours(self::CONFIRM_WITHIN_HOURS),
                 ['cook' => $cook->id, 'address' => hash('sha256', $cook->email)], absolute: false,
             );
-            self::send($cook, Message::of('letter.confirm.subject'), Message::of('letter.confirm.words', name: $cook->name, link: url($link)));
+            self::send(
+                $cook, Message::of('letter.confirm.subject'), Message::of('letter.confirm.words', name: $cook->name, link: url($link)),
+            );
         }
     }
 

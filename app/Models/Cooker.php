@@ -24,6 +24,8 @@ final class Cooker extends Model
 {
     use HasUlids;
 
+    public const MOST_IN_A_KITCHEN = 40;
+
     protected $fillable = ['name', 'kind', 'facts'];
 
     /** @return HasMany<CookerObservation, $this> */

@@ -19,6 +19,8 @@ final class Mix extends Model
 {
     use HasUlids;
 
+    public const MOST_IN_A_KITCHEN = 200;
+
     protected $fillable = ['name', 'mix'];
 
     /** @return array<string, string> */

@@ -19,6 +19,8 @@ final class OwnSide extends Model
 {
     use HasUlids;
 
+    public const MOST_IN_A_KITCHEN = 200;
+
     protected $fillable = ['name', 'side'];
 
     /** @return array<string, string> */

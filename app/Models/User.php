@@ -34,7 +34,9 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'temperature_unit', 'mass_unit', 'clock_hours', 'demo_until'];
 
-    protected $attributes = ['temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24, 'demo_until' => null, 'email_verified_at' => null];
+    protected $attributes = [
+        'temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24, 'demo_until' => null, 'email_verified_at' => null,
+    ];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -77,6 +79,8 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'clock_hours' => 'integer', 'demo_until' => 'immutable_datetime', 'email_verified_at' => 'immutable_datetime'];
+        return [
+            'password' => 'hashed', 'clock_hours' => 'integer', 'demo_until' => 'immutable_datetime', 'email_verified_at' => 'immutable_datetime',
+        ];
     }
 }

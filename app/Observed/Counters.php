@@ -42,7 +42,9 @@ final class Counters
     /** @param  array<string, string>  $labels */
     private static function written(string $name, array $labels): string
     {
-        $pairs = array_map(fn (string $key, string $value): string => $key.'="'.addcslashes($value, "\\\"\n").'"', array_keys($labels), $labels);
+        $pairs = array_map(
+            fn (string $key, string $value): string => $key.'="'.addcslashes($value, "\\\"\n").'"', array_keys($labels), $labels,
+        );
 
         return $name.($pairs === [] ? '' : '{'.implode(',', $pairs).'}');
     }

@@ -61,7 +61,8 @@ final class Remembered
             }
             $dishes[] = $found;
         }
-        Counters::add('diatherm_forecasts_total', ['from' => 'cache'], count(array_filter($kept, fn (mixed $one): bool => $one instanceof PlannedDish)));
+        $remembered = count(array_filter($kept, fn (mixed $one): bool => $one instanceof PlannedDish));
+        Counters::add('diatherm_forecasts_total', ['from' => 'cache'], $remembered);
 
         return $dishes;
     }

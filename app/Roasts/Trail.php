@@ -36,6 +36,8 @@ final class Trail
      */
     private static function short(array $points): array
     {
-        return array_map(fn (array $point): array => [round($point[0], 1), round($point[1], 1)], Thinned::points($points, self::MOST_POINTS));
+        return array_map(
+            fn (array $point): array => [round($point[0], 1), round($point[1], 1)], Thinned::points($points, self::MOST_POINTS),
+        );
     }
 }

@@ -156,12 +156,15 @@ database_at_hand() {
         DB_PASSWORD="$(cat storage/mariadb.secret)"
         DB_PORT="$(cat storage/mariadb.port)"
     fi
-    export DB_PASSWORD DB_HOST="${DB_HOST:-127.0.0.1}" DB_PORT="${DB_PORT:-3306}" DB_DATABASE="${DB_DATABASE:-diatherm}" DB_USERNAME="${DB_USERNAME:-diatherm}"
+    export DB_PASSWORD DB_HOST="${DB_HOST:-127.0.0.1}" DB_PORT="${DB_PORT:-3306}"
+    export DB_DATABASE="${DB_DATABASE:-diatherm}" DB_USERNAME="${DB_USERNAME:-diatherm}"
     export APP_ENV="${APP_ENV:-production}"
     sql "$DB_DATABASE" -e 'select 1' >/dev/null 2>&1 || fail "the database does not answer at $DB_HOST:$DB_PORT."
 }
 
-sql() { MYSQL_PWD="$DB_PASSWORD" mariadb --no-defaults --protocol=tcp -h"$DB_HOST" -P"$DB_PORT" -u"$DB_USERNAME" "$@"; }
+# by_network COMMAND… : mariadb, or one of its tools, at the database at hand.
+by_network() { MYSQL_PWD="$DB_PASSWORD" "$1" --no-defaults --protocol=tcp -h"$DB_HOST" -P"$DB_PORT" -u"$DB_USERNAME" "${@:2}"; }
+sql() { by_network mariadb "$@"; }
 
 # Sessions, caches and half-finished changes of passwords are no part of a kitchen.
 PASSING=(sessions cache cache_locks password_reset_tokens)
@@ -172,8 +175,7 @@ backup_to() {
     for table in "${PASSING[@]}"; do ignored+=("--ignore-table-data=$DB_DATABASE.$table"); done
     (
         umask 077
-        MYSQL_PWD="$DB_PASSWORD" mariadb-dump --no-defaults --protocol=tcp -h"$DB_HOST" -P"$DB_PORT" -u"$DB_USERNAME" --single-transaction --quick \
-            --hex-blob --no-tablespaces --skip-dump-date --order-by-primary "${ignored[@]}" "$DB_DATABASE" | gzip >"$1.part"
+        by_network mariadb-dump --single-transaction --quick --hex-blob --no-tablespaces --skip-dump-date --order-by-primary "${ignored[@]}" "$DB_DATABASE" | gzip >"$1.part"
     ) || { rm -f "$1.part"; fail "the backup could not be written."; }
     mv "$1.part" "$1"
 }

@@ -95,7 +95,9 @@ final class Fields
             return [];
         }
 
-        return array_combine($keys, array_map(fn (string $key): float => $this->number($key, 'settings', $least, $most, Unit::None), $keys));
+        return array_combine(
+            $keys, array_map(fn (string $key): float => $this->number($key, 'settings', $least, $most, Unit::None), $keys),
+        );
     }
 
     /** Nothing but these keys may be there: a misspelt or wrongly united one would otherwise be lost. */

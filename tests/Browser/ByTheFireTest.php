@@ -10,16 +10,7 @@ use Tests\Support\OwnServer;
 
 // A cook from the first match to the table: a thermometer that sends, two phones by night, a network that goes twice and a server once.
 
-beforeEach(function () {
-    $this->server = OwnServer::begin();
-    $this->address = getenv('APP_URL');
-    putenv('APP_URL='.$this->server->url());
-});
-
-afterEach(function () {
-    $this->server->stop();
-    putenv("APP_URL=$this->address");
-});
+beforeEach(fn () => $this->onItsOwnServer());
 
 /** The stand-in sends what it read until now, to the server that the phones know. */
 function thermometerSends(OwnServer $server, string $roast): int
@@ -38,7 +29,9 @@ function onAnotherPhone(string $url, string $address, Closure $with): void
 {
     $profile = sys_get_temp_dir().'/diatherm-browser-'.bin2hex(random_bytes(6));
     $options = new ChromeOptions;
-    $options->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--lang=en', "--user-data-dir=$profile"]);
+    $options->addArguments(
+        ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--lang=en', "--user-data-dir=$profile"],
+    );
     $capabilities = DesiredCapabilities::chrome();
     $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
     $phone = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 180_000, 180_000);
@@ -64,26 +57,19 @@ it('cooks by night on two phones with a thermometer, and loses nothing, doubles 
     $this->window(390, 844);
     $address = $this->join();
     $this->browser->executeScript('localStorage.setItem("diatherm.theme", "night"); document.documentElement.dataset.theme = "night"');
-    $this->begin();
-    $this->press('Keep this roast');
-    $this->press('Chicken, whole on: done');
-    $this->press('Live');
-    $this->sees('Off the heat');
-    $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
-    $ago = fn (int $minutes): string => gmdate('Y-m-d\TH:i:s\Z', time() - 60 * $minutes);
     // It has been on for a while: an hour that a test does not wait for.
-    $on = $this->ask('GET', "/api/roasts/$roast")[0][1]['events'][0]['id'];
-    $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => $ago(75)]);
+    $roast = $this->chickenOnTheHeat(minutesAgo: 75);
     $this->press('Call me');
     $this->press('Close');
     $this->until(fn (): bool => thermometerSends($this->server, $roast) === 0, 'The thermometer sends.');
     $this->browser->navigate()->refresh();
     $this->sees('Stand-in thermometer');
-    $this->until(fn (): bool => (bool) $this->browser->executeAsyncScript('const done = arguments[0]; navigator.serviceWorker.ready.then((there) => done(there.active !== null), () => done(false));'), 'The worker is in charge.');
-    sleep(3);
+    $this->settles();
 
     // The network goes, for this phone alone; the other one goes on.
-    $offline = fn (bool $gone) => $this->command('Network.emulateNetworkConditions', ['offline' => $gone, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+    $offline = fn (bool $gone) => $this->command(
+        'Network.emulateNetworkConditions', ['offline' => $gone, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+    );
     $this->command('Network.enable', ['maxTotalBufferSize' => 1_000_000]);
     $offline(true);
     $this->press('Basted');
@@ -97,7 +83,8 @@ it('cooks by night on two phones with a thermometer, and loses nothing, doubles 
     $offline(false);
     $this->browser->navigate()->refresh();
     $this->seesNot('kept here');
-    $this->until(fn (): bool => count(array_intersect(['basted', 'turned'], array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['events'], 'kind'))) === 2, 'Both are there.');
+    $kinds = fn (): array => array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['events'], 'kind');
+    $this->until(fn (): bool => count(array_intersect(['basted', 'turned'], $kinds())) === 2, 'Both are there.');
 
     // The server stops once, while the thermometer sends: it tries again and nothing is lost.
     $before = count($this->ask('GET', "/api/roasts/$roast")[0][1]['readings']);
@@ -114,9 +101,10 @@ it('cooks by night on two phones with a thermometer, and loses nothing, doubles 
     $this->sees('The lamp went out');
 
     // The joint comes to its hour: it calls, once, on this phone; done is done on both.
-    $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => $ago(150)]);
+    $this->wasPutOn($roast, minutesAgo: 150);
     $this->browser->navigate()->refresh();
-    $this->until(fn (): bool => (bool) $this->browser->executeScript('return document.querySelector("[role=alert] .push-ember") !== null'), 'It calls.');
+    $calls = fn (): bool => (bool) $this->browser->executeScript('return document.querySelector("[role=alert] .push-ember") !== null');
+    $this->until($calls, 'It calls.');
     sleep(5);
     $given = json_decode((string) $this->browser->executeScript('return localStorage.getItem("diatherm.alarms")'), true)[$roast]['given'];
     $again = json_decode((string) $this->browser->executeScript('return localStorage.getItem("diatherm.alarms")'), true)[$roast]['given'];
@@ -132,10 +120,11 @@ it('cooks by night on two phones with a thermometer, and loses nothing, doubles 
     $offline(false);
     $this->open("/roasts/$roast/sheet");
     $this->sees('Carve Chicken, whole');
-    $this->until(function () use ($roast): bool {
-        $kinds = array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['events'], 'kind');
-        if (! in_array('pulled', $kinds, true)) {
-            $this->browser->executeScript('(document.querySelector("[aria-label=\'Pull Chicken, whole: done\']") ?? document.querySelector("[role=alert] .push-ember"))?.click()');
+    $this->until(function () use ($kinds): bool {
+        if (! in_array('pulled', $kinds(), true)) {
+            $this->browser->executeScript(
+                '(document.querySelector("[aria-label=\'Pull Chicken, whole: done\']") ?? document.querySelector("[role=alert] .push-ember"))?.click()',
+            );
 
             return false;
         }

@@ -3,29 +3,10 @@
 declare(strict_types=1);
 
 use Tests\Support\BrowserTest;
-use Tests\Support\OwnServer;
 
 // By the weir there is no signal: the screens open, what is logged is kept, and goes out in order when there is one again.
 
-beforeEach(function () {
-    $this->server = OwnServer::begin();
-    $this->address = getenv('APP_URL');
-    putenv('APP_URL='.$this->server->url());
-});
-
-afterEach(function () {
-    $this->server->stop();
-    putenv("APP_URL=$this->address");
-});
-
-/** Once the worker is in charge and what was told is written down. */
-function settled(BrowserTest $test): void
-{
-    $test->until(fn (): bool => (bool) $test->browser->executeAsyncScript(
-        'const done = arguments[0]; navigator.serviceWorker.ready.then((there) => done(there.active !== null && navigator.serviceWorker.controller !== null), () => done(false));',
-    ), 'The worker is in charge.');
-    sleep(3);
-}
+beforeEach(fn () => $this->onItsOwnServer());
 
 function reads(BrowserTest $test, string $figure): void
 {
@@ -39,13 +20,8 @@ function reads(BrowserTest $test, string $figure): void
 it('cooks a whole chicken with the network gone twice, on a phone, and loses and doubles nothing', function () {
     $this->window(390, 844);
     $this->join();
-    $this->begin();
-    $this->press('Keep this roast');
-    $this->press('Chicken, whole on: done');
-    $this->press('Live');
-    $this->sees('Off the heat');
-    $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
-    settled($this);
+    $roast = $this->chickenOnTheHeat();
+    $this->settles();
 
     $this->server->stop();
     $this->browser->navigate()->refresh();
@@ -83,7 +59,7 @@ it('cooks a whole chicken with the network gone twice, on a phone, and loses and
     $this->browser->navigate()->refresh();
     $this->seesNot('kept here');
     $this->sees('14.0°');
-    settled($this);
+    $this->settles();
 
     $this->server->stop();
     reads($this, '30');
@@ -102,30 +78,26 @@ it('cooks a whole chicken with the network gone twice, on a phone, and loses and
     [[$status, $answer]] = $this->ask('GET', "/api/roasts/$roast");
     $kinds = array_column($answer['events'], 'kind');
     sort($kinds);
+    $at = array_map(strtotime(...), array_column($answer['events'], 'at', 'kind'));
     expect($status)->toBe(200)
         ->and($kinds)->toBe(['basted', 'carved', 'on', 'pulled', 'turned'])
         ->and(array_column($answer['readings'], 'celsius'))->toEqual([14, 30])
-        ->and(strtotime(array_column($answer['events'], 'at', 'kind')['basted']) - strtotime(array_column($answer['events'], 'at', 'kind')['turned']))->toBeGreaterThan(500);
+        ->and($at['basted'] - $at['turned'])->toBeGreaterThan(500);
     $this->browser->manage()->getLog('browser');
 });
 
 it('shows a conflict that was made meanwhile, and swallows nothing', function () {
     $this->join();
-    $this->begin();
-    $this->press('Keep this roast');
-    $this->press('Chicken, whole on: done');
-    $this->press('Live');
-    $this->sees('Off the heat');
-    $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
-    settled($this);
-    $on = $this->ask('GET', "/api/roasts/$roast")[0][1]['events'][0]['id'];
-    $ago = fn (int $minutes): string => gmdate('Y-m-d\TH:i:s\Z', time() - 60 * $minutes);
-    $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => $ago(90)]);
+    $roast = $this->chickenOnTheHeat(minutesAgo: 90);
     $this->browser->navigate()->refresh();
     $this->sees('Off the heat');
-    settled($this);
+    $this->settles();
     // The other phone took it off half an hour ago; this one hears nothing of it, and takes it off now.
-    [[$status]] = $this->ask('POST', "/api/roasts/$roast/events", ['id' => '5f0c3a1e-7c63-4d5e-9d5e-0b4f0b0a1c11', 'dish' => 0, 'at' => $ago(30), 'kind' => 'pulled']);
+    [[$status]] = $this->ask(
+        'POST', "/api/roasts/$roast/events", [
+            'id' => '5f0c3a1e-7c63-4d5e-9d5e-0b4f0b0a1c11', 'dish' => 0, 'at' => $this->ago(30), 'kind' => 'pulled',
+        ],
+    );
     expect($status)->toBe(200);
     $this->server->stop();
     $this->press('Run sheet');
@@ -150,7 +122,7 @@ it('shows a conflict that was made meanwhile, and swallows nothing', function ()
 
 it('can be put on the home screen, and takes nothing from elsewhere', function () {
     $this->enterDemo();
-    settled($this);
+    $this->settles();
     $manifest = json_decode((string) file_get_contents($this->server->url().'/app.webmanifest'), true);
     foreach ($manifest['icons'] as $icon) {
         $file = dirname(__DIR__, 2).'/public'.$icon['src'];

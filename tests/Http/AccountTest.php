@@ -40,14 +40,21 @@ it('takes passwords of 10 to 72 bytes, none that is tried first, and any symbols
     $answer = $this->postJson('/api/register', register('ada@weir.example', $password));
     $taken ? $answer->assertOk() : $answer->assertJsonValidationErrors('password');
 })->with([
-    '9 bytes' => ['embers_73', false], '10 bytes' => ['embers_73.', true], '72 bytes' => [str_repeat('ab 4.z', 12), true], '73 bytes' => [str_repeat('ab 4.z', 12).'!', false],
+    '9 bytes' => ['embers_73', false], '10 bytes' => ['embers_73.', true],
+    '72 bytes' => [str_repeat('ab 4.z', 12), true], '73 bytes' => [str_repeat('ab 4.z', 12).'!', false],
     'three fires are twelve bytes' => ['🔥🪵🍖', true], 'nineteen fires are 76' => [str_repeat('🔥🪵🍖', 6).'🔥', false],
-    'common' => ['qwertyuiop', false], 'common in capitals' => ['Password123!', false], 'one letter' => [str_repeat('a', 20), false], 'a NUL' => ["ember and\0straw", false],
+    'common' => ['qwertyuiop', false], 'common in capitals' => ['Password123!', false],
+    'one letter' => [str_repeat('a', 20), false], 'a NUL' => ["ember and\0straw", false],
 ]);
 
 it('says nothing that tells a known address from an unknown one', function () {
     $known = $this->cook();
-    foreach (['/api/login' => ['password' => 'not the password'], '/api/forgotten' => [], '/api/reset' => ['token' => 'x', 'password' => 'ember and straw']] as $path => $more) {
+    $asks = [
+        '/api/login' => ['password' => 'not the password'],
+        '/api/forgotten' => [],
+        '/api/reset' => ['token' => 'x', 'password' => 'ember and straw'],
+    ];
+    foreach ($asks as $path => $more) {
         $of = fn (string $email) => $this->postJson($path, ['email' => $email] + $more);
         $first = $of($known->email);
         $second = $of('nobody@weir.example');
@@ -78,10 +85,16 @@ it('does the same work for an unknown address as for a known one', function () {
 it('slows down guessing at one kitchen from many addresses', function () {
     $cook = $this->cook();
     for ($i = 0; $i < 10; $i++) {
-        $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.$i"])->postJson('/api/login', ['email' => $cook->email, 'password' => "guess $i"])->assertUnprocessable();
+        $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.$i"])->postJson(
+            '/api/login', ['email' => $cook->email, 'password' => "guess $i"],
+        )->assertUnprocessable();
     }
-    $this->withServerVariables(['REMOTE_ADDR' => '10.0.1.1'])->postJson('/api/login', ['email' => strtoupper($cook->email), 'password' => 'guess'])->assertTooManyRequests();
-    $this->withServerVariables(['REMOTE_ADDR' => '10.0.1.2'])->postJson('/api/login', ['email' => $this->cook()->email, 'password' => 'guess'])->assertUnprocessable();
+    $this->withServerVariables(['REMOTE_ADDR' => '10.0.1.1'])->postJson(
+        '/api/login', ['email' => strtoupper($cook->email), 'password' => 'guess'],
+    )->assertTooManyRequests();
+    $this->withServerVariables(['REMOTE_ADDR' => '10.0.1.2'])->postJson(
+        '/api/login', ['email' => $this->cook()->email, 'password' => 'guess'],
+    )->assertUnprocessable();
 });
 
 it('gives a new password for what a letter brought, once, and signs out everywhere', function () {
@@ -121,17 +134,26 @@ it('changes the password for who knows it, and leaves them signed in here alone'
     $this->postJson('/api/register', register('ada@weir.example'))->assertOk();
     $cook = User::where('email', 'ada@weir.example')->firstOrFail();
     $remembered = $cook->remember_token;
-    DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $cook->id, 'payload' => '', 'last_activity' => time(), 'user_agent' => 'Mozilla/5.0 (Linux; Android 14)']);
+    DB::table('sessions')->insert(
+        [
+            'id' => 'elsewhere', 'user_id' => $cook->id, 'payload' => '', 'last_activity' => time(), 'user_agent' => 'Mozilla/5.0 (Linux; Android 14)',
+        ],
+    );
     $this->putJson('/api/account/password', ['current' => 'wrong', 'password' => 'straw and ember'])->assertJsonValidationErrors('current');
-    $this->putJson('/api/account/password', ['current' => 'ember and straw', 'password' => '1234567890'])->assertJsonValidationErrors('password');
+    $this->putJson(
+        '/api/account/password', ['current' => 'ember and straw', 'password' => '1234567890'],
+    )->assertJsonValidationErrors('password');
     $this->putJson('/api/account/password', ['current' => 'ember and straw', 'password' => 'straw and ember'])->assertOk();
-    expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()->and($cook->refresh()->remember_token)->not->toBe($remembered);
+    expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()
+        ->and($cook->refresh()->remember_token)->not->toBe($remembered);
 });
 
 it('shows where a cook is signed in, and ends one or all of them, but no one else’s', function () {
     $cook = $this->cook();
     $other = $this->cook();
-    $row = fn (string $id, User $of): array => ['id' => $id, 'user_id' => $of->id, 'payload' => '', 'last_activity' => time(), 'user_agent' => 'Mozilla/5.0 (iPhone)'];
+    $row = fn (string $id, User $of): array => [
+        'id' => $id, 'user_id' => $of->id, 'payload' => '', 'last_activity' => time(), 'user_agent' => 'Mozilla/5.0 (iPhone)',
+    ];
     DB::table('sessions')->insert([$row('one', $cook), $row('two', $cook), $row('other', $other)]);
     $this->actingAs($cook);
     $places = $this->getJson('/api/account')->assertOk()->json('signed_in');
@@ -166,9 +188,13 @@ it('has no password to change in a demo kitchen', function () {
 });
 
 it('remembers a device only where it is asked to', function () {
-    $this->postJson('/api/register', register('ada@weir.example') + ['remember' => false])->assertOk()->assertCookieMissing(Auth::guard('web')->getRecallerName());
+    $this->postJson(
+        '/api/register', register('ada@weir.example') + ['remember' => false],
+    )->assertOk()->assertCookieMissing(Auth::guard('web')->getRecallerName());
     $this->postJson('/api/logout');
-    $this->postJson('/api/login', ['email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => true])->assertCookie(Auth::guard('web')->getRecallerName());
+    $this->postJson(
+        '/api/login', ['email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => true],
+    )->assertCookie(Auth::guard('web')->getRecallerName());
 });
 
 it('refuses names that do not show as they were typed', function (string $name) {

@@ -23,18 +23,26 @@ function asBrowser(object $test): object
 it('tells a browser what it may do, on every kind of answer (14.4)', function (string $path) {
     $answer = $this->actingAs($this->cook())->get($path);
     $policy = (string) $answer->headers->get('Content-Security-Policy');
-    expect($policy)->toContain("default-src 'none'")->toContain("frame-ancestors 'none'")->not->toContain('unsafe')->not->toContain('http')->not->toContain('*')
+    expect($policy)->toContain("default-src 'none'")->toContain("frame-ancestors 'none'")
+        ->not->toContain('unsafe')->not->toContain('http')->not->toContain('*')
         ->and($answer->headers->get('X-Content-Type-Options'))->toBe('nosniff')
         ->and($answer->headers->get('Referrer-Policy'))->toBe('no-referrer')
         ->and($answer->headers->get('Permissions-Policy'))->toContain('camera=()')
         ->and($answer->headers->has('Strict-Transport-Security'))->toBeFalse()
         ->and($answer->headers->has('Server'))->toBeFalse()
         ->and(json_encode($answer->headers->all()))->not->toContain('PHP/');
-})->with(['/', '/log', '/up', '/ready', '/worker.js', '/api/me', '/api/roasts', '/api/nothing', '/api/roasts/01ARZ3NDEKTSV4RRFFQ69G5FAV', '/metrics']);
+})->with([
+    '/', '/log', '/up', '/ready', '/worker.js', '/metrics',
+    '/api/me', '/api/roasts', '/api/nothing', '/api/roasts/01ARZ3NDEKTSV4RRFFQ69G5FAV',
+]);
 
 it('asks for TLS from then on where it was reached by it, and sends its cookies by nothing else (3.4.1, 9.1)', function () {
     $this->cook();
-    $answer = $this->postJson('https://127.0.0.1/api/register', ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => true]);
+    $answer = $this->postJson(
+        'https://127.0.0.1/api/register', [
+            'name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => true,
+        ],
+    );
     expect($answer->headers->get('Strict-Transport-Security'))->toContain('max-age=31536000');
     expect($answer->headers->getCookies())->toHaveCount(2);
     foreach ($answer->headers->getCookies() as $cookie) {
@@ -62,10 +70,13 @@ it('keeps no session and sends no cookie to a passer-by (3.2)', function () {
 });
 
 it('ends a session that is not to be remembered with the browser, and after a day and a half (3.3)', function () {
-    $answer = $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => false])->assertOk();
+    $answer = $this->postJson(
+        '/api/register', ['name' => 'Ada', 'email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => false],
+    )->assertOk();
     [$cookie] = $answer->headers->getCookies();
     expect($cookie->getExpiresTime())->toBe(0);
-    $again = fn () => tap($this, fn () => $this->app['auth']->forgetGuards())->withUnencryptedCookie($cookie->getName(), $cookie->getValue())->getJson('/api/me');
+    $again = fn () => tap($this, fn () => $this->app['auth']->forgetGuards())
+        ->withUnencryptedCookie($cookie->getName(), $cookie->getValue())->getJson('/api/me');
     $this->app->forgetInstance('session.store');
     $again()->assertJsonPath('user.name', 'Ada');
     $this->travel(37)->hours();
@@ -74,15 +85,19 @@ it('ends a session that is not to be remembered with the browser, and after a da
 });
 
 it('takes changes from its own pages alone (4.2.2, 13.2.3)', function (array $headers, int $status) {
-    asBrowser($this)->withHeaders($headers)->postJson('http://127.0.0.1/api/login', ['email' => 'nobody@weir.example', 'password' => 'x'])->assertStatus($status);
+    asBrowser($this)->withHeaders($headers)->postJson(
+        'http://127.0.0.1/api/login', ['email' => 'nobody@weir.example', 'password' => 'x'],
+    )->assertStatus($status);
 })->with([
     'its own page' => [['Sec-Fetch-Site' => 'same-origin'], 422], 'another site' => [['Sec-Fetch-Site' => 'cross-site'], 419],
-    'a neighbour under the same name' => [['Sec-Fetch-Site' => 'same-site'], 419], 'an old browser elsewhere' => [['Origin' => 'https://elsewhere.example'], 419],
+    'a neighbour under the same name' => [['Sec-Fetch-Site' => 'same-site'], 419],
+    'an old browser elsewhere' => [['Origin' => 'https://elsewhere.example'], 419],
     'an old browser here' => [['Origin' => 'http://127.0.0.1'], 422], 'no browser' => [[], 422],
 ]);
 
 it('takes a change of a cook’s with their session’s token alone', function () {
-    asBrowser($this)->actingAs($this->cook())->withHeaders(['Sec-Fetch-Site' => 'same-origin'])->patchJson('/api/me', ['clock_hours' => 12])->assertStatus(419);
+    asBrowser($this)->actingAs($this->cook())->withHeaders(['Sec-Fetch-Site' => 'same-origin'])
+        ->patchJson('/api/me', ['clock_hours' => 12])->assertStatus(419);
 });
 
 it('answers to its own names alone (14.5.3)', function () {
@@ -94,7 +109,9 @@ it('answers to its own names alone (14.5.3)', function () {
 });
 
 it('believes nobody who says for whom they ask, but a balancer that it knows', function () {
-    $from = fn () => $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.1', 'HTTP_X_FORWARDED_FOR' => '192.0.2.7', 'HTTP_X_FORWARDED_PROTO' => 'https'])->getJson('/api/me');
+    $from = fn () => $this->withServerVariables(
+        ['REMOTE_ADDR' => '10.0.0.1', 'HTTP_X_FORWARDED_FOR' => '192.0.2.7', 'HTTP_X_FORWARDED_PROTO' => 'https'],
+    )->getJson('/api/me');
     expect($from()->headers->has('Strict-Transport-Security'))->toBeFalse();
     config(['trustedproxy.proxies' => ['10.0.0.1']]);
     expect($from()->headers->has('Strict-Transport-Security'))->toBeTrue();
@@ -102,7 +119,9 @@ it('believes nobody who says for whom they ask, but a balancer that it knows', f
 
 it('names none of its classes in an answer (7.4.1)', function () {
     $this->actingAs($this->cook());
-    foreach (['/api/roasts/01ARZ3NDEKTSV4RRFFQ69G5FAV', '/api/cookers/01ARZ3NDEKTSV4RRFFQ69G5FAV', '/api/nothing', '/api/mixes/x'] as $path) {
+    foreach ([
+        '/api/roasts/01ARZ3NDEKTSV4RRFFQ69G5FAV', '/api/cookers/01ARZ3NDEKTSV4RRFFQ69G5FAV', '/api/nothing', '/api/mixes/x',
+    ] as $path) {
         expect((string) $this->getJson($path)->assertNotFound()->content())->not->toContain('App\\\\')->not->toContain('Model');
     }
 });
@@ -138,7 +157,8 @@ it('counts requests by route and the queue that a device reports, never an addre
     $this->actingAs($this->cook())->withHeaders(['X-Waiting' => '7'])->getJson('/api/roasts/01ARZ3NDEKTSV4RRFFQ69G5FAV');
     $this->withHeaders(['X-Waiting' => '"} 1'])->getJson('/api/roasts');
     $said = (string) $this->flushHeaders()->withToken('a token of some length')->get('/metrics')->content();
-    expect($said)->toContain('diatherm_requests_total{route="GET /api/roasts/{roast}",status="404"}')->toContain('diatherm_outbox_entries_bucket{le="20"} ')
+    expect($said)->toContain('diatherm_requests_total{route="GET /api/roasts/{roast}",status="404"}')
+        ->toContain('diatherm_outbox_entries_bucket{le="20"} ')
         ->not->toContain('01ARZ3')->not->toContain('diatherm_outbox_entries_bucket{le="5"}');
     foreach (explode("\n", trim($said)) as $line) {
         expect($line)->toMatch('/^(# TYPE [a-z_]+ counter|[a-z_]+(\{[^\n]*\})? \d+)$/');

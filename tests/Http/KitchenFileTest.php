@@ -43,7 +43,8 @@ it('takes nothing with it that opens a door', function () {
     $roast = $cook->roasts()->firstOrFail();
     $roast->forceFill(['hands_key' => hash('sha256', 'open door')])->save();
     $text = json_encode(KitchenFile::write($cook), JSON_THROW_ON_ERROR);
-    expect($text)->not->toContain(explode('|', $token)[1])->not->toContain($cook->password)->not->toContain($cook->email)->not->toContain($roast->hands_key);
+    expect($text)->not->toContain(explode('|', $token)[1])->not->toContain($cook->password)
+        ->not->toContain($cook->email)->not->toContain($roast->hands_key);
 });
 
 it('refuses what it cannot read, at its place, and takes nothing in', function (string $at, Closure $spoil) {
@@ -65,7 +66,9 @@ it('refuses what it cannot read, at its place, and takes nothing in', function (
     'a dish too many' => ['roasts.0.readings.0.dish', fn (array &$kitchen) => $kitchen['roasts'][0]['readings'][0]['dish'] = 9],
     'an event' => ['roasts.0.events.0.kind', fn (array &$kitchen) => $kitchen['roasts'][0]['events'][0]['kind'] = 'danced'],
     'an id' => ['roasts.0.events.0.id', fn (array &$kitchen) => $kitchen['roasts'][0]['events'][0]['id'] = "' or 1=1"],
-    'the lighting' => ['roasts.0.lighting.dishes.0.curve.core_c.0', fn (array &$kitchen) => $kitchen['roasts'][0]['lighting']['dishes'][0]['curve']['core_c'][0] = 'cold'],
+    'the lighting' => [
+        'roasts.0.lighting.dishes.0.curve.core_c.0', fn (array &$kitchen) => $kitchen['roasts'][0]['lighting']['dishes'][0]['curve']['core_c'][0] = 'cold',
+    ],
 ]);
 
 it('gives a cooker another name where its own is taken', function () {

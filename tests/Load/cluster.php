@@ -17,7 +17,11 @@ $do = function (string $command) use ($root): void {
     printf("%s  %s\n", date('H:i:s'), $command);
     passthru(escapeshellarg("$root/bin/cluster")." $command 2>&1");
 };
-foreach ([['kill db 1', 'start db 1'], ['kill db 2', 'start db 2'], ['kill db 3', 'start db 3'], ['kill web 1', 'start web 1'], ['kill web 2', 'start web 2'], ['cut 1', 'join 1']] as [$break, $mend]) {
+$turns = [
+    'kill db 1' => 'start db 1', 'kill db 2' => 'start db 2', 'kill db 3' => 'start db 3',
+    'kill web 1' => 'start web 1', 'kill web 2' => 'start web 2', 'cut 1' => 'join 1',
+];
+foreach ($turns as $break => $mend) {
     $do($break);
     sleep($between);
     $do($mend);
@@ -26,7 +30,8 @@ foreach ([['kill db 1', 'start db 1'], ['kill db 2', 'start db 2'], ['kill db 3'
 ['acknowledged' => $acknowledged, 'stale' => $wrong] = $cooks->end();
 parse_str(strtr((string) file_get_contents("$root/storage/cluster.run"), [' ' => '&']), $cluster);
 foreach ([1, 2, 3] as $n) {
-    $node = new PDO('mysql:host=127.0.0.1;port='.((int) $cluster['PORT'] + 100 + $n).';dbname=diatherm', 'diatherm', trim($cluster['DB_PASSWORD']));
+    $port = (int) $cluster['PORT'] + 100 + $n;
+    $node = new PDO("mysql:host=127.0.0.1;port=$port;dbname=diatherm", 'diatherm', trim($cluster['DB_PASSWORD']));
     $wrong += counted("database $n", $acknowledged, $node);
 }
 exit($wrong > 0 ? 1 : 0);

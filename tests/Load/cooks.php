@@ -11,7 +11,9 @@ function ask(string $method, string $url, mixed $body = null, string $jar = '', 
     $curl = curl_init($url);
     curl_setopt_array($curl, [
         CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf", 'Prefer: return=minimal'],
+        CURLOPT_HTTPHEADER => [
+            'Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf", 'Prefer: return=minimal',
+        ],
     ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
     $said = curl_exec($curl);
     $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
@@ -30,12 +32,15 @@ function write(string $base, string $file, string $stop): never
 {
     $jar = tempnam(sys_get_temp_dir(), 'diatherm-jar-');
     do {
-        [$status, $me] = ask('POST', "$base/api/register", ['name' => 'Ada', 'email' => bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw'], $jar);
+        $cook = ['name' => 'Ada', 'email' => bin2hex(random_bytes(8)).'@weir.example', 'password' => 'ember and straw'];
+        [$status, $me] = ask('POST', "$base/api/register", $cook, $jar);
     } while ($status !== 200 && ! usleep(300_000));
     $csrf = $me['csrf'];
     do {
         [$status, $roast] = ask('POST', "$base/api/roasts", [
-            'serve_at' => date(DATE_ATOM, time() + 4 * 3600), 'dishes' => [['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180]]]],
+            'serve_at' => date(DATE_ATOM, time() + 4 * 3600), 'dishes' => [
+                ['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180]]],
+            ],
         ], $jar, $csrf);
     } while ($status !== 201 && ! usleep(300_000));
     $out = fopen($file, 'a');
@@ -59,7 +64,8 @@ function write(string $base, string $file, string $stop): never
             }
             usleep(150_000);
         }
-        fwrite($out, json_encode(['roast' => $roast['id'], 'id' => $entry['id'], 'at' => microtime(true), 'tries' => $tries, 's' => $seconds])."\n");
+        $done = ['roast' => $roast['id'], 'id' => $entry['id'], 'at' => microtime(true), 'tries' => $tries, 's' => $seconds];
+        fwrite($out, json_encode($done)."\n");
         // What was written is there when it is asked for, whichever node answers.
         if (++$readBack % 20 === 0) {
             [$status, $shown] = ask('GET', "$base/api/roasts/{$roast['id']}", null, $jar, $csrf);
@@ -133,7 +139,8 @@ final class Cooks
             $gap = max($gap, $times[$i] - $times[$i - 1]);
         }
         printf("\nanswers that acknowledged nothing, by status (0: none): %s\n", json_encode($refused));
-        printf("%d entries acknowledged to %d writers; %d were sent more than once; longest time in which no writer had an answer: %.1f s; reads that missed a write: %d\n", count($acknowledged), count($this->pids), $again, $gap, $stale);
+        printf("%d entries acknowledged to %d writers; %d were sent more than once\n", count($acknowledged), count($this->pids), $again);
+        printf("longest time in which no writer had an answer: %.1f s; reads that missed a write: %d\n", $gap, $stale);
 
         return ['acknowledged' => $acknowledged, 'stale' => $stale];
     }

@@ -26,13 +26,17 @@ $memory = function (string $words): array {
 
     return [$count, intdiv($kb, 1024)];
 };
-$load = proc_open([PHP_BINARY, __DIR__.'/screens.php', $base, $screens, (string) (60 * (int) $minutes), '12'], [1 => ['pipe', 'w'], 2 => STDERR], $pipes);
+$load = proc_open(
+    [PHP_BINARY, __DIR__.'/screens.php', $base, $screens, (string) (60 * (int) $minutes), '12'], [1 => ['pipe', 'w'], 2 => STDERR], $pipes,
+);
 assert(is_resource($load));
 printf("%6s %14s %14s %10s %10s %10s\n", 'minute', 'workers, MB', 'database, MB', 'sessions', 'cache', 'readings');
 for ($minute = 0; proc_get_status($load)['running']; $minute++) {
     [$workers, $held] = $memory('php-fpm: pool');
     [, $stored] = $memory('mariadbd');
-    $rows = $database->query('select (select count(*) from sessions), (select count(*) from cache), (select count(*) from readings)')->fetch(PDO::FETCH_NUM);
+    $rows = $database->query(
+        'select (select count(*) from sessions), (select count(*) from cache), (select count(*) from readings)',
+    )->fetch(PDO::FETCH_NUM);
     printf("%6d %9d × %2d %14d %10d %10d %10d\n", $minute, intdiv($held, max(1, $workers)), $workers, $stored, ...$rows);
     for ($second = 0; $second < 60 && proc_get_status($load)['running']; $second++) {
         sleep(1);

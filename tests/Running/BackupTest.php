@@ -52,7 +52,9 @@ it('is of one moment though cooks go on', function () {
         DB::purge();
         while (true) {
             DB::transaction(function () use ($roast): void {
-                $roast->readings()->create(['client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now(), 'place' => 'core', 'celsius' => 40.0]);
+                $roast->readings()->create(
+                    ['client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now(), 'place' => 'core', 'celsius' => 40.0],
+                );
                 $roast->events()->create(['client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now(), 'kind' => 'basted']);
             });
         }
@@ -63,8 +65,11 @@ it('is of one moment though cooks go on', function () {
     posix_kill($pid, SIGKILL);
     pcntl_waitpid($pid, $status);
     DB::purge();
-    $count = fn (string $table): int => (int) DB::selectOne("select count(*) as n from diatherm_check.$table where roast_id = ?", [$roast->id])->n;
-    expect($backup['status'])->toBe(0, $backup['said'])->and($count('events'))->toBeGreaterThan(5)->and($count('readings') - $count('events'))->toBe($before);
+    $count = fn (string $table): int => (int) DB::selectOne(
+        "select count(*) as n from diatherm_check.$table where roast_id = ?", [$roast->id],
+    )->n;
+    expect($backup['status'])->toBe(0, $backup['said'])->and($count('events'))->toBeGreaterThan(5)
+        ->and($count('readings') - $count('events'))->toBe($before);
 })->skip(fn (): bool => ! function_exists('pcntl_fork'), 'It takes a second process.');
 
 it('puts a backup in place of what there is, and keeps that too', function () {
@@ -89,4 +94,8 @@ it('takes no file that is damaged or none', function (string $content) {
     expect($this->bin("restore $this->file --yes")['status'])->not->toBe(0)
         ->and($this->bin('restore /nowhere.sql.gz --yes')['status'])->not->toBe(0)
         ->and(kitchensIn((string) getenv('DB_DATABASE')))->toEqual($then);
-})->with(['nothing' => '', 'words' => 'no backup at all', 'cut short' => substr((string) gzencode(str_repeat('insert into users ', 900)), 0, 60)]);
+})->with([
+    'nothing' => '',
+    'words' => 'no backup at all',
+    'cut short' => substr((string) gzencode(str_repeat('insert into users ', 900)), 0, 60),
+]);

@@ -16,7 +16,8 @@ afterEach(function () {
 it('keeps what the build made for good, compressed, and shows no version of anything', function () {
     $asset = basename((string) (glob(dirname(__DIR__, 2).'/public/build/assets/main-*.js') ?: [''])[0]);
     $headers = $this->served->headers("/build/assets/$asset");
-    expect($headers['cache-control'])->toContain('immutable')->and($headers['content-encoding'])->toBe('gzip')->and($headers['x-content-type-options'])->toBe('nosniff');
+    expect($headers['cache-control'])->toContain('immutable')->and($headers['content-encoding'])->toBe('gzip')
+        ->and($headers['x-content-type-options'])->toBe('nosniff');
     foreach (['/', '/up', '/build/assets/none.js', "/build/assets/$asset", '/icon.svg', '/api/me'] as $path) {
         $said = json_encode($this->served->headers($path));
         expect($said)->not->toMatch('~nginx/\d|PHP/\d~i')->not->toContain('x-powered-by');

@@ -27,6 +27,11 @@ abstract class BrowserTest extends TestCase
 
     public RemoteWebDriver $browser;
 
+    /** Of its own, to be taken away and brought back; only where a test asked for one. */
+    public ?OwnServer $server = null;
+
+    private string $address = '';
+
     private string $profile;
 
     protected function setUp(): void
@@ -50,6 +55,10 @@ abstract class BrowserTest extends TestCase
         );
         $this->browser->quit();
         (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($this->profile);
+        if ($this->server !== null) {
+            $this->server->stop();
+            putenv("APP_URL=$this->address");
+        }
         parent::tearDown();
         self::assertSame([], array_values($severe), 'The browser’s console is clean.');
     }
@@ -60,6 +69,52 @@ abstract class BrowserTest extends TestCase
             'Emulation.setDeviceMetricsOverride',
             ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 500],
         );
+    }
+
+    /** From here on a server that this test alone asks. */
+    public function onItsOwnServer(): void
+    {
+        $this->server = OwnServer::begin();
+        $this->address = (string) getenv('APP_URL');
+        putenv('APP_URL='.$this->server->url());
+    }
+
+    /** Once the worker is in charge and what was told is written down. */
+    public function settles(): void
+    {
+        $this->until(fn (): bool => (bool) $this->browser->executeAsyncScript(
+            'const done = arguments[0]; const worker = navigator.serviceWorker;'.
+            'worker.ready.then((there) => done(there.active !== null && worker.controller !== null), () => done(false));',
+        ), 'The worker is in charge.');
+        sleep(3);
+    }
+
+    /** Keeps the chicken that one begins with, and puts it on the heat so many minutes ago. @return string the id of its roast */
+    public function chickenOnTheHeat(int $minutesAgo = 0): string
+    {
+        $this->begin();
+        $this->press('Keep this roast');
+        $this->press('Chicken, whole on: done');
+        $this->press('Live');
+        $this->sees('Off the heat');
+        $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
+        if ($minutesAgo > 0) {
+            $this->wasPutOn($roast, $minutesAgo);
+        }
+
+        return $roast;
+    }
+
+    public function wasPutOn(string $roast, int $minutesAgo): void
+    {
+        $events = $this->ask('GET', "/api/roasts/$roast")[0][1]['events'];
+        $on = array_column($events, 'id', 'kind')['on'];
+        $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => self::ago($minutesAgo)]);
+    }
+
+    public static function ago(int $minutes): string
+    {
+        return gmdate('Y-m-d\TH:i:s\Z', time() - 60 * $minutes);
     }
 
     public function open(string $path): void
@@ -112,7 +167,9 @@ abstract class BrowserTest extends TestCase
             'const [method, path, body, times, done] = arguments;'.
             'fetch("/api/me").then((r) => r.json()).then((me) => Promise.all(Array.from({length: times}, () => fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json", "X-CSRF-TOKEN": me.csrf}, body: body === null ? undefined : JSON.stringify(body)})'
                 .
-            '.then((r) => r.json().catch(() => null).then((answer) => [r.status, answer]))))).then(done);', [$method, $path, $body, $times]);
+            '.then((r) => r.json().catch(() => null).then((answer) => [r.status, answer]))))).then(done);', [
+                $method, $path, $body, $times,
+            ]);
     }
 
     public function sees(string $words): void

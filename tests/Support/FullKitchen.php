@@ -19,12 +19,22 @@ final class FullKitchen
     {
         $cook = DemoKitchen::open();
         $supper = $cook->roasts()->where('status', 'cooking')->firstOrFail();
-        $device = $cook->devices()->create(['name' => 'Four probes', 'roast_id' => $supper->id, 'probes' => [new Probe(1, 0, ReadingPlace::Core)]]);
-        $supper->readings()->create(['client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now(), 'place' => 'cooker', 'celsius' => 141.25, 'sure' => true, 'device_id' => $device->id, 'channel' => 1]);
-        $supper->events()->create(['client_id' => (string) Str::uuid(), 'at' => now(), 'kind' => 'note', 'note' => "Wind off the water.\nTwo lines."]);
-        $supper->events()->create(['client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now(), 'kind' => 'way', 'words' => ['id' => 'way.hotter', 'values' => []],
-            'before' => ['inputs' => $supper->inputs, 'then' => hash('xxh128', 'x'), 'events' => []]]);
-        $cook->mixes()->create(['name' => 'Rub', 'mix' => Mix::read(['name' => 'Rub', 'kind' => 'rub', 'basis' => 'per_kg', 'items' => [['amount' => 10, 'unit' => 'g', 'what' => 'salt']]])->toArray()]);
+        $now = ['client_id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()];
+        $another = fn (): array => ['client_id' => (string) Str::uuid()] + $now;
+        $device = $cook->devices()->create(
+            ['name' => 'Four probes', 'roast_id' => $supper->id, 'probes' => [new Probe(1, 0, ReadingPlace::Core)]],
+        );
+        $supper->readings()->create(
+            ['place' => 'cooker', 'celsius' => 141.25, 'sure' => true, 'device_id' => $device->id, 'channel' => 1] + $now,
+        );
+        $supper->events()->create(['dish' => null, 'kind' => 'note', 'note' => "Wind off the water.\nTwo lines."] + $another());
+        $supper->events()->create([
+            'kind' => 'way',
+            'words' => ['id' => 'way.hotter', 'values' => []],
+            'before' => ['inputs' => $supper->inputs, 'then' => hash('xxh128', 'x'), 'events' => []],
+        ] + $another());
+        $rub = ['name' => 'Rub', 'kind' => 'rub', 'basis' => 'per_kg', 'items' => [['amount' => 10, 'unit' => 'g', 'what' => 'salt']]];
+        $cook->mixes()->create(['name' => 'Rub', 'mix' => Mix::read($rub)->toArray()]);
         $supper->logged();
 
         return $cook;

@@ -19,11 +19,7 @@ final class OwnServer
     /** On a port that is free. */
     public static function begin(): self
     {
-        $probe = stream_socket_server('tcp://127.0.0.1:0');
-        assert($probe !== false);
-        $port = (int) substr((string) strrchr((string) stream_socket_get_name($probe, false), ':'), 1);
-        fclose($probe);
-        $server = new self($port);
+        $server = new self(Processes::freePort());
         $server->start();
 
         return $server;
@@ -38,8 +34,14 @@ final class OwnServer
     {
         $root = dirname(__DIR__, 2);
         $process = proc_open(
-            [PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$this->port", '-t', "$root/public", "$root/bin/lib/router.php"],
-            [['file', '/dev/null', 'r'], ['file', "$root/storage/test/own-server.log", 'a'], ['file', "$root/storage/test/own-server.log", 'a']],
+            [
+                PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$this->port", '-t', "$root/public", "$root/bin/lib/router.php",
+            ],
+            [
+                ['file', '/dev/null', 'r'], [
+                    'file', "$root/storage/test/own-server.log", 'a',
+                ], ['file', "$root/storage/test/own-server.log", 'a'],
+            ],
             $pipes,
             $root,
             ['PHP_CLI_SERVER_WORKERS' => '3'] + getenv(),

@@ -17,10 +17,7 @@ final class Served
     public static function begin(): self
     {
         $root = dirname(__DIR__, 2);
-        $probe = stream_socket_server('tcp://127.0.0.1:0');
-        assert($probe !== false);
-        $port = (int) substr((string) strrchr((string) stream_socket_get_name($probe, false), ':'), 1);
-        fclose($probe);
+        $port = Processes::freePort();
         $process = proc_open(
             ["$root/bin/serve", '--port', (string) $port, '--workers', '4'],
             [['file', '/dev/null', 'r'], ['file', "$root/storage/test/served.log", 'w'], ['file', "$root/storage/test/served.log", 'a']],
@@ -65,18 +62,7 @@ final class Served
     /** @return list<int> of processes under it whose command line has these words */
     public function processes(string $words): array
     {
-        $pids = [];
-        $rest = [proc_get_status($this->process)['pid']];
-        while ($rest !== []) {
-            $pid = array_shift($rest);
-            if (str_contains(str_replace("\0", ' ', (string) @file_get_contents("/proc/$pid/cmdline")), $words)) {
-                $pids[] = $pid;
-            }
-            $children = trim((string) shell_exec("pgrep -P $pid"));
-            $rest = [...$rest, ...($children === '' ? [] : array_map(intval(...), explode("\n", $children)))];
-        }
-
-        return $pids;
+        return Processes::named(proc_get_status($this->process)['pid'], $words);
     }
 
     public function end(): void

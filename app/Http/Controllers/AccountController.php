@@ -27,6 +27,8 @@ use function Illuminate\Support\defer;
 /** The cook's own account: address, password, where they are signed in, and the way out. */
 final class AccountController
 {
+    use AsksItsCook;
+
     public function show(Request $request): JsonResponse
     {
         $cook = self::cook($request);
@@ -124,13 +126,5 @@ final class AccountController
         $cook->delete();
 
         return new Response(status: 204);
-    }
-
-    private static function cook(Request $request): User
-    {
-        /** @var User $cook */
-        $cook = $request->user();
-
-        return $cook;
     }
 }

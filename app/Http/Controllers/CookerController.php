@@ -24,7 +24,7 @@ use Illuminate\Http\Response;
 /** The cook's own cookers: what they are, what was logged on them, and what their curves answer. */
 final class CookerController
 {
-    private const MOST = 40;
+    use AsksItsCook;
 
     public function index(Request $request): JsonResponse
     {
@@ -39,8 +39,8 @@ final class CookerController
     {
         $cook = self::cook($request);
         $cooker = CookerFile::readJson($request->getContent());
-        if ($cook->cookers()->count() >= self::MOST) {
-            throw InvalidInput::atField('name', Message::of('cookers.a_yard_holds_up', most: self::MOST));
+        if ($cook->cookers()->count() >= Cooker::MOST_IN_A_KITCHEN) {
+            throw InvalidInput::atField('name', Message::of('cookers.a_yard_holds_up', most: Cooker::MOST_IN_A_KITCHEN));
         }
         self::insistOnNewName($cook, $cooker->name, null);
 
@@ -88,7 +88,9 @@ final class CookerController
         $own = Yard::take($cooker->load('observations'));
         $observation = CookerFile::readObservation($request->except('id'), $own->equipment);
         if (count($own->observations) >= CookerFile::MOST_OBSERVATIONS) {
-            throw InvalidInput::atField('celsius', Message::of('cookers.a_cooker_keeps_up', most_observations: CookerFile::MOST_OBSERVATIONS));
+            throw InvalidInput::atField(
+                'celsius', Message::of('cookers.a_cooker_keeps_up', most_observations: CookerFile::MOST_OBSERVATIONS),
+            );
         }
         $cooker->observations()->firstOrCreate(['client_id' => $request->id()], Yard::row($observation));
         $cooker->changed();
@@ -145,13 +147,5 @@ final class CookerController
         if ($cook->cookers()->where('name', $name)->when($except !== null, fn ($query) => $query->whereKeyNot($except?->id))->exists()) {
             throw InvalidInput::atField('name', Message::of('cookers.you_have_a_cooker'));
         }
-    }
-
-    private static function cook(Request $request): User
-    {
-        /** @var User $cook */
-        $cook = $request->user();
-
-        return $cook;
     }
 }

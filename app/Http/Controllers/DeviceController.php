@@ -10,7 +10,6 @@ use App\Http\Requests\DevicePostRequest;
 use App\Http\Requests\DeviceRequest;
 use App\Http\Resources\DeviceResource;
 use App\Models\Device;
-use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -18,10 +17,11 @@ use Illuminate\Http\Response;
 /** Thermometers: the cook keeps them and says where their probes are, they send what they read. */
 final class DeviceController
 {
+    use AsksItsCook;
+
     public function index(Request $request): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
 
         return new JsonResponse(DeviceResource::collection($cook->devices()->orderBy('name')->get()));
     }
@@ -29,8 +29,7 @@ final class DeviceController
     /** With its token, which is shown this once and kept nowhere. */
     public function store(DeviceRequest $request): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
         $device = Shelf::add($cook, $request->name(), $request->roast(), $request->probes());
 
         return new JsonResponse(['device' => (new DeviceResource($device))->toArray($request), 'token' => Shelf::token($device)], 201);
@@ -68,6 +67,8 @@ final class DeviceController
     /** From the device itself. */
     public function readings(DevicePostRequest $request): JsonResponse
     {
-        return new JsonResponse(Post::take($request->device(), $request->readings(), $request->percent('battery'), $request->percent('signal')));
+        return new JsonResponse(
+            Post::take($request->device(), $request->readings(), $request->percent('battery'), $request->percent('signal')),
+        );
     }
 }

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\Roast;
-use App\Models\User;
 use App\Roasts\Day;
 use App\Roasts\ReadingsCsv;
 use App\Roasts\RunSheetCalendar;
@@ -20,6 +19,8 @@ use Illuminate\Http\Response;
 /** Roast files and readings, out and in. */
 final class FileController
 {
+    use AsksItsCook;
+
     public function export(Roast $roast): Response
     {
         return new Response(
@@ -37,8 +38,7 @@ final class FileController
     /** A roast of the past may be imported: it is a record. */
     public function import(RoastRequest $request): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
 
         return RoastAnswer::keeping($request->roast(begun: true), $cook)->setStatusCode(201);
     }
@@ -56,7 +56,9 @@ final class FileController
     {
         $now = CarbonImmutable::now();
 
-        return new Response(RunSheetCalendar::of(Day::of($roast->load(['readings', 'events']), $now), Voice::ofTheReader(), $now), headers: [
+        return new Response(RunSheetCalendar::of(
+            Day::of($roast->load(['readings', 'events']), $now), Voice::ofTheReader(), $now,
+        ), headers: [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="run-sheet-'.$roast->serve_at->format('Y-m-d').'.ics"',
         ]);

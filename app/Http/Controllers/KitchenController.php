@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Kitchen\KitchenFile;
-use App\Models\User;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Illuminate\Http\JsonResponse;
@@ -15,6 +14,8 @@ use Illuminate\Http\Response;
 /** A whole kitchen, out and in. */
 final class KitchenController
 {
+    use AsksItsCook;
+
     private const MOST_BYTES = 20 * 1024 * 1024;
 
     private const DEEPEST = 24;
@@ -37,13 +38,5 @@ final class KitchenController
         KitchenFile::read(json_decode($body, true, self::DEEPEST), self::cook($request));
 
         return new Response(status: 204);
-    }
-
-    private static function cook(Request $request): User
-    {
-        /** @var User $cook */
-        $cook = $request->user();
-
-        return $cook;
     }
 }

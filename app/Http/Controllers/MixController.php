@@ -19,15 +19,14 @@ use Illuminate\Http\Response;
 /** Mixes, ours and the cook's own, scaled to the meat. */
 final class MixController
 {
-    private const MOST_BYTES = 262_144;
+    use AsksItsCook;
 
-    private const MOST = 200;
+    private const MOST_BYTES = 262_144;
 
     /** Scaled by mass_kg of meat, litres and guests; each mix takes what it is made for. */
     public function index(MeasuresRequest $request): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
 
         return self::all($cook, $request->measures());
     }
@@ -64,10 +63,9 @@ final class MixController
             : CoreMix::fromRecipe($data);
         // Computed before it is kept: what cannot be scaled is refused now, not each time that it is listed.
         $mix->scaled(1.0);
-        /** @var User $cook */
-        $cook = $request->user();
-        if ($cook->mixes()->count() >= self::MOST) {
-            throw InvalidInput::atField('file', Message::of('mixes.a_kitchen_keeps_up', most: self::MOST));
+        $cook = self::cook($request);
+        if ($cook->mixes()->count() >= Mix::MOST_IN_A_KITCHEN) {
+            throw InvalidInput::atField('file', Message::of('mixes.a_kitchen_keeps_up', most: Mix::MOST_IN_A_KITCHEN));
         }
         $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
 

@@ -16,14 +16,13 @@ use Illuminate\Http\Response;
 /** Sides of the cook's own, kept to be found again and given away. */
 final class OwnSideController
 {
-    private const MOST_BYTES = 16_384;
+    use AsksItsCook;
 
-    private const MOST = 200;
+    private const MOST_BYTES = 16_384;
 
     public function index(Request $request): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
 
         return self::all($cook);
     }
@@ -40,10 +39,9 @@ final class OwnSideController
             throw InvalidInput::atField('file', Message::of('file.not_json'));
         }
         $side = OwnSideFile::read($data);
-        /** @var User $cook */
-        $cook = $request->user();
-        if ($cook->sides()->count() >= self::MOST) {
-            throw InvalidInput::atField('file', Message::of('sides.a_kitchen_keeps_up', most: self::MOST));
+        $cook = self::cook($request);
+        if ($cook->sides()->count() >= OwnSide::MOST_IN_A_KITCHEN) {
+            throw InvalidInput::atField('file', Message::of('sides.a_kitchen_keeps_up', most: OwnSide::MOST_IN_A_KITCHEN));
         }
         $cook->sides()->updateOrCreate(['name' => $side->name], ['side' => OwnSideFile::write($side)]);
 
@@ -71,6 +69,8 @@ final class OwnSideController
         /** @var list<OwnSide> $sides */
         $sides = $cook->sides()->orderBy('name')->get()->all();
 
-        return new JsonResponse(array_map(fn (OwnSide $own): array => ['id' => $own->id, 'name' => $own->name, 'side' => $own->side], $sides));
+        return new JsonResponse(
+            array_map(fn (OwnSide $own): array => ['id' => $own->id, 'name' => $own->name, 'side' => $own->side], $sides),
+        );
     }
 }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\PlanResource;
-use App\Models\User;
 use App\Roasts\Remembered;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
@@ -18,11 +17,12 @@ use Illuminate\Http\JsonResponse;
 /** Answers while the cook types; stores nothing. */
 final class PreviewController
 {
+    use AsksItsCook;
+
     public function __invoke(RoastRequest $request): JsonResponse
     {
         $roast = $request->roast();
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
         $laid = LaidFires::lay($roast, Yard::for($roast, $cook->id));
         // Dishes that nobody is changing are known already.
         $plan = Plan::from($laid, Remembered::dishes($laid, keep: false), CarbonImmutable::now(), []);

@@ -9,7 +9,6 @@ use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\EventKind;
 use App\Models\Roast;
-use App\Models\User;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
@@ -23,13 +22,14 @@ use Symfony\Component\HttpFoundation\Response as SymfonyResponse;
 
 final class RoastController
 {
+    use AsksItsCook;
+
     /** Roasts that are shown at once; older ones stay in their export. */
     private const MOST = 60;
 
     public function index(Request $request): SymfonyResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
 
         /** @var Collection<int, Roast> $roasts */
         $roasts = $cook->roasts()->latest('serve_at')->limit(self::MOST)->get();
@@ -39,8 +39,7 @@ final class RoastController
 
     public function store(RoastRequest $request): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
 
         return RoastAnswer::keeping($request->roast(), $cook)->setStatusCode(201);
     }
@@ -53,8 +52,7 @@ final class RoastController
     /** Changes the inputs. A roast that is on the fire keeps its dishes: their readings belong to them. */
     public function update(RoastRequest $request, Roast $roast): JsonResponse
     {
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
         $begun = $roast->events()->where('kind', EventKind::On)->exists();
         $wanted = $request->roast(begun: $begun);
         if ($begun && ! self::sameDishes($roast, $wanted)) {

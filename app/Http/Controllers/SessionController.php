@@ -28,6 +28,8 @@ use function Illuminate\Support\defer;
 /** Signing up, in and out, and the cook's own settings. */
 final class SessionController
 {
+    use AsksItsCook;
+
     public function register(RegisterRequest $request): JsonResponse
     {
         $cook = User::create($request->cook());
@@ -92,8 +94,7 @@ final class SessionController
     {
         /** @var array<string, string> $input */
         $input = $request->validated();
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
         $cook->update($input);
 
         return $this->me($request);

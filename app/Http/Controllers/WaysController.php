@@ -9,7 +9,6 @@ use App\Http\Requests\WaysRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Http\Resources\WaysResource;
 use App\Models\Roast;
-use App\Models\User;
 use App\Roasts\ChangedPlan;
 use App\Roasts\Day;
 use App\Roasts\Prospect;
@@ -22,12 +21,13 @@ use Illuminate\Http\JsonResponse;
 /** Ways out of what came between, worked out to their end; and the one that was taken. */
 final class WaysController
 {
+    use AsksItsCook;
+
     /** Of a roast on the ticket. */
     public function planned(WaysRequest $request): JsonResponse
     {
         $roast = $request->roast();
-        /** @var User $cook */
-        $cook = $request->user();
+        $cook = self::cook($request);
         $prospect = new PlannedProspect(CarbonImmutable::now(), Yard::for($roast, $cook->id));
         $standing = $prospect->standing($roast, []);
 

@@ -14,7 +14,9 @@ final class WeatherController
 {
     public function __invoke(WeatherRequest $request, WeatherService $service): JsonResponse
     {
-        $hours = $service->hours($request->float('latitude'), $request->float('longitude'), $request->moment('from'), $request->moment('until'));
+        $hours = $service->hours(
+            $request->float('latitude'), $request->float('longitude'), $request->moment('from'), $request->moment('until'),
+        );
 
         return new JsonResponse(['hours' => array_map(fn (Hour $hour): array => [
             'at' => $hour->at->toIso8601ZuluString(),

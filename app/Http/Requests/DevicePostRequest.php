@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Devices\Probe;
+use App\Models\ClientId;
 use App\Models\Device;
 use App\Words\Voice;
 use Carbon\CarbonImmutable;
@@ -39,7 +40,11 @@ final class DevicePostRequest extends FormRequest
             'readings' => ['bail', 'present', 'array', 'list', 'max:'.self::MOST],
             'readings.*' => ['bail', 'array:id,channel,celsius,at'],
             'readings.*.id' => ['bail', 'nullable', 'string', ClientId::RULE],
-            'readings.*.channel' => ['bail', 'required', new Finite(1.0, Probe::MOST_CHANNELS, Message::of('devices.channels', most: Probe::MOST_CHANNELS), whole: true)],
+            'readings.*.channel' => [
+                'bail', 'required', new Finite(
+                    1.0, Probe::MOST_CHANNELS, Message::of('devices.channels', most: Probe::MOST_CHANNELS), whole: true,
+                ),
+            ],
             // What a broken probe shows is no temperature, and no fault of the post.
             'readings.*.celsius' => ['bail', 'present', 'nullable', new Finite(-1e6, 1e6, Message::of('reading.give_the_temperature'))],
             'readings.*.at' => [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\ClientId;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A reading of a cooker, with the id that its device gave it. */

@@ -25,7 +25,8 @@ trait OwnPassword
     {
         return ['bail', 'required', 'string', function (string $attribute, mixed $value, Closure $fail): void {
             $cook = $this->user();
-            if (! $cook instanceof User || ! is_string($value) || ! NewPassword::isPossible($value) || ! Hash::check($value, $cook->password)) {
+            $possible = is_string($value) && NewPassword::isPossible($value);
+            if (! $cook instanceof User || ! $possible || ! Hash::check($value, $cook->password)) {
                 $fail(Voice::ofTheReader()->say(Message::of('account.not_your_password')));
             }
         }];

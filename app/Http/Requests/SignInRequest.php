@@ -12,6 +12,10 @@ final class SignInRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['email' => ['bail', 'required', 'string', 'max:190'], 'password' => ['bail', 'required', 'string', 'max:200'], 'remember' => ['sometimes', 'boolean']];
+        return [
+            'email' => ['bail', 'required', 'string', 'max:190'],
+            'password' => ['bail', 'required', 'string', 'max:200'],
+            'remember' => ['sometimes', 'boolean'],
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\ClientId;
 use App\Words\Voice;
 use Diatherm\Measure\Message;
 use Illuminate\Foundation\Http\FormRequest;

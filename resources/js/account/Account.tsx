@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { call } from '../api/client';
 import { keys, useAccount } from '../api/queries';
 import type { Account as Shown } from '../api/types';
+import { Failure } from '../ui/Failure';
 import { FileButton } from '../ui/FileButton';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
@@ -63,11 +64,7 @@ function Address({ account, email }: { account: Shown; email: string }) {
           </button>
         </div>
       )}
-      {ask.isError && (
-        <p role="alert" className="font-semibold text-ember">
-          {ask.error.message}
-        </p>
-      )}
+      <Failure error={ask.error} />
     </section>
   );
 }
@@ -105,11 +102,7 @@ function Places({ account }: { account: Shown }) {
         Sign out everywhere but here
       </button>
       {end.isSuccess && <span className="label ml-3">Done.</span>}
-      {end.isError && (
-        <p role="alert" className="font-semibold text-ember">
-          {end.error.message}
-        </p>
-      )}
+      <Failure error={end.error} />
     </section>
   );
 }

@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, Refused } from '../api/client';
+import { call } from '../api/client';
 import { keys } from '../api/queries';
-import { Field } from '../ui/Field';
+import { Failure, refusals } from '../ui/Failure';
+import { PasswordField } from '../ui/PasswordField';
 
 /** A new password for who knows the old one; every other device is signed out. */
 export function ChangePassword() {
@@ -17,7 +18,7 @@ export function ChangePassword() {
       setPassword('');
     },
   });
-  const errors = change.error instanceof Refused ? change.error.errors : {};
+  const errors = refusals(change.error);
   return (
     <form
       className="opens"
@@ -29,30 +30,8 @@ export function ChangePassword() {
     >
       <h2 className="text-lg">Password</h2>
       <div className="mt-2 grid gap-3 sm:grid-cols-2">
-        <Field label="As it is" errors={errors.current}>
-          {(control) => (
-            <input
-              {...control}
-              type="password"
-              autoComplete="current-password"
-              className="field"
-              value={current}
-              onChange={(event) => setCurrent(event.target.value)}
-            />
-          )}
-        </Field>
-        <Field label="As it shall be" errors={errors.password} hint="Ten to 72 characters">
-          {(control) => (
-            <input
-              {...control}
-              type="password"
-              autoComplete="new-password"
-              className="field"
-              value={password}
-              onChange={(event) => setPassword(event.target.value)}
-            />
-          )}
-        </Field>
+        <PasswordField label="As it is" errors={errors.current} value={current} onChange={setCurrent} />
+        <PasswordField label="As it shall be" isNew errors={errors.password} value={password} onChange={setPassword} />
       </div>
       <button type="submit" className="push mt-3" disabled={change.isPending}>
         Change it
@@ -62,11 +41,7 @@ export function ChangePassword() {
           Changed. Every other device is signed out.
         </span>
       )}
-      {change.isError && !(change.error instanceof Refused) && (
-        <p role="alert" className="font-semibold text-ember">
-          {change.error.message}
-        </p>
-      )}
+      <Failure error={change.error} />
     </form>
   );
 }

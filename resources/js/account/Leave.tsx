@@ -1,9 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call, forgetToken, Refused } from '../api/client';
+import { call, forgetToken } from '../api/client';
 import { forgetKept } from '../api/keep';
-import { Field } from '../ui/Field';
+import { Failure, refusals } from '../ui/Failure';
+import { PasswordField } from '../ui/PasswordField';
 import { Sheet } from '../ui/Sheet';
 
 /** The way out: the account and the whole kitchen go. Nothing brings them back but a file that was taken along. */
@@ -38,23 +39,13 @@ export function Leave() {
           }}
         >
           <p>Everything in it is deleted, here and in every backup once that has run out.</p>
-          <Field label="Your password, to be sure" errors={leave.error instanceof Refused ? leave.error.errors.password : undefined}>
-            {(control) => (
-              <input
-                {...control}
-                type="password"
-                autoComplete="current-password"
-                className="field"
-                value={password}
-                onChange={(event) => setPassword(event.target.value)}
-              />
-            )}
-          </Field>
-          {leave.isError && !(leave.error instanceof Refused) && (
-            <p role="alert" className="font-semibold text-ember">
-              {leave.error.message}
-            </p>
-          )}
+          <PasswordField
+            label="Your password, to be sure"
+            errors={refusals(leave.error).password}
+            value={password}
+            onChange={setPassword}
+          />
+          <Failure error={leave.error} />
           <button type="submit" className="push push-ember" disabled={leave.isPending}>
             Delete everything
           </button>

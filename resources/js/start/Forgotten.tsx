@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useMutation } from '@tanstack/react-query';
-import { call, Refused } from '../api/client';
+import { call } from '../api/client';
+import { Failure, refusals } from '../ui/Failure';
 import { Field } from '../ui/Field';
 
 /** Asks for a letter with which a new password is chosen. What is said does not tell whether there is such a kitchen. */
@@ -23,7 +24,7 @@ export function Forgotten({ onBack }: { onBack: () => void }) {
         </p>
       ) : (
         <div className="mt-3 grid gap-3">
-          <Field label="Your e-mail address" errors={ask.error instanceof Refused ? ask.error.errors.email : undefined}>
+          <Field label="Your e-mail address" errors={refusals(ask.error).email}>
             {(control) => (
               <input
                 {...control}
@@ -35,11 +36,7 @@ export function Forgotten({ onBack }: { onBack: () => void }) {
               />
             )}
           </Field>
-          {ask.isError && !(ask.error instanceof Refused) && (
-            <p role="alert" className="font-semibold text-ember">
-              {ask.error.message}
-            </p>
-          )}
+          <Failure error={ask.error} />
           <button type="submit" className="push push-main" disabled={ask.isPending}>
             Send me a letter
           </button>

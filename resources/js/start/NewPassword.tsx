@@ -1,8 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { call, Refused } from '../api/client';
-import { Field } from '../ui/Field';
+import { call } from '../api/client';
+import { Failure, refusals } from '../ui/Failure';
+import { PasswordField } from '../ui/PasswordField';
 
 /** Where the link of a letter leads: what it brought stands after the mark of the address, which no server sees. */
 export function NewPassword() {
@@ -12,8 +13,8 @@ export function NewPassword() {
     mutationFn: () =>
       call('post', '/api/reset', { body: { token: brought.get('token') ?? '', email: brought.get('email') ?? '', password } }),
   });
-  const errors = reset.error instanceof Refused ? reset.error.errors : {};
-  const trouble = errors.token?.[0] ?? errors.email?.[0] ?? (reset.error instanceof Refused ? '' : (reset.error?.message ?? ''));
+  const errors = refusals(reset.error);
+  const lapsed = errors.token?.[0] ?? errors.email?.[0];
   return (
     <main className="mx-auto grid min-h-dvh max-w-md content-center px-5 py-8">
       <p className="wide text-lg">Diatherm</p>
@@ -37,23 +38,13 @@ export function NewPassword() {
           </>
         ) : (
           <div className="mt-3 grid gap-3">
-            <Field label="New password" errors={errors.password} hint="Ten to 72 characters">
-              {(control) => (
-                <input
-                  {...control}
-                  type="password"
-                  autoComplete="new-password"
-                  className="field"
-                  value={password}
-                  onChange={(event) => setPassword(event.target.value)}
-                />
-              )}
-            </Field>
-            {trouble !== '' && (
+            <PasswordField label="New password" isNew errors={errors.password} value={password} onChange={setPassword} />
+            {lapsed !== undefined && (
               <p role="alert" className="font-semibold text-ember">
-                {trouble}
+                {lapsed}
               </p>
             )}
+            <Failure error={reset.error} />
             <button type="submit" className="push push-main" disabled={reset.isPending}>
               Take this one
             </button>

@@ -5,6 +5,7 @@ import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
 import { inkOn, temperatureCss } from '../charts/temperature';
 import { Field } from '../ui/Field';
+import { PasswordField } from '../ui/PasswordField';
 import { Forgotten } from './Forgotten';
 
 /** The door: sign in, sign up, or step into the demo kitchen. */
@@ -77,21 +78,7 @@ export function SignIn({ demo }: { demo: boolean }) {
             <Field label="E-mail address" errors={errors.email}>
               {(control) => <input {...control} name="email" type="email" autoComplete="email" className="field" />}
             </Field>
-            <Field
-              label="Password"
-              errors={errors.password}
-              hint={joining ? 'Ten to 72 characters; four words that have nothing to do with each other are good' : undefined}
-            >
-              {(control) => (
-                <input
-                  {...control}
-                  name="password"
-                  type="password"
-                  autoComplete={joining ? 'new-password' : 'current-password'}
-                  className="field"
-                />
-              )}
-            </Field>
+            <PasswordField label="Password" name="password" isNew={joining} errors={errors.password} />
             <label className="flex min-h-11 items-center gap-3">
               <input type="checkbox" name="remember" defaultChecked className="h-6 w-6 accent-[var(--ember)]" />
               <span>This device is mine: stay signed in</span>

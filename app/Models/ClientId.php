@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Requests;
+namespace App\Models;
 
 /**
  * An id that a device made: a UUID of the variant that all of today's are. Source: RFC 9562, 4.1. The database takes no other with
