@@ -72,6 +72,7 @@ describe('asking the server', () => {
     [404, 'That is not here (any more).'],
     [413, 'That is too large.'],
     [429, 'Too many tries. Wait a minute.'],
+    [503, 'The kitchen can take nothing in just now. Try again in a moment.'],
     [500, 'The kitchen could not answer. Try again.'],
   ])('says in words what %i means', async (status, words) => {
     answering({ status });

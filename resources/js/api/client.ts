@@ -154,5 +154,6 @@ function words(status: number): string {
   if (status === 404) return 'That is not here (any more).';
   if (status === 413) return 'That is too large.';
   if (status === 429) return 'Too many tries. Wait a minute.';
+  if (status === 503) return 'The kitchen can take nothing in just now. Try again in a moment.';
   return 'The kitchen could not answer. Try again.';
 }
