@@ -2,30 +2,27 @@
 
 declare(strict_types=1);
 
-use App\Database\Unable;
 use App\Http\Hosts;
 use App\Http\Middleware\NoStore;
 use App\Http\Middleware\Observe;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Middleware\SameSite;
 use App\Http\Middleware\SessionsForCooks;
+use App\Http\TakesNothingIn;
 use App\Observed\Scrubbed;
 use App\Words\Voice;
 use Diatherm\Measure\InvalidInput;
-use Diatherm\Measure\Message;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -52,11 +49,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->dontReport(InvalidInput::class);
         $exceptions->report(fn (QueryException $wrong): bool => Scrubbed::report($wrong));
-        // An answer that says to come back, so that a device keeps what it has and sends it then.
-        $exceptions->render(fn (PDOException $wrong, Request $request): ?Response => $request->is('api/*') && Unable::isWhy($wrong)
-            ? new JsonResponse(
-                ['message' => Voice::metric()->say(Message::of('kitchen.takes_nothing_in'))], 503, ['Retry-After' => (string) Unable::RETRY_S],
-            ) : null);
+        $exceptions->render(TakesNothingIn::answer(...));
         // Nobody learns from an answer what our classes are called.
         $exceptions->map(fn (ModelNotFoundException $wrong): NotFoundHttpException => new NotFoundHttpException('Not found.'));
         // The core's own messages are already at their fields: they go out as any other validation error does.

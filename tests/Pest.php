@@ -9,10 +9,18 @@ use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Working;
 use Diatherm\Plan\Plan;
+use Pest\Mutate\Support\MutationGenerator;
+use Pest\Support\Container;
 use Tests\Support\BrowserTest;
 use Tests\Support\HttpTest;
 use Tests\Support\RunningTest;
 use Tests\Support\Said;
+use Tests\Support\SampledMutations;
+
+// A share of all small breakages, where trying each of them would take days (bin/test mutation).
+if ((float) getenv('MUTATION_SHARE') > 0) {
+    Container::getInstance()->add(MutationGenerator::class, new SampledMutations((float) getenv('MUTATION_SHARE'), 'weir'));
+}
 
 pest()->extend(HttpTest::class)->in('Http');
 pest()->extend(RunningTest::class)->in('Running');

@@ -1,7 +1,8 @@
 #!/usr/bin/env bash
 # Breaks the core in small ways, one at a time, and counts which of them its tests notice. A room is held to its own tests alone, so
 # that it takes minutes and not days; what other tests would notice besides is not counted.
-#   bin/test mutation [room…]     Safety, Day, Tending, Cooking, Live; all of them without one
+#   bin/test mutation [--share 0.1] [room…]     Safety, Day, Tending, Cooking, Live; all of them without one
+# A room that simulates takes a minute a breakage: a share of them, always the same, stands for the rest.
 set -euo pipefail
 # shellcheck source=bin/lib/prepare.sh
 source "$(dirname "$0")/prepare.sh"
@@ -26,6 +27,7 @@ mkdir -p storage/pcov/ini
 printf 'opcache.enable_cli=1\nopcache.jit=1052\nopcache.jit_buffer_size=64M\nmemory_limit=2G\n' >storage/pcov/ini/fast.ini
 PHP_INI_SCAN_DIR="$(php -r 'echo PHP_CONFIG_FILE_SCAN_DIR;'):$ROOT/storage/pcov/ini"
 export PHP_INI_SCAN_DIR
+if [ "${1:-}" = --share ]; then export MUTATION_SHARE="$2"; shift 2; fi
 for room in "${@:-Safety Day Tending Cooking Live}"; do
     for one in $room; do
         [ -n "${TESTS[$one]:-}" ] || fail "there are no tests to hold $one to."

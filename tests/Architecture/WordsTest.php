@@ -16,7 +16,7 @@ use PhpParser\ParserFactory;
 const SPEAKS_ITSELF = [
     'NumbersCommand.php', 'SweepCommand.php', 'DemoKitchen.php', 'Voice.php',
     // To who runs it, to browsers, and what databases and browsers say of themselves.
-    'HealthController.php', 'SafeHeaders.php', 'LostNode.php', 'SignedIn.php',
+    'HealthController.php', 'SafeHeaders.php', 'LostNode.php', 'Unable.php', 'SignedIn.php',
 ];
 
 /** Exceptions that no cook sees, citations, and what PHP and Laravel want as text. */

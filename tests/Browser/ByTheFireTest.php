@@ -120,7 +120,7 @@ it('cooks by night on two phones with a thermometer, and loses nothing, doubles 
     $offline(false);
     $this->open("/roasts/$roast/sheet");
     $this->sees('Carve Chicken, whole');
-    $this->until(function () use ($kinds): bool {
+    $this->until(function () use ($kinds, $roast): bool {
         if (! in_array('pulled', $kinds(), true)) {
             $this->browser->executeScript(
                 '(document.querySelector("[aria-label=\'Pull Chicken, whole: done\']") ?? document.querySelector("[role=alert] .push-ember"))?.click()',
