@@ -9,6 +9,7 @@ use Carbon\CarbonImmutable;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Day\Progress;
+use Diatherm\Live\AdviceAct;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Reading;
 use Diatherm\Plan\Plan;
@@ -65,6 +66,8 @@ final readonly class Day
                 isset($live[$i]) ? $live[$i]->pullC : null,
                 $diary->ticks(),
                 isset($live[$i]) ? $live[$i]->stageStartMinutes : null,
+                isset($live[$i]) && $diary->pulledAt($i) !== null ? $live[$i]->hotMinutes : null,
+                isset($live[$i]) && $live[$i]->advice?->act === AdviceAct::BackOn && $diary->carvedAt($i) === null,
             );
         }
 

@@ -70,6 +70,14 @@ final class Coast
         return new Peak($peak, $at);
     }
 
+    /** When the resting core is under $celsius, s: at the pull where it never comes to it; INF where it has not been followed so far. */
+    public static function underS(Trace $trace, float $offS, float $celsius): float
+    {
+        $peak = self::peak($trace, $offS);
+
+        return $peak->celsius < $celsius ? $offS : $trace->falls($celsius, max($offS, $peak->seconds));
+    }
+
     /**
      * A cook's trace with the climbs of its rests as they are taken for: the last one, and those between two heats. What
      * was capped between two heats is not there in a last step by the clock either; one that ends with the core ends there.

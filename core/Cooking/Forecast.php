@@ -41,7 +41,7 @@ final readonly class Forecast
      * @param  float  $pullC  core at which it comes off
      * @param  float  $peakC  highest core, in the rest, as far as it is counted on
      * @param  float  $peakMinutes  when, likely
-     * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
+     * @param  float  $under60Minutes  when the resting core is below 60 °C: at the pull where it never comes to that, INF when it has not been followed so far
      * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
      * @param  AtCarving  $atCarving  the slow end of the band, at the knife
      * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
@@ -132,8 +132,10 @@ final readonly class Forecast
             $pulledC,
             $patience === null ? max($peak->celsius, $pulledC) : $pulledC,
             $peak->seconds / 60.0,
-            $trace->falls(Clocks::HOT_C, $peak->seconds) / 60.0,
-            min(self::staysS($trace, $likely), self::staysS($slowTrace, $slowOff)) / 60.0,
+            Coast::underS($trace, $likely, Clocks::HOT_C) / 60.0,
+            min(
+                Coast::underS($trace, $likely, Clocks::HOLD_C) - $likely, Coast::underS($slowTrace, $slowOff, Clocks::HOLD_C) - $slowOff,
+            ) / 60.0,
             $atCarving,
             $firstLook,
             WeightRule::for($dish),
@@ -178,14 +180,6 @@ final readonly class Forecast
             : null;
 
         return $pit === null ? null : max($spread->high, $pit->patienceMinutes($dish->massKg * $dish->pieces));
-    }
-
-    /** Seconds after the pull that the core keeps to 57 °C; 0 when it comes off cooler. */
-    private static function staysS(Trace $trace, float $offS): float
-    {
-        $hottest = Coast::peak($trace, $offS);
-
-        return $hottest->celsius < Clocks::HOLD_C ? 0.0 : $trace->falls(Clocks::HOLD_C, $hottest->seconds) - $offS;
     }
 
     private static function hasLid(Dish $dish): bool

@@ -178,7 +178,9 @@ final class DishTasks
             }
         }
         array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
-        $task = DishWords::pulling($dish, $pullC);
+        $task = $made->pulledAt === null || $made->pullC === null
+            ? DishWords::pulling($dish, $pullC)
+            : DishWords::pulled($dish, $made->pullC, $made->goesBack);
         $entries[] = new Entry(
             $id('pull'),
             $number,
@@ -193,14 +195,16 @@ final class DishTasks
         // The knife waits for the table, unless the joint is late.
         $knife = Timing::after($carvedBy, -Timing::carveMinutes($dish));
         $carveAt = $made->carvedAt ?? max($rested, $knife);
-        array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt));
+        array_push($entries, ...self::waiting($number, $forecast, $roast, $pullAt, $carveAt, $made));
         $entries[] = new Entry(
             $id('carve'),
             $number,
             Act::Carve,
             $carveAt,
             Message::of($dish->cut->isPerishable() ? 'sheet.carve' : 'sheet.dish_up', dish: $dish->name),
-            Message::of('words.text', text: $dish->cut->carve),
+            $made->goesBack
+                ? Message::notes(Message::of('sheet.not_as_it_is'), Message::of('words.text', text: $dish->cut->carve))
+                : Message::of('words.text', text: $dish->cut->carve),
             // Not before it has rested, whatever else hands have to do.
             earliest: $rested,
             minutes: Timing::carveMinutes($dish),
@@ -256,14 +260,15 @@ final class DishTasks
         Roast $roast,
         \DateTimeImmutable $pullAt,
         \DateTimeImmutable $carveAt,
+        Progress $made,
     ): array {
         $dish = $forecast->dish;
         $minutes = ($carveAt->getTimestamp() - $pullAt->getTimestamp()) / 60.0;
-        if ($minutes < 1.0) {
+        if ($minutes < 1.0 || $made->goesBack) {
             return [];
         }
         $allowed = Clocks::allowedMinutes($roast->airC);
-        $hot = $forecast->hotMinutes;
+        $hot = $made->hotMinutes ?? $forecast->hotMinutes;
         $words = $dish->leastRestMinutes() < 1.0
             ? Message::of('sheet.covered_until_it_is_served')
             : Message::of(

@@ -61,6 +61,18 @@ final class DishWords
         };
     }
 
+    /** The pull, once it was: what it came off with, and whether that will do. */
+    public static function pulled(Dish $dish, float $coreC, bool $goesBack): Task
+    {
+        return new Task(
+            Message::of('sheet.pull', dish: $dish->name),
+            Message::note(
+                Message::of('sheet.came_off_at', core: Quantity::celsius($coreC)),
+                $goesBack ? Message::of('sheet.goes_back_on') : null,
+            ),
+        );
+    }
+
     /** The turn from one step to the next. */
     public static function turning(Dish $dish, Stage $stage, Stage $before): Task
     {

@@ -34,6 +34,9 @@ final class Advising
 
     private const STEP_MINUTES = 5.0;
 
+    /** A whole step of doneness short, K. Common practice. */
+    private const SHORT_K = 5.0;
+
     private const LONGEST_BACK_MINUTES = 240.0;
 
     /** No one stands at a fire holding a joint for longer than this. */
@@ -168,8 +171,20 @@ final class Advising
         AtCarving $atCarving,
     ): ?Advice {
         $safe = $atCarving->minimum;
-        if ($atCarving->safe || $safe->coreC === null || $dish->targetC < $safe->coreC - 0.5) {
+        if ($atCarving->safe || $safe->coreC === null) {
             return null;
+        }
+        $read = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S;
+        if ($dish->targetC < $safe->coreC - 0.5) {
+            // Chosen below what is safe for all: but what was chosen it should have.
+            return $atCarving->hottestC >= $dish->targetC - self::SHORT_K ? null : self::backOn(
+                self::backOnMinutes($dish, $airC, $guess, $coreNowC, $dish->targetC),
+                Message::of(
+                    $read ? 'advice.short_of_its_target_as_read' : 'advice.short_of_its_target_as_computed',
+                    core_now: Quantity::celsius(floor($coreNowC)),
+                    target: Quantity::celsius($dish->targetC),
+                ),
+            );
         }
         if ($atCarving->hottestC >= $safe->coreC - 0.25) {
             return new Advice(
@@ -198,13 +213,9 @@ final class Advising
                 lethality: $safe->lethality->name,
             ),
         };
-        $read = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S;
 
-        return new Advice(
-            AdviceAct::BackOn,
-            $minutes === null
-                ? Message::of('advice.back_on_the_heat')
-                : Message::of('advice.back_on_the_heat_about', minutes: Quantity::minutes($minutes)),
+        return self::backOn(
+            $minutes,
             Message::sentences(
                 Message::of(
                     $read
@@ -216,6 +227,17 @@ final class Advising
                 ),
                 $held,
             ),
+        );
+    }
+
+    private static function backOn(?float $minutes, Message $why): Advice
+    {
+        return new Advice(
+            AdviceAct::BackOn,
+            $minutes === null
+                ? Message::of('advice.back_on_the_heat')
+                : Message::of('advice.back_on_the_heat_about', minutes: Quantity::minutes($minutes)),
+            $why,
             $minutes,
         );
     }

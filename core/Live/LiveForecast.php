@@ -53,7 +53,9 @@ final readonly class LiveForecast
      * @param  list<float>  $stageStartMinutes  when each stage began or is likely to begin
      * @param  float  $pullC  core at which to pull, or what it was believed to be when it was pulled
      * @param  float  $peakC  likely
-     * @param  float  $under60Minutes  when the resting core falls below 60 °C, INF when it has not been followed so far
+     * @param  float  $under60Minutes  when the resting core is below 60 °C: at the pull where it never comes to that, INF when it has not
+     *     been followed so far
+     * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
      * @param  array<string, Verdict>  $verdicts  by id of the reading
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
      * @param  Variation  $guess  the inputs as they are likely
@@ -71,6 +73,7 @@ final readonly class LiveForecast
         public float $peakC,
         public float $peakMinutes,
         public float $under60Minutes,
+        public float $hotMinutes,
         public array $verdicts,
         public array $band,
         public Variation $guess,
@@ -142,7 +145,8 @@ final readonly class LiveForecast
             $now,
             max($peak->celsius, $offC, $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : -INF),
             $peak->seconds / 60.0,
-            $trace->falls(Clocks::HOT_C, max($offS, $peak->seconds)) / 60.0,
+            Coast::underS($trace, $offS, Clocks::HOT_C) / 60.0,
+            (Coast::underS($trace, $offS, Clocks::HOLD_C) - $offS) / 60.0,
             $verdicts,
             self::band($belief, $posterior, $trace, $untilS, min($airC, $dish->startC)),
             $guess,

@@ -32,6 +32,9 @@ export function Table({ roast }: { roast: Roast }) {
 
 const BEFORE_PULL_MINUTES = 15;
 
+/** What is eaten late is kept at this or more. */
+const KEPT_WARM_C = 60;
+
 function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; index: number }) {
   const clock = useClock();
   const format = useUnits();
@@ -53,6 +56,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const peak = dish.live === null ? on + dish.peak_minutes * 60_000 : at(dish.live.peak_at);
   const planned = dish.under_60_minutes === null ? null : on + dish.under_60_minutes * 60_000;
   const under = dish.live === null ? planned : dish.live.under_60_at === null ? null : at(dish.live.under_60_at);
+  const hottest = dish.live?.peak_c ?? dish.peak_c;
   const stuck = dish.live?.gets_there === false;
   const rested = dish.pulled_at === null ? null : at(dish.pulled_at) + dish.rest_minutes * 60_000;
   return (
@@ -75,21 +79,23 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           {!stuck && (
             <>
               <Answer
-                label={(dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? 'Climbs to' : 'Stays at'}
+                label={hottest > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? 'Climbs to' : 'Stays at'}
                 tone="water"
-                remark={
-                  (dish.live?.peak_c ?? dish.peak_c) > (dish.live?.pull_c ?? dish.pull_c) + 0.4
-                    ? clock(peak, zone)
-                    : 'no climb off the heat'
-                }
+                remark={hottest > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? clock(peak, zone) : 'no climb off the heat'}
               >
                 <Why of={dish.live === null ? 'peak_c' : 'live.peak_c'} workings={[...dish.workings, ...(dish.live?.workings ?? [])]}>
-                  {format.degrees(dish.live?.peak_c ?? dish.peak_c)}
+                  {format.degrees(hottest)}
                 </Why>
               </Answer>
-              <Answer label={`Under ${format.degrees(60)}`} remark="keep it warm before then">
-                {under === null ? 'later' : <Hour at={under} zone={zone} />}
-              </Answer>
+              {hottest < KEPT_WARM_C ? (
+                <Answer label={`Under ${format.degrees(KEPT_WARM_C)}`} remark="it does not get that hot: not for keeping warm">
+                  all along
+                </Answer>
+              ) : (
+                <Answer label={`Under ${format.degrees(KEPT_WARM_C)}`} remark="keep it warm before then">
+                  {under === null ? 'later' : <Hour at={under} zone={zone} />}
+                </Answer>
+              )}
             </>
           )}
         </div>

@@ -123,6 +123,7 @@ describe('a roast’s page', () => {
   it.each([
     [live({ under_60_at: '2031-10-04T19:05:00Z' }), '19:05'],
     [live(), 'later'],
+    [live({ peak_c: 47, under_60_at: '2031-10-04T18:05:00Z' }), 'all along'],
     [null, '19:20'],
   ])('says at the table when it falls under 60°: as it was followed, else as planned', async (followed, words) => {
     const status = followed === null ? {} : ({ status: 'on', on_at: '2031-10-04T17:00:00Z' } as const);

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Str;
+use Tests\Support\HttpTest;
+
+// What the sheet says of a joint that is off the heat is what was read of it: not what the plan had counted on.
+
+const CAME_OFF = [
+    'a bird' => ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true]]],
+    'a rack' => ['cut' => 'pork-rack', 'mass_kg' => 3],
+    'a rare rib' => ['cut' => 'beef-rib', 'mass_kg' => 3, 'taste' => 'rare', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]]],
+    'a leg in a camp oven' => ['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 175, 'pull' => true]]],
+    'a shoulder to be pulled apart' => ['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'taste' => null, 'target_c' => 90, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 125, 'pull' => true]]],
+    'a fish' => ['cut' => 'fish-whole', 'mass_kg' => 1.2, 'taste' => 'flaking', 'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]],
+    'steaks seared last' => ['cut' => 'beef-steak', 'mass_kg' => 0.6, 'taste' => 'medium_rare', 'stages' => [
+        ['cooker' => 'kettle', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'gas', 'cooker_c' => 260, 'minutes' => 3],
+    ]],
+];
+
+/** @return array<string, mixed> the roast as it is shown after it came off with this in its core */
+function pulledAt(HttpTest $test, array $dish, float $coreC): array
+{
+    $roast = $test->roast($dish);
+    $test->log($roast, 'on', 200)->assertSuccessful();
+    foreach ([[40, 0.7 * $coreC], [20, 0.9 * $coreC], [2, $coreC]] as [$ago, $celsius]) {
+        $test->postJson("/api/roasts/{$roast->id}/readings", [
+            'id' => (string) Str::uuid(), 'dish' => 0, 'place' => 'core', 'celsius' => round($celsius, 1),
+            'at' => now()->subMinutes($ago)->toAtomString(),
+        ])->assertSuccessful();
+    }
+    $test->log($roast, 'pulled', 1)->assertSuccessful();
+
+    return $test->getJson("/api/roasts/{$roast->id}")->assertOk()->json();
+}
+
+it('says what it came off with, and sends back what is not safe', function (string $name, float $coreC) {
+    $shown = pulledAt($this, CAME_OFF[$name], $coreC);
+    $live = $shown['plan']['dishes'][0]['live'];
+    $sheet = array_column($shown['plan']['run_sheet'], null, 'act');
+    $back = ($live['advice']['act'] ?? '') === 'back_on';
+    expect(sscanf(said($sheet['pull']['detail']), 'It came off near %f')[0])->toEqualWithDelta($live['pull_c'], 0.51)
+        ->and(abs($live['pull_c'] - $coreC))->toBeLessThan(6.0)
+        ->and(str_contains(said($sheet['pull']['detail']), 'back on the heat'))->toBe($back)
+        ->and(str_contains(said($sheet['carve']['detail']), 'Not as it is'))->toBe($back)
+        ->and($back && array_intersect(['rest', 'hold'], array_keys($sheet)) !== [])->toBeFalse();
+    // Raw in the middle goes back, whatever was chosen. What climbs in a rest is at most a few kelvin.
+    // Source: USDA FSIS, Safe Minimum Internal Temperature Chart: poultry 74 °C.
+    if ($coreC < 40.0 || $name === 'a bird') {
+        expect($back)->toBe($coreC < 65.0);
+    }
+    // Source: FDA Food Code 2017, 3-501.16: held at 57 °C or more.
+    if ($coreC < 50.0) {
+        expect($sheet)->not->toHaveKey('hold');
+    }
+    if ($live['peak_c'] < 59.5) {
+        expect($live['under_60_at'])->toBe($shown['plan']['dishes'][0]['pulled_at']);
+    }
+})->with(array_keys(CAME_OFF))->with([20.0, 34.0, 48.0, 80.0]);
