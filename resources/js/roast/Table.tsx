@@ -14,7 +14,7 @@ import { useUnits, useClock } from '../units/units';
 import { entryAt, mainDish, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { CoreAdvice } from './live/CoreAdvice';
-import { useLogging } from './useLogging';
+import { backOn, useLogging } from './useLogging';
 
 /** After the pull: the rest, the carving, and how long it may be kept. */
 export function Table({ roast }: { roast: Roast }) {
@@ -41,6 +41,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
+  const trouble = log.act.error ?? log.undo.error;
   const zone = roast.plan.time_zone;
   const [when, setWhen] = useState<Moment>(NOW);
   const moment = momentOf(when, zone);
@@ -63,7 +64,12 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
     <div className="grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="opens min-w-0" aria-label="Rest">
         <div className="flex flex-wrap items-end gap-x-10 gap-y-3">
-          {dish.status === 'resting' && rested !== null ? (
+          {dish.pulled_at !== null && dish.live?.advice?.act === 'back_on' ? (
+            <div>
+              <div className="label">Off too soon, for</div>
+              <div className="wide text-[3.5rem] leading-none text-ember">{countdown(now - at(dish.pulled_at))}</div>
+            </div>
+          ) : dish.status === 'resting' && rested !== null ? (
             <div>
               <div className="label">{rested > now ? 'Rests for' : 'Rested, ready to carve since'}</div>
               <div className="wide text-[3.5rem] leading-none text-water">
@@ -99,7 +105,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             </>
           )}
         </div>
-        <CoreAdvice dish={dish} />
+        <CoreAdvice dish={dish} onBack={backOn(roast, index, log)} />
         <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
@@ -133,9 +139,9 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               Carved
             </button>
           )}
-          {log.act.error !== null && (
+          {trouble !== null && (
             <p role="alert" className="font-semibold text-ember">
-              {log.act.error.message}
+              {trouble.message}
             </p>
           )}
         </div>

@@ -133,6 +133,18 @@ describe('a roast’s page', () => {
     expect(label.parentElement).toHaveTextContent(words);
   });
 
+  it.each(['table', 'live'])('sends back what came off too soon, and takes it as back with one press (%s)', async (view) => {
+    const advice = { act: 'back_on', words: text('Back on the heat'), why: text('It reads 35'), minutes: null } as const;
+    const pulled = anEvent('pulled', 'Pulled', '2031-10-04T18:00:00Z', { dish: 0 });
+    const off = { status: 'resting', pulled_at: pulled.at, live: live({ advice }) } as const;
+    answering({ '/api/roasts/roast': cooking({ events: [pulled] }, off), [`DELETE /api/roasts/roast/events/${pulled.id}`]: cooking() });
+    open(`/roasts/roast/${view}`);
+    expect(await screen.findByText('Back on the heat')).toBeInTheDocument();
+    expect(screen.queryByText('Rests for')).not.toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'It is back on' }));
+    await waitFor(() => expect(screen.queryByText('Back on the heat')).not.toBeInTheDocument());
+  });
+
   it('promises nothing at the table where the heat will never do it', async () => {
     answering({ '/api/roasts/roast': cooking({}, { live: live({ gets_there: false }) }) });
     open('/roasts/roast/table');

@@ -80,6 +80,12 @@ export function useLogging(roast: Roast) {
   return { act, read, move, undo, undone, putBack };
 }
 
+/** Takes a pull back: the dish went on again and cooks on as it was; nothing where none is logged. */
+export function backOn(roast: Roast, dish: number, { undo }: Pick<ReturnType<typeof useLogging>, 'undo'>): (() => void) | undefined {
+  const pulled = roast.events.find((event) => event.kind === 'pulled' && event.dish === dish);
+  return pulled === undefined || undo.isPending ? undefined : () => undo.mutate({ what: 'events', id: pulled.id });
+}
+
 /** Before the id of a way that was undone. */
 const BACK = 'back_';
 

@@ -4,8 +4,8 @@ import { Said } from '../../words/Said';
 
 const URGENT = ['take_off', 'back_on', 'next_stage', 'hotter'];
 
-/** The one thing that the core asks for now, as large as it matters. */
-export function CoreAdvice({ dish }: { dish: FollowedDish }) {
+/** The one thing that the core asks for now, as large as it matters; with a press for what went back on the heat. */
+export function CoreAdvice({ dish, onBack }: { dish: FollowedDish; onBack?: () => void }) {
   const advice = dish.live?.advice ?? null;
   if (advice === null) return null;
   const urgent = URGENT.includes(advice.act);
@@ -17,6 +17,11 @@ export function CoreAdvice({ dish }: { dish: FollowedDish }) {
       <p>
         <Said>{advice.why}</Said>
       </p>
+      {advice.act === 'back_on' && onBack !== undefined && (
+        <button type="button" className="push push-ember mt-2 min-h-12" onClick={onBack}>
+          It is back on
+        </button>
+      )}
     </div>
   );
 }

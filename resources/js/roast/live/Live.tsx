@@ -15,7 +15,7 @@ import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
 import { Keypad } from './Keypad';
-import { logged, useLogging } from '../useLogging';
+import { backOn, logged, useLogging } from '../useLogging';
 import { DishNote } from './DishNote';
 import { Figures } from './Figures';
 import { CoreAdvice } from './CoreAdvice';
@@ -153,7 +153,7 @@ export function Live({ roast }: { roast: Roast }) {
         <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
           {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
-          <CoreAdvice dish={dish} />
+          <CoreAdvice dish={dish} onBack={backOn(roast, index, log)} />
           <Outside roast={roast} now={now} />
         </section>
         {tended.length > 0 && (
