@@ -70,6 +70,9 @@ final class Cook
 
     private ?Stage $vesselOf = null;
 
+    /** It is followed no further than this core temperature. */
+    private float $stopC = INF;
+
     /** @var list<float> when each stage began, seconds since the dish went on */
     public array $stageStartsS = [];
 
@@ -114,6 +117,24 @@ final class Cook
         }
 
         return null;
+    }
+
+    /**
+     * Through its stages until its core has so much, in whichever of them that is, or as long as its course has it on.
+     *
+     * @return bool whether it came to it
+     */
+    public function toCore(float $celsius): bool
+    {
+        $this->stopC = $celsius;
+        foreach ($this->dish->stages as $i => $stage) {
+            $this->through($i, $stage, $celsius);
+            if ($this->body->coreC() >= $celsius) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** On the board, loosely covered, for $seconds. */
@@ -174,6 +195,7 @@ final class Cook
     /** @return bool whether the core reached $untilC before $endS */
     private function span(Stage $stage, float $stageStartS, float $endS, float $untilC): bool
     {
+        $untilC = min($untilC, $this->stopC);
         if ($this->body->coreC() >= $untilC) {
             return true;
         }

@@ -226,15 +226,13 @@ final readonly class Banking
                 new Course(pulledS: self::LONGEST_S),
                 Variation::of(1.0, $half),
             );
-            $trace = $cook->body->record(false);
-            $cook->toPull($forecast->pullC);
-            $reached = $trace->reaches($forecast->pullC);
+            $gotThere = $cook->toCore($forecast->pullC);
             // A part that never gets there is put as far off as its last warmth suggests, so that more coal still helps it.
             $minutes = max(
                 1.0,
-                $reached === null
+                ! $gotThere
                     ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC)
-                    : $reached / 60.0,
+                    : $cook->body->elapsedS() / 60.0,
             );
             $points[] = [log($flux), log($minutes)];
         }

@@ -168,3 +168,23 @@ it('reads a girth as it reads a thickness', function () {
     expect($rule->measured(2.0, null, 0.34, 1.0)->halfThicknessM)->toBeGreaterThan($round->halfThicknessM)
         ->and($rule->measured(2.0, 0.085, 0.32, 1.0)->exponent)->toBeLessThanOrEqual(2.0);
 });
+
+it('comes to a core temperature in whichever step that is, as soon as the whole cook passes it, and not where it does not', function (string $cut, array $stages) {
+    $dish = Samples::dish(['cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 62, 'stages' => $stages]);
+    $begin = fn (): Cook => Cook::of($dish, 14.0, Resolution::coarse(), new Course(pulledS: 6 * 3600.0));
+    $whole = $begin();
+    $trace = $whole->body->record(false);
+    $whole->toPull(62.0);
+    foreach ([12.0, 30.0, 45.0, 58.0] as $celsius) {
+        $cook = $begin();
+        expect($cook->toCore($celsius))->toBeTrue()
+            ->and($cook->body->elapsedS())->toEqualWithDelta((float) $trace->reaches($celsius), 20.0)
+            ->and($cook->body->coreC())->toEqualWithDelta($celsius, 0.3);
+    }
+    $cold = $begin();
+    expect($cold->toCore(140.0))->toBeFalse()->and($cold->body->elapsedS())->toEqualWithDelta(6 * 3600.0, 1.0);
+})->with([
+    'one step' => ['beef-rib', [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
+    'three' => ['beef-rib', [['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 40], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]],
+    'in a pot' => ['turkey-breast', [['cooker' => 'lidded-roaster', 'cooker_c' => 163, 'pull' => true]]],
+]);
