@@ -37,6 +37,19 @@ it('opens every sheet with nothing in anyone’s way, with text twice as large',
     }
 })->with([[640, 400, 'day'], [390, 844, 'night']]);
 
+it('opens what only a kitchen of one’s own has with nothing in anyone’s way, with text twice as large', function (int $width, int $height, string $light) {
+    $this->window($width, $height);
+    $this->join();
+    $this->open('/account');
+    $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
+    expect($this->barriers())->toBe([], "account, $light, $width");
+    $this->press('Close it…');
+    $this->sees('Delete everything');
+    expect($this->barriers())->toBe([], "leaving, $light, $width");
+    $this->browser->executeScript('document.documentElement.style.fontSize = "200%"');
+    expect($this->sticksOut())->toBe([], "leaving, text twice as large, $width");
+})->with([[640, 400, 'day'], [390, 844, 'night']]);
+
 it('opens the working of a figure with nothing in anyone’s way', function () {
     $this->window(390, 844);
     $this->enterDemo();

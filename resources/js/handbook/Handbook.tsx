@@ -6,7 +6,8 @@ import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
 import { useUnits } from '../units/units';
 import { useSay } from '../words/Said';
-import { CHAPTERS, entriesOf, found, type Entry } from './entries';
+import { CHAPTERS } from '../ui/chapters';
+import { entriesOf, found, type Entry } from './entries';
 
 /** What the trade knows, to be looked up by the fire: every figure with its source. */
 export function Handbook() {

@@ -1,25 +1,10 @@
 import type { Mix, Reference, Schemas } from '../api/types';
+import type { Chapter } from '../ui/chapters';
 import type { Formatter } from '../units/units';
 import { duration } from '../units/time';
 import type { Message } from '../words/say';
 
 type Handbook = Schemas['Handbook'];
-
-export const CHAPTERS = [
-  ['cuts', 'Cuts and their numbers'],
-  ['minimums', 'Safe minimums'],
-  ['keeping', 'Keeping'],
-  ['cautions', 'Cautions'],
-  ['clock', 'What goes by the clock'],
-  ['preparations', 'Before the fire'],
-  ['mixes', 'Mixes, for a kilogram of meat'],
-  ['hand', 'The hand test'],
-  ['fuels', 'Fuels'],
-  ['cookers', 'Cookers'],
-  ['units', 'Conversions'],
-] as const;
-
-export type Chapter = (typeof CHAPTERS)[number][0];
 
 /** One thing that can be looked up: its figures, what is said of it, where that is from. */
 export type Entry = {

@@ -6,7 +6,8 @@ import { reference, show } from '../testing';
 import { formatter } from '../units/units';
 import { say } from '../words/say';
 import { text } from '../words/testing';
-import { CHAPTERS, entriesOf, found } from './entries';
+import { CHAPTERS } from '../ui/chapters';
+import { entriesOf, found } from './entries';
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }));
 vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Working } from '../api/types';
 import { Said } from '../words/Said';
+import { chapterOf } from './chapters';
 
 /** A figure that opens to its working: inputs, rule and source. */
 export function Why({
@@ -57,15 +58,3 @@ export function Why({
     </Popover>
   );
 }
-
-/** Where the handbook speaks of a kind of number. */
-const ABOUT: readonly (readonly [RegExp, string])[] = [
-  [/safe|lethal|minimum/, '#minimums'],
-  [/under_60|keep|clock/, '#keeping'],
-  [/hand/, '#hand'],
-  [/fuel|coal|kg|refuel|kwh/, '#fuels'],
-  [/pull|core|peak|target|rest|feeds|portion/, '#cuts'],
-  [/cooker|vent|setting/, '#cookers'],
-];
-
-const chapterOf = (of: string): string => `/handbook${ABOUT.find(([about]) => about.test(of))?.[1] ?? ''}`;
