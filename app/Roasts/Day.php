@@ -66,7 +66,7 @@ final readonly class Day
                 isset($live[$i]) ? $live[$i]->pullC : null,
                 $diary->ticks(),
                 isset($live[$i]) ? $live[$i]->stageStartMinutes : null,
-                isset($live[$i]) && $diary->pulledAt($i) !== null ? $live[$i]->hotMinutes : null,
+                isset($live[$i]) && $diary->pulledAt($i) !== null ? self::staysHotMinutes($live[$i], $dishes[$i]->forecast) : null,
                 isset($live[$i]) && $live[$i]->advice?->act === AdviceAct::BackOn && $diary->carvedAt($i) === null,
             );
         }
@@ -78,6 +78,12 @@ final readonly class Day
     public static function live(Dish $dish, float $airC, Course $course, array $readings, Forecast $planned): LiveForecast
     {
         return LiveForecast::of($dish, $airC, $course, $readings, $planned->pullC, $dish->isBuried() ? $planned->cookMinutes->likely : 0.0);
+    }
+
+    /** As it was read; where nothing was, no longer than the slow end of the plan had it. */
+    private static function staysHotMinutes(LiveForecast $live, Forecast $planned): float
+    {
+        return $live->belief->newest === null ? min($live->hotMinutes, $planned->hotMinutes) : $live->hotMinutes;
     }
 
     /**

@@ -41,7 +41,8 @@ final readonly class Forecast
      * @param  float  $pullC  core at which it comes off
      * @param  float  $peakC  highest core, in the rest, as far as it is counted on
      * @param  float  $peakMinutes  when, likely
-     * @param  float  $under60Minutes  when the resting core is below 60 °C: at the pull where it never comes to that, INF when it has not been followed so far
+     * @param  float  $under60Minutes  when the resting core is below 60 °C: at the pull where it never comes to that, INF when it has not
+     *     been followed so far
      * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
      * @param  AtCarving  $atCarving  the slow end of the band, at the knife
      * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
