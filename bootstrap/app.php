@@ -8,6 +8,7 @@ use App\Http\Middleware\Observe;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Middleware\SameSite;
 use App\Http\Middleware\SessionsForCooks;
+use App\Http\Middleware\ThrottleHere;
 use App\Http\TakesNothingIn;
 use App\Observed\Scrubbed;
 use App\Words\Voice;
@@ -42,7 +43,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend([Observe::class, SafeHeaders::class]);
         $middleware->trustHosts(at: fn (): array => Hosts::asPatterns(), subdomains: false);
         $middleware->web(replace: [StartSession::class => SessionsForCooks::class, ValidateCsrfToken::class => SameSite::class]);
-        $middleware->alias(['no-store' => NoStore::class]);
+        $middleware->alias(['no-store' => NoStore::class, 'throttle-here' => ThrottleHere::class]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

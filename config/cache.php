@@ -6,6 +6,10 @@ return [
     'default' => env('CACHE_STORE', 'database'),
     'stores' => [
         'array' => ['driver' => 'array', 'serialize' => false],
+        // What each machine keeps for itself, where its workers share memory.
+        'machine' => function_exists('apcu_enabled') && apcu_enabled()
+            ? ['driver' => 'apc']
+            : ['driver' => env('CACHE_STORE', 'database'), 'connection' => null, 'table' => 'cache', 'lock_connection' => null, 'lock_table' => 'cache_locks'],
         'database' => ['driver' => 'database', 'connection' => null, 'table' => 'cache', 'lock_connection' => null, 'lock_table' => 'cache_locks'],
     ],
     'prefix' => 'diatherm',

@@ -29,13 +29,13 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::post('reset', [AccountController::class, 'reset'])->middleware('throttle:sign-in');
     Route::post('demo', [SessionController::class, 'demo'])->middleware('throttle:demo');
 
-    Route::prefix('hands/{key}')->middleware('throttle:hands')->where(['key' => '[A-Za-z0-9]{40}'])->group(function (): void {
+    Route::prefix('hands/{key}')->middleware('throttle-here:hands')->where(['key' => '[A-Za-z0-9]{40}'])->group(function (): void {
         Route::get('/', [HandsController::class, 'show']);
         Route::post('ticks', [HandsController::class, 'tick']);
         Route::delete('ticks/{id}', [HandsController::class, 'untick'])->where('id', ClientId::PATTERN);
     });
 
-    Route::middleware(['auth', 'throttle:compute'])->group(function (): void {
+    Route::middleware(['auth', 'throttle-here:compute'])->group(function (): void {
         Route::post('logout', [SessionController::class, 'logout']);
         Route::patch('me', [SessionController::class, 'update']);
         Route::prefix('account')->group(function (): void {
