@@ -36,6 +36,19 @@ const COOKED = [
     'turkey in a roaster' => [['cut' => 'turkey', 'mass_kg' => 6.4, 'taste' => 'done', 'start_c' => 3, 'stages' => [['cooker' => 'lidded-roaster', 'cooker_c' => 163, 'pull' => true]]], []],
 ];
 
+/** Fires that are asked for in another way. */
+const FIRED = [
+    'two on one kettle, an hour apart' => [[], ['dishes' => [
+        ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
+        ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]],
+    ]]],
+    'gas in a storm' => [['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'gas', 'cooker_c' => 250, 'pull' => true]]], ['wind_ms' => 14, 'air_c' => -5]],
+    'kettle kept low' => [['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'taste' => null, 'target_c' => 80, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 90, 'pull' => true]]], ['air_c' => 30, 'wind_ms' => 0]],
+    'lamb over coals laid by hand' => [['cut' => 'lamb-whole', 'mass_kg' => 14, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360, 'pull' => true]]], ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => [['x_cm' => -56, 'y_cm' => 0, 'kg' => 2], ['x_cm' => 19, 'y_cm' => 10, 'kg' => 3]]]]]],
+    'steaks on a grate, wood' => [['cut' => 'beef-fillet', 'mass_kg' => 2, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'open-grate', 'cooker_c' => 400, 'pull' => true]]], ['fires' => [['cooker' => 'open-grate', 'fuel' => 'hardwood']]]],
+    'pot on a wide rig' => [['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'rig' => ['kind' => 'pot', 'pot_cm' => 60], 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 200, 'until_core_c' => 40], ['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]]], []],
+];
+
 /** And with something to be said against it. */
 const CAUTIONED = [
     'duck hardly done' => [['cut' => 'duck', 'mass_kg' => 2.2, 'taste' => null, 'target_c' => 74, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 160, 'pull' => true]]], []],
@@ -67,7 +80,7 @@ function kept(string $name, mixed $what): void
 
 function cooked(string $name): Plan
 {
-    return Plan::of(Samples::roast(...COOKED[$name]), new DateTimeImmutable('2031-10-03T06:00:00+02:00'));
+    return Plan::of(Samples::roast(...(COOKED + FIRED)[$name]), new DateTimeImmutable('2031-10-03T06:00:00+02:00'));
 }
 
 it('forecasts as it is kept', function (string $name) {
@@ -89,7 +102,7 @@ it('tends fires as it is kept', function (string $name) {
         ],
         'more' => [$fire->plan->swingK(), $fire->plan->handSeconds(), $fire->plan->closeInC(), $fire->plan->lightMinutes()],
     ], cooked($name)->fires));
-})->with(array_keys(COOKED));
+})->with(array_keys(COOKED + FIRED));
 
 /** Shares of the plan's time and how far off the plan each reading is; when it was pulled and carved. */
 const AFTERNOONS = [
@@ -127,5 +140,5 @@ it('follows as it is kept', function (string $name) {
 })->with(['rack on a kettle', 'ducks on a spit on gas', 'lamb over wood', 'breast in the ground', 'shoulder, wrapped', 'rib, seared last']);
 
 it('keeps no figures that nobody works out', function () {
-    expect(glob(__DIR__.'/figures/*.txt'))->toHaveCount(2 * count(COOKED) + count(CAUTIONED) + 6);
+    expect(glob(__DIR__.'/figures/*.txt'))->toHaveCount(2 * count(COOKED) + count(CAUTIONED) + count(FIRED) + 6);
 });
