@@ -11,7 +11,8 @@ return [
     'connection' => null,
     'table' => 'sessions',
     'store' => null,
-    'lottery' => [2, 100],
+    // One request in a thousand sweeps up what has run out.
+    'lottery' => [1, 1000],
     'cookie' => env('SESSION_COOKIE', 'diatherm_session'),
     'path' => '/',
     'domain' => null,
