@@ -174,12 +174,17 @@ abstract class BrowserTest extends TestCase
 
     public function sees(string $words): void
     {
-        $this->until(fn (): bool => str_contains($this->text(), mb_strtolower($words)), "“{$words}” is on the screen.");
+        $this->until(fn (): bool => $this->shows($words), "“{$words}” is on the screen.");
+    }
+
+    public function shows(string $words): bool
+    {
+        return str_contains($this->text(), mb_strtolower($words));
     }
 
     public function seesNot(string $words): void
     {
-        $this->until(fn (): bool => ! str_contains($this->text(), mb_strtolower($words)), "“{$words}” is not on the screen.");
+        $this->until(fn (): bool => ! $this->shows($words), "“{$words}” is not on the screen.");
     }
 
     public function press(string $name): void

@@ -7,6 +7,8 @@ const KEY = 'diatherm.clock';
 /** The server's clock comes in whole seconds, and an answer takes a while: a difference below this is none. */
 const TELLING_MS = 3_000;
 
+const SLACK_MS = 500;
+
 let skewMs = Number(remembered()) || 0;
 
 function remembered(): string | null {
@@ -24,6 +26,8 @@ export function heardFromServer(date: string | null, asked: number): void {
   const now = Date.now();
   // An answer that was long on its way tells too little.
   if (now - asked > 10_000) return;
+  // It was at some moment while the question was out, in whole seconds: what is believed stands while that allows it.
+  if (skewMs > there - now - SLACK_MS && skewMs < there + 1_000 - asked + SLACK_MS) return;
   const ahead = there + 500 - (asked + now) / 2;
   const next = Math.abs(ahead) < TELLING_MS ? 0 : Math.round(ahead);
   if (Math.abs(next - skewMs) < TELLING_MS && next !== 0) return;

@@ -234,6 +234,19 @@ describe('the server’s clock', () => {
     expect(Math.abs(again.serverNow() - Date.now())).toBeLessThan(50);
   });
 
+  it('is not disturbed by an answer that took its time, nor by a busy device that came to it late', async () => {
+    const clock = await import('./clock');
+    for (const [sentAgo, saidAgo] of [
+      [9_000, 8_900],
+      [9_000, 4_000],
+      [9_000, 200],
+      [6_500, 6_400],
+    ] as const) {
+      clock.heardFromServer(new Date(Date.now() - saidAgo).toUTCString(), Date.now() - sentAgo);
+      expect(Math.abs(clock.serverNow() - Date.now())).toBeLessThan(50);
+    }
+  });
+
   it('pays no heed to what is no date, or was long on its way', async () => {
     const clock = await import('./clock');
     clock.heardFromServer('yesterday, I think', Date.now());

@@ -352,6 +352,23 @@ describe('live', () => {
     );
   });
 
+  it('undoes what was logged last, though it was done before the rest', async () => {
+    let events = [anEvent('note', 'Note', '2031-10-04T17:40:00Z', { note: 'Wind' })];
+    let id = '';
+    answering({
+      '/api/roasts/roast': () => cooking({ events }),
+      'POST /api/roasts/roast/events': (body: unknown) => {
+        id = (body as NewEvent).id;
+        events = [...events, { ...anEvent('turned', 'Turned', '2031-10-04T17:30:00Z'), id }];
+      },
+    });
+    open('/roasts/roast/live');
+    await userEvent.click(await screen.findByRole('button', { name: /^Turned/ }));
+    await screen.findByRole('button', { name: /^Undo Turned/ });
+    await userEvent.keyboard('u');
+    await waitFor(() => expect(call.mock.calls.map((one) => `${one[0]} ${one[1]}`)).toContain(`DELETE /api/roasts/roast/events/${id}`));
+  });
+
   it('undoes a way that was taken, and takes it back as it was', async () => {
     const roast = cooking({ events: [anEvent('way', 'Everything 40 min later', '2031-10-04T17:20:00Z')] });
     show(<Live roast={roast} />);

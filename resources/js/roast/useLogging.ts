@@ -23,12 +23,19 @@ type NewAct = {
 /** Logging and undoing: each act carries an id of its own, so that it is logged once however often it is sent. */
 export function useLogging(roast: Roast) {
   const time = (when?: number) => withOffset(new Date(when ?? serverNow()));
+  const [made, setMade] = useState<readonly string[]>([]);
+  /** An id for what is logged now. */
+  const born = () => {
+    const id = crypto.randomUUID();
+    setMade((before) => [...before, id]);
+    return id;
+  };
   const act = useRoastLog<NewAct>(roast.id, ({ when, ...input }) =>
-    post({ roast: roast.id, what: 'events', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
+    post({ roast: roast.id, what: 'events', body: { id: born(), at: time(when), ...input } }),
   );
   const read = useRoastLog<{ dish: number; place: string; celsius?: number; hand_s?: number; sure?: boolean; when?: number }>(
     roast.id,
-    ({ when, ...input }) => post({ roast: roast.id, what: 'readings', body: { id: crypto.randomUUID(), at: time(when), ...input } }),
+    ({ when, ...input }) => post({ roast: roast.id, what: 'readings', body: { id: born(), at: time(when), ...input } }),
   );
   const { kept } = useOutbox();
   const keptAs = (id: string) => kept.find((one) => one.body.id === id && one.refused === undefined);
@@ -77,7 +84,12 @@ export function useLogging(roast: Roast) {
     isPending: postBack.isPending || takeBack.isPending,
     error: postBack.error ?? takeBack.error,
   };
-  return { act, read, move, undo, undone, putBack };
+  /** What was logged last on this screen, whatever hour it was given; else the latest there is. */
+  const lastOf = (lines: readonly Logged[]): Logged | undefined => {
+    const id = [...made].reverse().find((one) => lines.some((line) => line.id === one));
+    return lines.find((line) => line.id === id) ?? lines[0];
+  };
+  return { act, read, move, undo, undone, putBack, lastOf };
 }
 
 /** Takes a pull back: the dish went on again and cooks on as it was; nothing where none is logged. */

@@ -78,7 +78,7 @@ export function Live({ roast }: { roast: Roast }) {
     if (next !== undefined) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   const undoLast = () => {
-    const last = history[0];
+    const last = log.lastOf(history);
     if (last !== undefined) log.undo.mutate({ what: last.what, id: last.id });
   };
   useKeys({
