@@ -8,6 +8,7 @@ use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Forecast;
+use Diatherm\Day\CameOff;
 use Diatherm\Day\Progress;
 use Diatherm\Live\AdviceAct;
 use Diatherm\Live\LiveForecast;
@@ -67,7 +68,7 @@ final readonly class Day
                 $diary->ticks(),
                 isset($live[$i]) ? $live[$i]->stageStartMinutes : null,
                 isset($live[$i]) && $diary->pulledAt($i) !== null ? self::staysHotMinutes($live[$i], $dishes[$i]->forecast) : null,
-                isset($live[$i]) && $live[$i]->advice?->act === AdviceAct::BackOn && $diary->carvedAt($i) === null,
+                isset($live[$i]) ? self::cameOff($live[$i], $diary->pulledAt($i)) : null,
             );
         }
 
@@ -78,6 +79,17 @@ final readonly class Day
     public static function live(Dish $dish, float $airC, Course $course, array $readings, Forecast $planned): LiveForecast
     {
         return LiveForecast::of($dish, $airC, $course, $readings, $planned->pullC, $dish->isBuried() ? $planned->cookMinutes->likely : 0.0);
+    }
+
+    private static function cameOff(LiveForecast $live, ?CarbonImmutable $pulledAt): ?CameOff
+    {
+        return match (true) {
+            $pulledAt === null => null,
+            $live->advice?->act === AdviceAct::BackOn => CameOff::TooSoon,
+            $live->advice?->act === AdviceAct::Read => CameOff::Unread,
+            $live->belief->wasReadBy(60.0 * $live->cookMinutes->likely) => CameOff::AsRead,
+            default => CameOff::WorkedOut,
+        };
     }
 
     /** As it was read; where nothing was, no longer than the slow end of the plan had it. */

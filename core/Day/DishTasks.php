@@ -178,9 +178,7 @@ final class DishTasks
             }
         }
         array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
-        $task = $made->pulledAt === null || $made->pullC === null
-            ? DishWords::pulling($dish, $pullC)
-            : DishWords::pulled($dish, $made->pullC, $made->goesBack);
+        $task = $made->cameOff === null ? DishWords::pulling($dish, $pullC) : DishWords::pulled($dish, $pullC, $made->cameOff);
         $entries[] = new Entry(
             $id('pull'),
             $number,
@@ -202,9 +200,7 @@ final class DishTasks
             Act::Carve,
             $carveAt,
             Message::of($dish->cut->isPerishable() ? 'sheet.carve' : 'sheet.dish_up', dish: $dish->name),
-            $made->goesBack
-                ? Message::notes(Message::of('sheet.not_as_it_is'), Message::of('words.text', text: $dish->cut->carve))
-                : Message::of('words.text', text: $dish->cut->carve),
+            DishWords::carving($dish, $made->cameOff),
             // Not before it has rested, whatever else hands have to do.
             earliest: $rested,
             minutes: Timing::carveMinutes($dish),
@@ -264,7 +260,7 @@ final class DishTasks
     ): array {
         $dish = $forecast->dish;
         $minutes = ($carveAt->getTimestamp() - $pullAt->getTimestamp()) / 60.0;
-        if ($minutes < 1.0 || $made->goesBack) {
+        if ($minutes < 1.0 || $made->cameOff === CameOff::TooSoon) {
             return [];
         }
         $allowed = Clocks::allowedMinutes($roast->airC);

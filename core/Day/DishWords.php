@@ -62,15 +62,29 @@ final class DishWords
     }
 
     /** The pull, once it was: what it came off with, and whether that will do. */
-    public static function pulled(Dish $dish, float $coreC, bool $goesBack): Task
+    public static function pulled(Dish $dish, float $coreC, CameOff $cameOff): Task
     {
+        $known = in_array($cameOff, [CameOff::AsRead, CameOff::TooSoon], true);
+
         return new Task(
             Message::of('sheet.pull', dish: $dish->name),
             Message::note(
-                Message::of('sheet.came_off_at', core: Quantity::celsius($coreC)),
-                $goesBack ? Message::of('sheet.goes_back_on') : null,
+                Message::of($known ? 'sheet.came_off_at' : 'sheet.came_off_unread', core: Quantity::celsius($coreC)),
+                $cameOff === CameOff::TooSoon ? Message::of('sheet.goes_back_on') : null,
             ),
         );
+    }
+
+    /** The knife; and what has to be done before it. */
+    public static function carving(Dish $dish, ?CameOff $cameOff): Message
+    {
+        $how = Message::of('words.text', text: $dish->cut->carve);
+
+        return match ($cameOff) {
+            CameOff::TooSoon => Message::notes(Message::of('sheet.not_as_it_is'), $how) ?? $how,
+            CameOff::Unread => Message::notes(Message::of('sheet.read_it_first'), $how) ?? $how,
+            default => $how,
+        };
     }
 
     /** The turn from one step to the next. */

@@ -14,7 +14,7 @@ final readonly class Progress
      * @param  Spread|null  $cookMinutes  from on to the pull, as the readings have it
      * @param  float|null  $pullC  core at which to pull; once it was, what it came off with
      * @param  float|null  $hotMinutes  how long it stays at 57 °C or more after the pull that was logged, as the readings have it
-     * @param  bool  $goesBack  whether it was pulled too soon to be safe at the knife
+     * @param  CameOff|null  $cameOff  how that is known, and whether it will do; null while it is on, and where nobody followed it
      * @param  array<int, float>|null  $stageMinutes  from on to each stage, as the readings have it
      * @param  array<string, \DateTimeImmutable>  $done  ids of run sheet entries that were ticked
      */
@@ -28,7 +28,7 @@ final readonly class Progress
         public array $done = [],
         public ?array $stageMinutes = null,
         public ?float $hotMinutes = null,
-        public bool $goesBack = false,
+        public ?CameOff $cameOff = null,
     ) {
     }
 
@@ -43,7 +43,7 @@ final readonly class Progress
             $this->pulledAt === null ? null : $there($this->pulledAt),
             $this->carvedAt === null ? null : $there($this->carvedAt),
             $this->cookMinutes, $this->pullC, array_map($there, $this->done), $this->stageMinutes,
-            $this->hotMinutes, $this->goesBack,
+            $this->hotMinutes, $this->cameOff,
         );
     }
 }

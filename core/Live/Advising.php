@@ -174,17 +174,20 @@ final class Advising
         if ($atCarving->safe || $safe->coreC === null) {
             return null;
         }
-        $read = $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0) - self::FRESH_S;
+        $read = $belief->wasReadBy($course->pulledS ?? 0.0);
         if ($dish->targetC < $safe->coreC - 0.5) {
             // Chosen below what is safe for all: but what was chosen it should have.
-            return $atCarving->hottestC >= $dish->targetC - self::SHORT_K ? null : self::backOn(
-                self::backOnMinutes($dish, $airC, $guess, $coreNowC, $dish->targetC),
-                Message::of(
-                    $read ? 'advice.short_of_its_target_as_read' : 'advice.short_of_its_target_as_computed',
-                    core_now: Quantity::celsius(floor($coreNowC)),
-                    target: Quantity::celsius($dish->targetC),
-                ),
+            $short = fn (string $id): Message => Message::of(
+                $id, core_now: Quantity::celsius(floor($coreNowC)), target: Quantity::celsius($dish->targetC),
             );
+
+            return match (true) {
+                $atCarving->hottestC >= $dish->targetC - self::SHORT_K => null,
+                ! $read => self::readFirst($short('advice.short_of_its_target_as_computed')),
+                default => self::backOn(
+                    self::backOnMinutes($dish, $airC, $guess, $coreNowC, $dish->targetC), $short('advice.short_of_its_target_as_read'),
+                ),
+            };
         }
         if ($atCarving->hottestC >= $safe->coreC - 0.25) {
             return new Advice(
@@ -200,6 +203,15 @@ final class Advising
             );
         }
         $minutes = self::backOnMinutes($dish, $airC, $guess, $coreNowC, $safe->coreC);
+        $short = fn (string $id): Message => Message::of(
+            $id, core_now: Quantity::celsius(floor($coreNowC)), safe: $safe->name, core: Quantity::celsius($safe->coreC),
+        );
+        if (! $read) {
+            return self::readFirst(Message::sentences(
+                $short('advice.short_as_computed'),
+                $minutes === null ? null : Message::of('advice.where_nothing_reads_it', minutes: Quantity::minutes($minutes)),
+            ));
+        }
         $hold = $safe->lethality === null || $atCarving->log10 === null
             ? INF
             : (1.0 - min(1.0, $atCarving->log10 / $safe->lethality->log10)) * $safe->lethality->seconds($coreNowC) / 60.0;
@@ -214,20 +226,13 @@ final class Advising
             ),
         };
 
-        return self::backOn(
-            $minutes,
-            Message::sentences(
-                Message::of(
-                    $read
-                        ? 'advice.short_as_read'
-                        : 'advice.short_as_computed',
-                    core_now: Quantity::celsius(floor($coreNowC)),
-                    safe: $safe->name,
-                    core: Quantity::celsius($safe->coreC),
-                ),
-                $held,
-            ),
-        );
+        return self::backOn($minutes, Message::sentences($short('advice.short_as_read'), $held));
+    }
+
+    /** What is only worked out is read before it is carved, or put back for nothing. */
+    private static function readFirst(Message $why): Advice
+    {
+        return new Advice(AdviceAct::Read, Message::of('advice.read_it_before_it_is_carved'), $why);
     }
 
     private static function backOn(?float $minutes, Message $why): Advice

@@ -35,6 +35,9 @@ final readonly class Belief
     /** A pace told by readings is known to such a factor, one in ten to either side. Common practice. */
     private const PACE_DOUBT = 1.4;
 
+    /** A core read so long before the pull is known at it, s. */
+    private const READ_NEAR_S = 900.0;
+
     /** The earliest that a model is taken to have begun to warm, s. */
     private const BEGUN_S = 60.0;
 
@@ -152,6 +155,12 @@ final readonly class Belief
     public function disagrees(): bool
     {
         return abs($this->offK) > self::EXPLAINED_K;
+    }
+
+    /** Whether the core was read so near a moment, or after it, that it is known there and not only worked out. */
+    public function wasReadBy(float $seconds): bool
+    {
+        return $this->newest !== null && $this->newest->seconds >= $seconds - self::READ_NEAR_S;
     }
 
     public function coreAt(float $seconds): float

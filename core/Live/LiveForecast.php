@@ -45,9 +45,6 @@ final readonly class LiveForecast
     /** Where readings steer, such a share of what was carried forward since the newest is in doubt. */
     private const CARRIED_DOUBT = 0.4;
 
-    /** A core read so near the pull or after it, s, is judged as read; one that was computed by its low end. */
-    private const READ_NEAR_S = 900.0;
-
     /**
      * @param  Spread  $cookMinutes  from on to the pull; exact once it was pulled
      * @param  list<float>  $stageStartMinutes  when each stage began or is likely to begin
@@ -312,8 +309,8 @@ final readonly class LiveForecast
     {
         $carveS = $course->carvedS ?? $offS + 60.0 * $dish->leastRestMinutes();
         [$seconds, $coreC] = $trace->upTo($carveS);
-        $read = $belief->newest !== null && $belief->newest->seconds >= $offS - self::READ_NEAR_S;
-        $lower = $read ? 0.0 : $now->likely - $now->low;
+        // What was read is judged as it is, what was worked out by its low end.
+        $lower = $belief->wasReadBy($offS) ? 0.0 : $now->likely - $now->low;
         // Of a climb that was not read, no more than may be counted on.
         $resting = $belief->newest !== null && $belief->newest->seconds >= $offS ? $belief->newest->celsius : -INF;
         $most = max($resting, $trace->coreAt($offS) + $dish->carryover()->creditK);

@@ -58,3 +58,25 @@ it('says what it came off with, and sends back what is not safe', function (stri
         expect($live['under_60_at'])->toBe($shown['plan']['dishes'][0]['pulled_at']);
     }
 })->with(array_keys(CAME_OFF))->with([20.0, 34.0, 48.0, 80.0]);
+
+it('asks for a reading of what nobody read, and states no figure as read', function (string $name, float $share) {
+    $roast = $this->roast(CAME_OFF[$name]);
+    $likely = $this->getJson("/api/roasts/{$roast->id}")->json('plan.dishes.0.cook_minutes.likely');
+    $this->log($roast, 'on', max(2, (int) ($share * $likely)))->assertSuccessful();
+    $this->log($roast, 'pulled')->assertSuccessful();
+    $shown = $this->getJson("/api/roasts/{$roast->id}")->json();
+    $live = $shown['plan']['dishes'][0]['live'];
+    $sheet = array_column($shown['plan']['run_sheet'], null, 'act');
+    $asks = ($live['advice']['act'] ?? '') === 'read';
+    expect($live['advice']['act'] ?? 'none')->toBeIn(['none', 'read', 'wait'])
+        ->and(said($sheet['pull']['detail']))->toStartWith('Worked out, not read')->not->toContain('back on the heat')
+        ->and(str_contains(said($sheet['carve']['detail']), 'Read it first'))->toBe($asks);
+    // Half of its time is enough for nothing; source of a minimum for each: USDA FSIS, Safe Minimum Internal Temperature Chart.
+    if ($share < 0.6) {
+        expect($asks)->toBeTrue();
+    }
+    // Once it is carved nothing is asked any more, and nothing was counted on.
+    $this->log($roast, 'carved')->assertSuccessful();
+    $carved = array_column($this->getJson("/api/roasts/{$roast->id}")->json('plan.run_sheet'), null, 'act');
+    expect(said($carved['pull']['detail']))->toStartWith('Worked out, not read')->and(said($carved['carve']['detail']))->not->toContain('Read it');
+})->with(array_keys(array_diff_key(CAME_OFF, ['steaks seared last' => true])))->with([0.5, 1.0, 1.6]);

@@ -30,6 +30,15 @@ export function Table({ roast }: { roast: Roast }) {
   );
 }
 
+/** Beside what was pressed, refused or not reached. */
+function Trouble({ error }: { error: Error | null }) {
+  return error === null ? null : (
+    <p role="alert" className="mt-2 font-semibold text-ember">
+      {error.message}
+    </p>
+  );
+}
+
 const BEFORE_PULL_MINUTES = 15;
 
 /** What is eaten late is kept at this or more. */
@@ -41,7 +50,6 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
-  const trouble = log.act.error ?? log.undo.error;
   const zone = roast.plan.time_zone;
   const [when, setWhen] = useState<Moment>(NOW);
   const moment = momentOf(when, zone);
@@ -106,6 +114,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           )}
         </div>
         <CoreAdvice dish={dish} onBack={backOn(roast, index, log)} />
+        <Trouble error={log.undo.error} />
         <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
@@ -139,11 +148,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               Carved
             </button>
           )}
-          {trouble !== null && (
-            <p role="alert" className="font-semibold text-ember">
-              {trouble.message}
-            </p>
-          )}
+          <Trouble error={log.act.error} />
         </div>
       </section>
       <section aria-label="Carve and keep">
