@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { Wrong } from '../ui/Failure';
 import { Link, useLocation } from 'react-router';
 import { useOutbox } from '../api/outbox';
 import { useRoast } from '../api/queries';
@@ -113,11 +114,7 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
             </Link>
           )}
         </div>
-        {log.act.isError && (
-          <p role="alert" className="font-semibold text-ember">
-            {log.act.error.message}
-          </p>
-        )}
+        <Wrong error={log.act.error} />
       </div>
     </div>
   );

@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
@@ -71,11 +72,7 @@ export function NewCooker({ open, reference, onClose, onAdded }: Props) {
         {chosen !== undefined && <FactFields facts={chosen.facts} values={facts} onChange={setFacts} errors={errors} />}
         <p className="label">What you leave empty is taken as usual, and can be changed later.</p>
         {chosen !== undefined && chosen.note !== '' && <p className="border-l-[3px] border-water pl-3">{chosen.note}</p>}
-        {trouble !== '' && (
-          <p role="alert" className="font-semibold text-ember">
-            {trouble}
-          </p>
-        )}
+        <Wrong error={trouble} />
         <button type="submit" className="push push-main min-h-14 text-lg">
           Add it
         </button>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Failure } from '../ui/Failure';
 import { call, Refused } from '../api/client';
 import type { BodyOf } from '../api/contract';
 import { useCookerChange } from '../api/queries';
@@ -76,11 +77,7 @@ export function Trial({ cooker }: { cooker: OwnCooker }) {
         <NumberField label="Wind" of={{ unit: 'm/s' }} value={wind} errors={errors.wind_ms} onChange={setWind} />
       </div>
       {errors.settings !== undefined && <p className="font-semibold text-ember">{errors.settings.join(' ')}</p>}
-      {log.error !== null && !(log.error instanceof Refused) && (
-        <p role="alert" className="font-semibold text-ember">
-          {log.error.message}
-        </p>
-      )}
+      <Failure error={log.error} />
       <button type="submit" className="push push-main" disabled={log.isPending}>
         Log it
       </button>

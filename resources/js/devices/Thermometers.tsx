@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { call, Refused } from '../api/client';
 import { keys } from '../api/queries';
@@ -182,11 +183,7 @@ function Hanging({
           );
         })}
       </div>
-      {save.isError && (
-        <p role="alert" className="mt-1 font-semibold text-ember">
-          {save.error.message}
-        </p>
-      )}
+      <Wrong error={save.error} className="mt-1" />
       <p className="mt-1 flex flex-wrap gap-x-4">
         <button type="button" className="text-push" onClick={onToken}>
           A new token

@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../ui/Failure';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -89,11 +90,7 @@ function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; off
           No connection: this is how it stood at {clock(hands.now)}.
         </p>
       )}
-      {trouble !== null && (
-        <p role="alert" className="mt-2 font-semibold text-ember">
-          {trouble.message}
-        </p>
-      )}
+      <Wrong error={trouble} className="mt-2" />
       {next === undefined ? (
         <p className="wide mt-4 text-2xl">Nothing left to do.</p>
       ) : (

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Wrong } from '../ui/Failure';
 import type { BrokenRoast } from '../api/types';
 import { Said } from '../words/Said';
 import { day } from '../units/time';
@@ -56,11 +57,7 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
         answer={(plan, shown) => <Food plan={plan} shown={shown} />}
         actions={(plan, sound) => (
           <>
-            {kept.trouble !== '' && (
-              <p role="alert" className="font-semibold text-ember">
-                {kept.trouble}
-              </p>
-            )}
+            <Wrong error={kept.trouble} />
             <button type="button" className="push push-main" disabled={plan === null || !sound} onClick={() => void kept.keep(draft)}>
               Keep it mended
             </button>

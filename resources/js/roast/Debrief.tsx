@@ -1,4 +1,5 @@
 import { FileButton } from '../ui/FileButton';
+import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/client';
@@ -159,11 +160,7 @@ function ReadingsImport({ roast }: { roast: Roast }) {
       <FileButton accept=".csv,text/csv" onText={(text) => add.mutate(text)}>
         Add readings from a table
       </FileButton>
-      {add.isError && (
-        <p role="alert" className="font-semibold text-ember">
-          {add.error.message}
-        </p>
-      )}
+      <Wrong error={add.error} />
     </>
   );
 }

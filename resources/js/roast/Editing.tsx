@@ -1,4 +1,5 @@
 import { useMemo, useState, type ReactNode } from 'react';
+import { Wrong } from '../ui/Failure';
 import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { toDraft, type Draft } from './draft';
@@ -48,11 +49,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
             {draft !== null && Object.keys(kept.errors).length > 0 && (
               <p className="font-semibold text-ember">{Object.values(kept.errors).flat().join(' ')}</p>
             )}
-            {kept.trouble !== '' && (
-              <p role="alert" className="font-semibold text-ember">
-                {kept.trouble}
-              </p>
-            )}
+            <Wrong error={kept.trouble} />
             {draft !== null && (
               <div className="flex flex-wrap gap-2">
                 <button type="button" className="push push-main" disabled={!sound} onClick={() => void save()}>

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { call } from '../api/client';
 import { keys } from '../api/queries';
@@ -66,11 +67,7 @@ export function HandsLink({ roast }: { roast: Roast }) {
           </button>
         )}
       </div>
-      {trouble !== null && (
-        <p role="alert" className="font-semibold text-ember">
-          {trouble.message}
-        </p>
-      )}
+      <Wrong error={trouble} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { Wrong } from '../ui/Failure';
 import { call } from '../api/client';
 import { useCookerChange, useCookers } from '../api/queries';
 import type { OwnCooker, Roast } from '../api/types';
@@ -50,11 +51,7 @@ function OneCooker({ cooker, roast, read }: { cooker: OwnCooker; roast: Roast; r
           None of them was settled: a lid or a new setting was too near.
         </p>
       )}
-      {learn.error !== null && (
-        <p role="alert" className="mt-2 font-semibold text-ember">
-          {learn.error.message}
-        </p>
-      )}
+      <Wrong error={learn.error} className="mt-2" />
     </div>
   );
 }

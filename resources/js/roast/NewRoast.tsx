@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { call, Refused } from '../api/client';
@@ -149,11 +150,7 @@ function Writing({ title, start, way, onBack, note = '' }: WritingProps) {
             {plan !== null && <TimeSkewer plan={plan} now={now} />}
             {plan !== null && sound && <TooLate plan={plan} now={now} onMove={(serve_at) => setDraft({ ...draft, serve_at })} />}
             {plan !== null && sound && <OtherWays plan={plan} draft={draft} onChange={setDraft} />}
-            {trouble !== '' && (
-              <p role="alert" className="font-semibold text-ember">
-                {trouble}
-              </p>
-            )}
+            <Wrong error={trouble} />
             <div className="fixed inset-x-0 bottom-[56px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
               {plan !== null && sound && (
                 <p className="mb-1.5 flex justify-between gap-3 font-semibold md:hidden">

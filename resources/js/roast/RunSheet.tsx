@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { Wrong } from '../ui/Failure';
 import type { Entry, Roast } from '../api/types';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -54,11 +55,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
   return (
     <section className="opens" aria-label="Run sheet">
       <TooLate plan={roast.plan} now={now} />
-      {trouble !== null && (
-        <p role="alert" className="mb-2 font-semibold text-ember">
-          {trouble.message}
-        </p>
-      )}
+      <Wrong error={trouble} className="mb-2" />
       <div className="no-print mb-2">
         <When label="Done" value={when} onChange={setWhen} zone={roast.plan.time_zone} />
       </div>

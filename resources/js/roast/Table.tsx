@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useReference } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
+import { Wrong } from '../ui/Failure';
 import { Hour } from '../ui/Hour';
 import { Answer } from '../ui/Answer';
 import { useNow } from '../ui/useNow';
@@ -27,15 +28,6 @@ export function Table({ roast }: { roast: Roast }) {
       <DishSwitch dishes={roast.plan.dishes} index={index} onChange={setChosen} />
       <Resting roast={roast} dish={dish} index={index} />
     </>
-  );
-}
-
-/** Beside what was pressed, refused or not reached. */
-function Trouble({ error }: { error: Error | null }) {
-  return error === null ? null : (
-    <p role="alert" className="mt-2 font-semibold text-ember">
-      {error.message}
-    </p>
   );
 }
 
@@ -114,7 +106,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           )}
         </div>
         <CoreAdvice dish={dish} onBack={backOn(roast, index, log)} />
-        <Trouble error={log.undo.error} />
+        <Wrong error={log.undo.error} className="mt-2" />
         <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
@@ -148,7 +140,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               Carved
             </button>
           )}
-          <Trouble error={log.act.error} />
+          <Wrong error={log.act.error} />
         </div>
       </section>
       <section aria-label="Carve and keep">

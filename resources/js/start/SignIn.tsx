@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../ui/Failure';
 import { useState, type FormEvent } from 'react';
 import type { Me } from '../api/types';
 import { call, Refused } from '../api/client';
@@ -83,11 +84,7 @@ export function SignIn({ demo }: { demo: boolean }) {
               <input type="checkbox" name="remember" defaultChecked className="h-6 w-6 accent-[var(--ember)]" />
               <span>This device is mine: stay signed in</span>
             </label>
-            {trouble !== '' && (
-              <p role="alert" className="font-semibold text-ember">
-                {trouble}
-              </p>
-            )}
+            <Wrong error={trouble} />
             <button type="submit" className="push push-main" disabled={busy}>
               {joining ? 'Open the kitchen' : 'Sign in'}
             </button>

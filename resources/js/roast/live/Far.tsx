@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Wrong } from '../../ui/Failure';
 import { Link } from 'react-router';
 import type { Roast } from '../../api/types';
 import { Hour } from '../../ui/Hour';
@@ -77,11 +78,7 @@ export function Far({ roast }: { roast: Roast }) {
           </button>
         </footer>
       )}
-      {log.act.isError && (
-        <p role="alert" className="font-semibold text-ember">
-          {log.act.error.message}
-        </p>
-      )}
+      <Wrong error={log.act.error} />
     </div>
   );
 }

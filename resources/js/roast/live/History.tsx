@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Wrong } from '../../ui/Failure';
 import type { Roast } from '../../api/types';
 import { Sheet } from '../../ui/Sheet';
 import { When, momentOf, type Moment } from '../../ui/When';
@@ -74,11 +75,7 @@ function Moving({ line, roast, log, onDone }: { line: Logged; roast: Roast; log:
         {line.words}, logged for <strong>{clock(line.at)}</strong>.
       </p>
       <When label="Done" value={when} onChange={setWhen} zone={zone} />
-      {log.move.error !== null && (
-        <p role="alert" className="font-semibold text-ember">
-          {log.move.error.message}
-        </p>
-      )}
+      <Wrong error={log.move.error} />
       <button
         type="button"
         className="push push-main"

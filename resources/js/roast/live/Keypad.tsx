@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { Wrong } from '../../ui/Failure';
 import { Segments } from '../../ui/Segments';
 import { Sheet } from '../../ui/Sheet';
 import { NOW, When, type Moment } from '../../ui/When';
@@ -107,11 +108,7 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
           Read a while ago?
         </button>
       )}
-      {error !== '' && (
-        <p role="alert" className="font-semibold text-ember">
-          {error}
-        </p>
-      )}
+      <Wrong error={error} />
       {question === null ? (
         <div className="grid grid-flow-col gap-2">
           <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={() => save(false)}>

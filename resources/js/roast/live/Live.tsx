@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Wrong } from '../../ui/Failure';
 import { Link } from 'react-router';
 import { Refused } from '../../api/client';
 import { useReference } from '../../api/queries';
@@ -194,11 +195,7 @@ export function Live({ roast }: { roast: Roast }) {
               <Act name="The day changes" letter="W" onClick={() => setWays({ asked: null })} />
             </div>
           </div>
-          {trouble !== null && (
-            <p role="alert" className="font-semibold text-ember">
-              {trouble.message}
-            </p>
-          )}
+          <Wrong error={trouble} />
           {log.undone !== null && (
             <p role="status" className="flex items-center justify-between gap-3 border-l-[3px] border-water pl-3">
               Undone.

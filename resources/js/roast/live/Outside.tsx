@@ -1,4 +1,5 @@
 import type { Roast } from '../../api/types';
+import { Wrong } from '../../ui/Failure';
 import { call } from '../../api/client';
 import { useRoastChange, useWeather } from '../../api/queries';
 import { at } from '../../units/time';
@@ -34,11 +35,7 @@ export function Outside({ roast, now }: { roast: Roast; now: number }) {
       <button type="button" className="push" disabled={take.isPending} onClick={() => take.mutate(comes)}>
         Plan by it
       </button>
-      {take.isError && (
-        <p role="alert" className="basis-full font-semibold text-ember">
-          {take.error.message}
-        </p>
-      )}
+      <Wrong error={take.error} className="basis-full" />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../../ui/Failure';
 import { call } from '../../api/client';
 import { keys, useOwnSides } from '../../api/queries';
 import { NumberField } from '../../ui/NumberField';
@@ -61,11 +62,7 @@ export function OwnSide({ side, index, errors, onChange }: Props) {
           </>
         )}
       </p>
-      {trouble !== null && (
-        <p role="alert" className="font-semibold text-ember">
-          {trouble.message}
-        </p>
-      )}
+      <Wrong error={trouble} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Wrong } from '../../ui/Failure';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
 import type { Reference } from '../../api/types';
@@ -207,11 +208,7 @@ function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: stri
           Open a side that someone gave you
         </FileButton>
       </p>
-      {open.isError && (
-        <p role="alert" className="font-semibold text-ember">
-          {open.error.message}
-        </p>
-      )}
+      <Wrong error={open.error} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Wrong } from '../../ui/Failure';
 import { serverNow } from '../../api/clock';
 import { useWeather } from '../../api/queries';
 import { at } from '../../units/time';
@@ -35,17 +36,9 @@ export function TakeWeather({ draft, onChange }: { draft: Draft; onChange: (draf
       <button type="button" className="text-push justify-self-start" onClick={here}>
         Where I am now
       </button>
-      {trouble !== '' && (
-        <p role="alert" className="font-semibold text-ember">
-          {trouble}
-        </p>
-      )}
+      <Wrong error={trouble} />
       {placed && !near && <p className="label">The weather is known for the next nine days.</p>}
-      {weather.isError && (
-        <p role="alert" className="font-semibold text-ember">
-          {weather.error.message}
-        </p>
-      )}
+      <Wrong error={weather.error} />
       {comes !== null && (
         <p className="flex flex-wrap items-center gap-x-3">
           <span>Then: {weatherWords(comes, format)}</span>

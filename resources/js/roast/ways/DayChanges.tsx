@@ -1,4 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
+import { Wrong } from '../../ui/Failure';
 import { useState } from 'react';
 import { call } from '../../api/client';
 import { useRoastChange } from '../../api/queries';
@@ -92,11 +93,7 @@ export function DayChanges({ roast, open, asked, onClose }: { roast: Roast; open
         </ul>
       )}
       {ask.isPending && <Loading what="each way to its end" />}
-      {trouble !== null && (
-        <p role="alert" className="mb-3 font-semibold text-ember">
-          {trouble.message}
-        </p>
-      )}
+      <Wrong error={trouble} className="mb-3" />
       {ask.data !== undefined && (
         <Offers
           answer={ask.data}

@@ -1,4 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
+import { Wrong } from '../../ui/Failure';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { call } from '../../api/client';
@@ -47,11 +48,7 @@ export function OtherWays({ plan, draft, onChange }: { plan: Plan; draft: Draft;
       </div>
       <Sheet title="Side by side" open={open} onClose={() => setOpen(false)} wide>
         {ask.isPending && <Loading what="each way to its end" />}
-        {ask.error !== null && (
-          <p role="alert" className="mb-3 font-semibold text-ember">
-            {ask.error.message}
-          </p>
-        )}
+        <Wrong error={ask.error} className="mb-3" />
         {ask.data !== undefined && (
           <Offers
             answer={ask.data}
