@@ -68,11 +68,13 @@ export function RunSheet({ roast }: { roast: Roast }) {
               {newDay && <h2 className="label pt-3 pb-1 first-letter:uppercase">{day(entry.at, now)}</h2>}
               <div
                 className={clsx(
-                  'grid grid-cols-[3.6rem_4px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-hair py-1 md:grid-cols-[4.5rem_4px_minmax(0,17rem)_minmax(0,1fr)_6rem_auto]',
+                  'grid grid-cols-[var(--hour)_4px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-hair py-1 md:grid-cols-[var(--hour)_4px_minmax(0,17rem)_minmax(0,1fr)_6rem_auto]',
                   entry.done && 'text-soft',
                 )}
               >
-                <span className={clsx('wide text-[1.25rem]', entry.id === nextId && 'text-ember')}>{clock(entry.at)}</span>
+                <span className={clsx('wide text-[1.25rem] whitespace-nowrap', entry.id === nextId && 'text-ember')}>
+                  {clock(entry.at)}
+                </span>
                 <span className={clsx('h-full min-h-9 w-1 rounded-full', RULES[entry.act] ?? 'bg-hair')} />
                 <span className="min-w-0 py-1">
                   <span className={clsx('block font-semibold', entry.done && 'line-through decoration-1')}>

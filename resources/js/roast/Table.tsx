@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useState } from 'react';
 import { useReference } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
@@ -136,7 +137,11 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             </button>
           )}
           {dish.status === 'resting' && (
-            <button type="button" className="push push-main min-h-14 px-6 text-lg" onClick={() => did('carved')}>
+            <button
+              type="button"
+              className={clsx('push min-h-14 px-6 text-lg', dish.live?.advice?.act !== 'back_on' && 'push-main')}
+              onClick={() => did('carved')}
+            >
               Carved
             </button>
           )}

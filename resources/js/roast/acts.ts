@@ -1,4 +1,4 @@
-import type { Entry, EventKind, FileDish, Plan, Roast, RoastSummary } from '../api/types';
+import type { Entry, EventKind, FileDish, FollowedDish, Plan, Roast, RoastSummary } from '../api/types';
 import { at } from '../units/time';
 
 /** When a dish's act is due, ms. */
@@ -11,6 +11,10 @@ export function entryAt(plan: Plan, dish: number, act: Entry['act']): number | n
 export function toDo(plan: Plan): Entry[] {
   return plan.run_sheet.filter((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve');
 }
+
+/** Whether a dish came off too soon for this: it is not carved but put back. */
+export const goesBack = (entry: Entry, dishes: readonly FollowedDish[]): boolean =>
+  entry.act === 'carve' && entry.dish !== null && dishes[entry.dish]?.live?.advice?.act === 'back_on';
 
 const BY_CHORE: Record<string, EventKind> = { baste: 'basted', spray: 'basted', turn: 'turned', rotate: 'turned', fuel: 'fuel' };
 

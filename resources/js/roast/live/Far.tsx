@@ -8,8 +8,8 @@ import { useKeys } from '../../ui/useKeys';
 import { at, countdown } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Said } from '../../words/Said';
-import { eventFor, mainDish, toDo } from '../acts';
-import { useLogging } from '../useLogging';
+import { eventFor, goesBack, mainDish, toDo } from '../acts';
+import { backOn, useLogging } from '../useLogging';
 import { coreNow } from './coreNow';
 
 /** To be read from two metres, by a fire: one core, when it comes off, what is next; the whole screen and nothing else. */
@@ -21,9 +21,12 @@ export function Far({ roast }: { roast: Roast }) {
   const index = chosen ?? mainDish(roast);
   const dish = roast.plan.dishes[index];
   const next = toDo(roast.plan)[0];
+  const back = next !== undefined && goesBack(next, roast.plan.dishes) ? roast.plan.dishes[next.dish ?? 0]?.live?.advice : undefined;
   const others = roast.plan.dishes.length;
   const done = () => {
-    if (next !== undefined) log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+    if (next === undefined) return;
+    if (back) backOn(roast, next.dish ?? 0, log)?.();
+    else log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   useKeys({ d: done });
   if (dish === undefined) return null;
@@ -67,18 +70,18 @@ export function Far({ roast }: { roast: Roast }) {
       {next !== undefined && (
         <footer className="grid items-center gap-x-6 gap-y-3 border-t-[3px] border-ink pt-3 sm:grid-cols-[minmax(0,1fr)_auto_auto]">
           <p className="wide text-[clamp(1.75rem,6vw,4rem)] leading-none">
-            <Said>{next.title}</Said>
+            <Said>{back?.words ?? next.title}</Said>
           </p>
           <p className="wide text-[clamp(2.5rem,9vw,6rem)] leading-none text-ember">
-            {at(next.at) < now && '+'}
-            {countdown(at(next.at) - now)}
+            {!back && at(next.at) < now && '+'}
+            {!back && countdown(at(next.at) - now)}
           </p>
           <button type="button" className="push push-ember min-h-20 px-10 text-2xl" disabled={log.act.isPending} onClick={done}>
-            Done
+            {back ? 'It is back on' : 'Done'}
           </button>
         </footer>
       )}
-      <Wrong error={log.act.error} />
+      <Wrong error={log.act.error ?? log.undo.error} />
     </div>
   );
 }

@@ -11,7 +11,7 @@ import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
-import { choreFor, COOKER, eventFor, mainDish, toDo } from '../acts';
+import { choreFor, COOKER, eventFor, goesBack, mainDish, toDo } from '../acts';
 import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
@@ -52,6 +52,7 @@ export function Live({ roast }: { roast: Roast }) {
   const dish = roast.plan.dishes[index];
   const todo = toDo(roast.plan);
   const next = todo[0];
+  const back = next !== undefined && goesBack(next, roast.plan.dishes);
   const history = logged(roast, say);
   const map = dish?.live?.probe_map ?? null;
   const spots = map?.spots.map((spot) => spot.place) ?? [USUAL_PLACE];
@@ -76,7 +77,7 @@ export function Live({ roast }: { roast: Roast }) {
     logAct({ kind, dish: index, entry: chore?.id, minutes: kind === 'lid' ? 2 : undefined });
   };
   const doNext = () => {
-    if (next !== undefined) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+    if (next !== undefined && !back) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   const undoLast = () => {
     const last = log.lastOf(history);
@@ -126,9 +127,16 @@ export function Live({ roast }: { roast: Roast }) {
               <p className="mt-1 text-soft">
                 <Said>{next.detail}</Said>
               </p>
-              <button type="button" className="push push-ember mt-3 min-h-14 w-full text-lg" disabled={log.act.isPending} onClick={doNext}>
-                {isNow(when) ? 'Done' : `Done, ${whenWords(when)}`}
-              </button>
+              {!back && (
+                <button
+                  type="button"
+                  className="push push-ember mt-3 min-h-14 w-full text-lg"
+                  disabled={log.act.isPending}
+                  onClick={doNext}
+                >
+                  {isNow(when) ? 'Done' : `Done, ${whenWords(when)}`}
+                </button>
+              )}
               <ol className="mt-4">
                 {todo.slice(1, 1 + LATER).map((entry) => (
                   <li key={entry.id} className="flex min-h-9 items-center gap-3 border-t border-hair">

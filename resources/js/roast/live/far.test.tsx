@@ -1,7 +1,8 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { aLive, aRoast, entry, show } from '../../testing';
+import { aLive, anEvent, aRoast, entry, show } from '../../testing';
+import { text } from '../../words/testing';
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }));
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), call }));
@@ -28,5 +29,20 @@ describe('figures for across the yard', () => {
       expect.objectContaining({ body: expect.objectContaining({ kind: 'pulled', entry: 'd0.pull' }) }),
     );
     expect(screen.getByRole('link', { name: 'Back' })).toHaveAttribute('href', '/roasts/roast/live');
+  });
+
+  it('offers no knife to what came off too soon, but to put it back', async () => {
+    const advice = { act: 'back_on', words: text('Back on the heat'), why: text('It reads 35'), minutes: null } as const;
+    const pulled = anEvent('pulled', 'Pulled', '2031-10-04T18:00:00Z', { dish: 0 });
+    const roast = aRoast(
+      { id: 'roast', status: 'resting', events: [pulled] },
+      { status: 'resting', on_at: '2031-10-04T17:00:00Z', pulled_at: pulled.at, live: aLive({ advice }) },
+    );
+    roast.plan.run_sheet = [entry('d0.carve', 'carve', new Date(Date.now() + 600_000).toISOString())];
+    show(<Far roast={roast} />);
+    expect(screen.getByText('Back on the heat')).toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'It is back on' }));
+    expect(call).toHaveBeenCalledWith('delete', '/api/roasts/{roast}/events/{id}', expect.anything());
   });
 });
