@@ -115,8 +115,7 @@ final readonly class OwnCurve
         if ($rise <= 0.5) {
             return Spread::exactly($modelC);
         }
-        $x = log($rise / self::MIDDLE_K);
-        $likely = $this->line->intercept + (1.0 + $this->slope()) * $x;
+        $likely = log(($this->likelyC($modelC, $weather) - $weather->airC) / self::MIDDLE_K);
         $doubt = $this->doubtAt($weather->airC + self::MIDDLE_K * exp($likely), $weather);
 
         return Spread::of(
@@ -124,6 +123,16 @@ final readonly class OwnCurve
             $weather->airC + self::MIDDLE_K * exp($likely),
             $weather->airC + self::MIDDLE_K * exp($likely + $doubt),
         );
+    }
+
+    /** The middle of that alone. */
+    public function likelyC(float $modelC, Weather $weather): float
+    {
+        $rise = $modelC - $weather->airC;
+
+        return $rise <= 0.5
+            ? $modelC
+            : $weather->airC + self::MIDDLE_K * exp($this->line->intercept + (1.0 + $this->slope()) * log($rise / self::MIDDLE_K));
     }
 
     /** Inverse of `ownC`: the kind's temperature that stands for this cooker's own. */

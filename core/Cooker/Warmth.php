@@ -39,7 +39,7 @@ final class Warmth
 
     public function celsius(): float
     {
-        return $this->curve->ownC($this->modelC, $this->weather)->likely;
+        return $this->curve->likelyC($this->modelC, $this->weather);
     }
 
     public function modelC(): float

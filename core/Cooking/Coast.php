@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Diatherm\Cooking;
 
-use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\StageEnd;
@@ -24,9 +23,9 @@ final class Coast
      * The core temperature at which to pull so that the target is reached by the carving, at the slow end of the band;
      * the target itself for a dish that is cooked to the number or whose last stage ends otherwise.
      *
-     * @param  \Closure(Resolution): Cook  $slow  the slow end of the same cook, from its start, each time it is called
+     * @param  Cook  $slow  the slow end of the same cook, recorded; where it is needed it is gone through to the earliest pull
      */
-    public static function pullC(Dish $dish, \Closure $slow): float
+    public static function pullC(Dish $dish, Cook $slow): float
     {
         $carryover = $dish->carryover();
         if ($dish->lastStage()->end !== StageEnd::Pull) {
@@ -36,16 +35,16 @@ final class Coast
             return $dish->targetC;
         }
         $credit = $carryover->creditK;
+        $slow->toPull(max($dish->startC + 1.0, $dish->targetC - $credit));
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $cook = $slow(Resolution::coarse());
-            $trace = $cook->body->record(false);
+            $cook = $slow->fork();
             if ($cook->toPull(max($dish->startC + 1.0, $dish->targetC - $credit)) !== null) {
                 return $dish->targetC;
             }
             $offS = $cook->body->elapsedS();
             $offC = $cook->body->coreC();
             $cook->rest(60.0 * $dish->leastRestMinutes());
-            $next = $carryover->credited(self::happenedK($dish, $trace, $offS, $offC));
+            $next = $carryover->credited(self::happenedK($dish, $cook->body->recorded(), $offS, $offC));
             if (abs($next - $credit) < self::NEAR_ENOUGH_K) {
                 return $dish->targetC - min($next, $credit);
             }

@@ -70,6 +70,9 @@ final class Cook
 
     private ?Stage $vesselOf = null;
 
+    /** When it came to lie on the board for its rest; null until then. */
+    private ?float $offS = null;
+
     /** It is followed no further than this core temperature. */
     private float $stopC = INF;
 
@@ -102,8 +105,22 @@ final class Cook
         return new self($dish, $shape, $outsideC, $as, $course, $body);
     }
 
+    /** The same cook so far, which goes on by itself. */
+    public function fork(): self
+    {
+        $fork = new self($this->dish, $this->shape, $this->outsideC, $this->as, $this->course, clone $this->body);
+        $fork->tender = $this->tender;
+        $fork->vessel = $this->vessel === null ? null : clone $this->vessel;
+        $fork->vesselOf = $this->vesselOf;
+        $fork->offS = $this->offS;
+        $fork->stopC = $this->stopC;
+        $fork->stageStartsS = $this->stageStartsS;
+
+        return $fork;
+    }
+
     /**
-     * Through all stages to the pull.
+     * Through all stages to the pull; from an earlier pull on to this one.
      *
      * @param  float  $pullC  core at which the last stage ends, when it ends with the pull
      * @return int|null the number of the stage that could not reach its core temperature, or null when all went well
@@ -111,7 +128,7 @@ final class Cook
     public function toPull(float $pullC): ?int
     {
         foreach ($this->dish->stages as $i => $stage) {
-            if (! $this->through($i, $stage, $pullC)) {
+            if (! isset($this->stageStartsS[$i + 1]) && ! $this->through($i, $stage, $pullC)) {
                 return $i;
             }
         }
@@ -137,16 +154,22 @@ final class Cook
         return false;
     }
 
-    /** On the board, loosely covered, for $seconds. */
+    /** On the board, loosely covered, for $seconds, or for so much longer. */
     public function rest(float $seconds): void
     {
-        $this->body->in($this->wrapped(CookerShed::board($this->outsideC), $this->dish->lastStage()), $seconds);
+        $board = $this->wrapped(CookerShed::board($this->outsideC), $this->dish->lastStage());
+        $this->offS ??= $this->body->elapsedS();
+        $closely = max(0.0, min($seconds, $this->offS + $this->body->evensOutS() - $this->body->elapsedS()));
+        $this->body->in($board, $closely);
+        $this->body->cool($board, $seconds - $closely);
     }
 
     private function through(int $number, Stage $stage, float $pullC): bool
     {
-        $start = $this->body->elapsedS();
-        $this->stageStartsS[] = $start;
+        if (! isset($this->stageStartsS[$number])) {
+            $this->stageStartsS[] = $this->body->elapsedS();
+        }
+        $start = $this->stageStartsS[$number];
         $last = ! isset($this->dish->stages[$number + 1]);
         $endedByHand = $last ? $this->course->pulledS : ($this->course->stageStarts[$number + 1] ?? null);
         if ($endedByHand !== null) {

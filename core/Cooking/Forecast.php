@@ -84,14 +84,9 @@ final readonly class Forecast
      */
     public static function of(Dish $dish, float $airC, string $path = 'dishes.0'): self
     {
-        $slowly = fn (Resolution $resolution): Cook => Cook::of(
-            $dish,
-            $airC,
-            $resolution,
-            Course::asPlanned(),
-            Uncertainty::slowEnd($dish),
-        );
-        $pullC = Coast::pullC($dish, $slowly);
+        $slow = Cook::of($dish, $airC, Resolution::coarse(), Course::asPlanned(), Uncertainty::slowEnd($dish));
+        $slow->body->record(false);
+        $pullC = Coast::pullC($dish, $slow);
         $cook = Cook::of($dish, $airC, Resolution::fine(), Course::asPlanned());
         $trace = $cook->body->record();
         self::insist($cook->toPull($pullC), $dish, $path);
@@ -108,11 +103,9 @@ final readonly class Forecast
         $pulledC = $patience === null ? $trace->coreAt($likely) : $pullC;
         $peak = Coast::peak($trace, $likely);
 
-        $slow = $slowly(Resolution::coarse());
-        $slowTrace = $slow->body->record(false);
         $slowGetsThere = $slow->toPull($pullC) === null;
         $slowOff = $slow->body->elapsedS();
-        $slowTrace = self::rested($slow, $slowTrace, $dish, judged: true);
+        $slowTrace = self::rested($slow, $slow->body->recorded(), $dish, judged: true);
         $rest = 60.0 * $dish->leastRestMinutes();
         $safe = SafeMinimum::of($dish->safetyClass());
         $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));

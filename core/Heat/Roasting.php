@@ -62,6 +62,12 @@ final class Roasting
 
     private const STEP_GROWTH = 1.35;
 
+    /** So much of a body's own time (Fourier number) after it came off, its core has climbed: at 0.05 to 0.13 of it in this model. */
+    private const EVENED_FO = 0.15;
+
+    /** Once it only cools, steps may be so much longer: its core is off by a few hundredths of a kelvin for it. */
+    private const CALM = 4.0;
+
     /** @var array<int, float> centre outwards */
     private array $cellsC;
 
@@ -79,6 +85,12 @@ final class Roasting
     private float $gaveKgM2 = 0.0;
 
     private float $stepS;
+
+    /** Steps may be so many times as long for now. */
+    private float $calm = 1.0;
+
+    /** Whether the heat that is stored is added up, to be held against what came in. */
+    private bool $books = false;
 
     private float $heatInJ = 0.0;
 
@@ -145,9 +157,22 @@ final class Roasting
         return $trace;
     }
 
+    /** Adds up from here on what energyGap() is told of. */
+    public function keepBooks(): void
+    {
+        $this->books = true;
+    }
+
+    /** A copy goes on by itself, with a record of its own of all that was. */
     public function __clone()
     {
-        $this->trace = null;
+        $this->trace = $this->trace === null ? null : clone $this->trace;
+    }
+
+    /** What was recorded so far; nothing where nobody asked for it. */
+    public function recorded(): Trace
+    {
+        return $this->trace ?? new Trace;
     }
 
     /**
@@ -177,7 +202,7 @@ final class Roasting
         $alpha = $beta = $omega = $psi = array_fill(0, $cells, 0.0);
         $sink = array_fill(0, $cells, 0.0);
         [$magnusPa, $magnusFactor, $magnusOffset] = [Vapour::MAGNUS_PA, Vapour::MAGNUS_FACTOR, Vapour::MAGNUS_OFFSET_C];
-        [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->longestStepS, Nature::ZERO_C_IN_K];
+        [$growth, $longest, $kelvinOffset] = [self::STEP_GROWTH, $this->calm * $this->longestStepS, Nature::ZERO_C_IN_K];
         $density = $this->substance->waterKgM3;
         $moist = $density > 0.0;
         $boilingC = $moist ? $from->boilingC : INF;
@@ -342,7 +367,7 @@ final class Roasting
                 $t[$i] = $value;
             }
             $stored = 0.0;
-            if ($this->trace !== null && $this->profiles) {
+            if ($this->books) {
                 // By the integral of the capacity, and what boiled: the solution itself took the capacity at the step's start.
                 for ($i = 0; $i < $cells; $i++) {
                     [$a, $b] = [$before[$i], $t[$i]];
@@ -420,6 +445,20 @@ final class Roasting
         return $this->through($surroundings, $surroundings, $seconds, $untilCoreC);
     }
 
+    /** How long what was heated goes on evening out inside: its core has climbed by then, s. */
+    public function evensOutS(): float
+    {
+        return self::EVENED_FO * $this->shape->halfThicknessM ** 2 * $this->substance->heatCapacityFit[0] / $this->substance->conductivityFit[0];
+    }
+
+    /** Cools in $surroundings for $seconds, in longer steps: for when it has evened out. */
+    public function cool(Surroundings $surroundings, float $seconds): void
+    {
+        $this->calm = self::CALM;
+        $this->in($surroundings, $seconds);
+        $this->calm = 1.0;
+    }
+
     public function coreC(): float
     {
         return $this->cellsC[0];
@@ -478,7 +517,7 @@ final class Roasting
         return $sum / array_sum($this->volumes);
     }
 
-    /** Heat taken up through the surface less heat stored, as a share of the larger. */
+    /** Heat taken up through the surface less heat stored, as a share of the larger, since books are kept. */
     public function energyGap(): float
     {
         return abs($this->heatInJ - $this->storedJ) / max(1e-9, abs($this->heatInJ), abs($this->storedJ));

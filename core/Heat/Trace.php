@@ -67,7 +67,10 @@ final class Trace
     {
         foreach ($this->seconds as $i => $seconds) {
             if ($seconds >= $fromS && $this->coreC[$i] < $celsius) {
-                return $seconds;
+                $before = $i > 0 ? $this->coreC[$i - 1] : $celsius;
+                $share = $before > $celsius ? ($before - $celsius) / ($before - $this->coreC[$i]) : 0.0;
+
+                return max($fromS, $i === 0 ? $seconds : $this->seconds[$i - 1] + $share * ($seconds - $this->seconds[$i - 1]));
             }
         }
 

@@ -100,12 +100,12 @@ final readonly class LiveForecast
         $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
         $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC, $plannedPullC);
         $guess = $posterior->middle();
-        $slow = $posterior->slowEnd($plannedPullC);
-        $pullC = $course->pulledS === null
-            && $dish->lastStage()->end !== StageEnd::Tender ? Coast::pullC(
-                $dish,
-                fn (Resolution $resolution): Cook => Cook::of($dish, $airC, $resolution, $course, $slow),
-            ) : $plannedPullC;
+        $pullC = $plannedPullC;
+        if ($course->pulledS === null && $dish->lastStage()->end !== StageEnd::Tender) {
+            $slow = Cook::of($dish, $airC, Resolution::coarse(), $course, $posterior->slowEnd($plannedPullC));
+            $slow->body->record(false);
+            $pullC = Coast::pullC($dish, $slow);
+        }
         $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess);
         $model = $likely->body->record();
         $stuckAt = $likely->toPull($pullC);

@@ -4,36 +4,26 @@ declare(strict_types=1);
 
 namespace Diatherm\Tending;
 
-use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\OpenFire;
-use Diatherm\Cooking\Cook;
-use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Forecast;
-use Diatherm\Cooking\Variation;
 use Diatherm\Fire\FireFloor;
 use Diatherm\Fire\Fuel;
 use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Food\Part;
-use Diatherm\Heat\Resolution;
 use Diatherm\Measure\NonNegative;
-use Diatherm\Roast\Held;
-use Diatherm\Roast\Stage;
 
 /**
  * Where along an open bed the coals should lie so that the thick and the thin parts of a long joint are done together, and
  * what an even bed does instead.
  *
- * Each part is cooked at several heats once; between them its time goes as a power of the flux. What each pile along the
+ * Each part takes its time by the flux that it gets (PartPace). What each pile along the
  * bed sends to each part is the view-factor sum, and the coal is shared out by least squares of what is missing or too
  * much as a share of what each part asks for, nowhere below none.
  */
 final readonly class Banking
 {
-    /** Heats at which each part is cooked, as shares of the flux that was aimed at. */
-    private const HEATS = [0.45, 0.65, 0.8, 0.95, 1.15, 1.5, 2.4];
-
     /** Piles offered along the bed. */
     private const BANDS = 6;
 
@@ -47,12 +37,6 @@ final readonly class Banking
 
     /** Where a dish spends less than this share of its time, as for a sear, how the coals lie does not decide when it is done. */
     private const LEAST_SHARE = 0.5;
-
-    /** No part asks for more or less than so many times the outermost heats that were tried. */
-    private const BEYOND = 3.0;
-
-    /** A part is not followed longer than this. */
-    private const LONGEST_S = 20 * 3600.0;
 
     /**
      * @param  non-empty-list<BankedPart>  $parts  along the joint
@@ -110,8 +94,8 @@ final readonly class Banking
             LaidFires::usualWm2($fire->stove->equipment, $dish, $dish->stages[$number]->cookerC, $fire->stove->weather),
         );
         foreach (Part::along($dish->cut) as $part) {
-            $curve = self::times($forecast, $cooker, $part->halfShare, $aimed);
-            $rows[] = [$part, $part->middleM($jointM), $curve, self::fluxFor($curve, $together) / $scale];
+            $pace = new PartPace($forecast, $cooker, $part->halfShare, $aimed);
+            $rows[] = [$part, $part->middleM($jointM), $pace, $pace->fluxFor($together) / $scale];
         }
         $piles = self::sharedOut(
             $mechanism,
@@ -123,8 +107,8 @@ final readonly class Banking
         );
         $banked = FireFloor::of($mechanism->lengthM, $mechanism->widthM, false, $fire->stove->fuel, $piles);
         $parts = array_map(function (array $row) use ($floor, $even, $banked, $height, $scale): BankedPart {
-            [$part, $x, $curve] = $row;
-            $minutes = fn (FireFloor $one): float => self::minutesAt($curve, $scale * $one->downWm2($x, 0.0, $height));
+            [$part, $x, $pace] = $row;
+            $minutes = fn (FireFloor $one): float => $pace->minutesAt($scale * $one->downWm2($x, 0.0, $height));
 
             return new BankedPart(
                 $part->id,
@@ -203,73 +187,6 @@ final readonly class Banking
                 array_map(fn (Pile $pile): float => $pile->yM, $fire->stove->equipment->piles($fire->stove->layout ?? 'even', 1.0)),
             ),
         ) ?: [0.0];
-    }
-
-    /** @return non-empty-list<array{float, float}> logarithms of flux and of minutes to the pull's core temperature, by rising flux */
-    private static function times(Forecast $forecast, Cooker $cooker, float $half, float $aimedWm2): array
-    {
-        $dish = $forecast->dish;
-        $points = [];
-        foreach (self::HEATS as $share) {
-            $flux = $share * $aimedWm2;
-            $celsius = HandTest::wallOfFluxC($flux);
-            $cook = Cook::of(
-                $dish->through(
-                    array_map(
-                        fn (Stage $stage): Stage => $stage->cooker->id === $cooker->id ? $stage->cookedOn($cooker, Held::asSet())
-                            ->heatedTo($celsius) : $stage,
-                        $dish->stages,
-                    ),
-                ),
-                $forecast->airC,
-                Resolution::coarse(),
-                new Course(pulledS: self::LONGEST_S),
-                Variation::of(1.0, $half),
-            );
-            $gotThere = $cook->toCore($forecast->pullC);
-            // A part that never gets there is put as far off as its last warmth suggests, so that more coal still helps it.
-            $minutes = max(
-                1.0,
-                ! $gotThere
-                    ? self::LONGEST_S / 60.0 * ($forecast->pullC - $dish->startC) / max(1.0, $cook->body->coreC() - $dish->startC)
-                    : $cook->body->elapsedS() / 60.0,
-            );
-            $points[] = [log($flux), log($minutes)];
-        }
-
-        return $points;
-    }
-
-    /** @param  non-empty-list<array{float, float}>  $curve */
-    private static function minutesAt(array $curve, float $fluxWm2): float
-    {
-        $x = log(max(1.0, $fluxWm2));
-        $i = 0;
-        while ($i < count($curve) - 2 && $x > $curve[$i + 1][0]) {
-            $i++;
-        }
-        [[$x0, $y0], [$x1, $y1]] = [$curve[$i], $curve[$i + 1] ?? $curve[$i]];
-
-        return exp($y0 + ($x - $x0) / max(1e-9, $x1 - $x0) * ($y1 - $y0));
-    }
-
-    /**
-     * Inverse of `minutesAt`.
-     *
-     * @param  non-empty-list<array{float, float}>  $curve
-     */
-    private static function fluxFor(array $curve, float $minutes): float
-    {
-        $y = log($minutes);
-        $i = 0;
-        while ($i < count($curve) - 2 && $y < $curve[$i + 1][1]) {
-            $i++;
-        }
-        [[$x0, $y0], [$x1, $y1]] = [$curve[$i], $curve[$i + 1] ?? $curve[$i]];
-
-        $x = $x0 + ($y - $y0) / min(-1e-9, $y1 - $y0) * ($x1 - $x0);
-
-        return exp(min(log(self::BEYOND) + $curve[count($curve) - 1][0], max($curve[0][0] - log(self::BEYOND), $x)));
     }
 
     /**

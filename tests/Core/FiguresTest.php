@@ -42,6 +42,13 @@ const FIRED = [
         ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
         ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]],
     ]]],
+    'three on two fires, one seared on neither' => [[], ['dishes' => [
+        ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]],
+        ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
+        ['cut' => 'beef-sirloin', 'mass_kg' => 1.6, 'start_c' => 6, 'taste' => 'medium_rare', 'stages' => [
+            ['cooker' => 'pellet', 'cooker_c' => 110, 'until_core_c' => 47], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 5],
+        ]],
+    ]]],
     'gas in a storm' => [['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'gas', 'cooker_c' => 250, 'pull' => true]]], ['wind_ms' => 14, 'air_c' => -5]],
     'kettle kept low' => [['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'taste' => null, 'target_c' => 80, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 90, 'pull' => true]]], ['air_c' => 30, 'wind_ms' => 0]],
     'lamb over coals laid by hand' => [['cut' => 'lamb-whole', 'mass_kg' => 14, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360, 'pull' => true]]], ['fires' => [['cooker' => 'open-spit', 'layout' => 'even', 'piles' => [['x_cm' => -56, 'y_cm' => 0, 'kg' => 2], ['x_cm' => 19, 'y_cm' => 10, 'kg' => 3]]]]]],

@@ -585,7 +585,9 @@ it('holds what a hand tells between two refuels against what the fire should be 
     expect($rhythm->freshC($faded, 30.0))->toEqualWithDelta(HandTest::wallC(6.0), 0.1)
         ->and($rhythm->freshC($faded, 0.0))->toEqualWithDelta($faded, 1e-6)
         // One that is due is taken to be made up as planned: 140·(1 − √0.5) = 41 min, unless it is fed otherwise.
-        ->and($rhythm->freshC($faded, 2000.0))->toBeLessThan(HandTest::wallC(6.0) + 40.0);
+        ->and($rhythm->freshC($faded, 2000.0))->toBeLessThan(HandTest::wallC(6.0) + 40.0)
+        // A bed that a hand does not feel was not there when it was fresh either.
+        ->and($rhythm->freshC(10.0, 30.0))->toEqualWithDelta(15.0, 0.01);
 })->with(['open-spit', 'open-grate']);
 
 it('has no rhythm where a lid or a knob holds the heat', function (string $kind) {
@@ -663,6 +665,15 @@ it('lays the meat away from coals at one side, and over its own burner', functio
         ->and((new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(0.0, 0.0, 0.14))->toBeLessThan(
             (new FireLayout($gas->fires[0]->plan))->floor()?->downWm2(-0.23, 0.0, 0.14),
         );
+    // Over the first of three burners: a third of the grate to the left of the middle.
+    $equipment = Equipment::of('gas', ['burners' => 3, 'meat_over' => 1]);
+    $left = planned(
+        ['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]],
+        ['fires' => [['cooker' => 'gas', 'own' => 'Wide gas']]],
+        ['Wide gas' => new OwnCooker('Wide gas', $equipment, [])],
+    );
+    expect((new FireLayout($left->fires[0]->plan))->meat($left->forecast(0))['x'])
+        ->toEqualWithDelta(-($equipment->floor()['length'] ?? 0.0) / 3, 1e-9);
 });
 
 it('explains every figure of a fire', function (array $dish, array $of) {

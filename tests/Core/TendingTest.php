@@ -81,6 +81,7 @@ it('has taken the heat that its warmth says', function (float $celsius, float $s
     $substance = Substance::constant(0.5, 3.4e6);
     $shape = Shape::of(0.05, 1.0);
     $body = Roasting::of($shape, $substance, 10.0, Resolution::fine());
+    $body->keepBooks();
     $body->in(Surroundings::of($celsius, $celsius, 15.0, 0.9, -20.0, wettable: 0.0), $seconds);
     // Volume over surface of a body whose surface grows with r is R/2; nothing dries where there is no water to leave.
     $warmedJM2 = 3.4e6 * 0.05 / 2.0 * ($body->meanC() - 10.0);

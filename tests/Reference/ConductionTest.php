@@ -118,7 +118,7 @@ it('closes its energy balance to a tenth of a per cent', function (string $cooke
         Resolution::fine(),
         Course::asPlanned(),
     );
-    $cook->body->record();
+    $cook->body->keepBooks();
     $cook->toPull(60.0);
     $cook->rest(1800.0);
     expect($cook->body->energyGap())->toBeLessThan(0.001);

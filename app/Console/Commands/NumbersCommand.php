@@ -292,7 +292,7 @@ final class NumbersCommand extends Command
         $minutes = [];
         foreach ([Resolution::coarse(), Resolution::fine(), Resolution::of(40, 6.0), Resolution::of(80, 1.0)] as $resolution) {
             $cook = Cook::of($dish, 14.0, $resolution, Course::asPlanned());
-            $cook->body->record();
+            $cook->body->keepBooks();
             $cook->toPull(57.0);
             $minutes[] = [$resolution->cells, $cook->body->longestStepS, $cook->body->elapsedS() / 60.0, $cook->body->energyGap()];
         }
