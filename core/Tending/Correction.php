@@ -33,6 +33,8 @@ final readonly class Correction
 
     private const DRIFT_K_MIN = 0.6;
 
+    private const MISSED_K = 2.0 * self::SCATTER_K;
+
     /** What a drift will have made of it soon may be so many times the band before it is met. Common practice. */
     private const COMING = 1.25;
 
@@ -41,6 +43,11 @@ final readonly class Correction
 
     /** One correction opens or closes by no more than this factor: what is still to come of the last one is not known. Common practice. */
     private const BOLDEST = 2.0;
+
+    /** One that is left alone is looked at again after this, or when it will have drifted from about its target. */
+    private const LOOK_STEADY = 20.0;
+
+    private const LOOK_DRIFTING = 5.0;
 
     private const LOOK_LEAST = 10.0;
 
@@ -90,7 +97,9 @@ final readonly class Correction
             [3.0 * self::SCATTER_K, self::DRIFT_K_MIN],
             self::SCATTER_K,
         );
-        $level = $line->intercept;
+        // What was read last outranks a line that misses it, as when a lid was off or the coals fell in.
+        [$readAt, $readC] = $fresh[count($fresh) - 1];
+        $level = abs($readC - $line->valueAt($readAt)) > self::MISSED_K ? $readC : $line->intercept;
         $pace = $curve->paceMinutes($targetC, $weather);
         // A drift that the readings do not bear out is taken for none.
         $drift = abs($line->slope) > 1.3 * sqrt($line->covariance[2]) ? $line->slope : 0.0;
@@ -108,6 +117,9 @@ final readonly class Correction
         });
         $off = $level - $targetC;
         $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
+        $colder = (abs($off) > $band ? $off : $coming) < 0.0;
+        $leaves = ($band - $off * ($drift <=> 0.0)) / max(1e-9, abs($drift));
+        $again = max(self::LOOK_DRIFTING, min(self::LOOK_STEADY, round($leaves)));
         if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
             return $answer(
                 CorrectionAct::Hold,
@@ -115,7 +127,7 @@ final readonly class Correction
                 $curve->mechanism instanceof OpenFire
                     ? Message::of('correction.it_stands_about_where')
                     : Message::of('correction.it_stands_within', band: Quantity::kelvin($band)),
-                20.0,
+                $again,
             );
         }
         $settles = min(max($pace, 4.0), self::LOOK_MOST);
@@ -132,11 +144,14 @@ final readonly class Correction
             return $answer(CorrectionAct::Fuel, $refuel, Message::of('correction.it_falls_because_the_coals'), max($look, 15.0));
         }
 
-        return self::change($curve, $weather, $targetC, $settings, $level + $drift * min($pace, self::AHEAD_MINUTES), $off, $look, $answer);
+        return self::change($curve, $weather, $targetC, $settings, $level + $drift * min($pace, self::AHEAD_MINUTES), $colder, $look, $again, $answer);
     }
 
     /**
      * @param  float  $headingC  where these settings bring it, as far as it can be told
+     * @param  float  $look  minutes until what was changed shows
+     * @param  float  $again  minutes until one that was left alone is looked at
+     * @param  bool  $colder  than it should be: now, or before long when it is there now
      * @param  \Closure(CorrectionAct, Message, Message, float, ?Settings=): self  $answer
      */
     private static function change(
@@ -145,13 +160,13 @@ final readonly class Correction
         float $targetC,
         Settings $settings,
         float $headingC,
-        float $off,
+        bool $colder,
         float $look,
+        float $again,
         \Closure $answer,
     ): self {
         $mechanism = $curve->mechanism;
         $controls = $mechanism->controls();
-        $colder = $off < 0.0;
         // What the day does to this cooker beyond its curve is taken to go on: wind, damp coals, a gap in the lid.
         $today = ($headingC - $weather->airC) / max(1.0, $curve->steadyC($settings, $weather)->likely - $weather->airC);
         $wanted = $curve->settingsFor($weather->airC + ($targetC - $weather->airC) / min(2.5, max(0.4, $today)), $weather);
@@ -181,7 +196,7 @@ final readonly class Correction
                     Message::of('correction.there_is_nothing_left'),
                     $look,
                 )
-                : $answer(CorrectionAct::Hold, Message::of('correction.leave'), Message::of('correction.the_change_that_would'), 20.0);
+                : $answer(CorrectionAct::Hold, Message::of('correction.leave'), Message::of('correction.the_change_that_would'), $again);
         }
 
         return $answer(

@@ -208,7 +208,6 @@ export function aTending(more: Partial<Tending> = {}): Tending {
       words: text('Both slots 9 mm'),
       why: text('It is heading for 139 °C; the target is 150 °C.'),
       look_minutes: 15,
-      level_c: 139,
       hand_s: null,
       drift_k_h: -9,
       settings: { intake_mm: 9, exhaust_mm: 9 },

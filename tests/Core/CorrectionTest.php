@@ -72,6 +72,35 @@ it('sees a drift coming before it is there', function () {
         ->and(corrected([[-30.0, 139.0], [-20.0, 135.0], [-10.0, 131.0], [0.0, 127.5]])?->driftKH)->toBeLessThan(-10.0);
 });
 
+it('goes the way that the drift asks for, from whichever side it comes, and looks again before it has left', function (array $readings, string $act, int $way) {
+    $answer = corrected($readings);
+    expect($answer?->act->value)->toBe($act)
+        ->and(($answer->settings?->get('intake_mm') ?? 6.0) <=> 6.0)->toBe($way);
+    if ($act === 'hold' && $answer->driftKH !== 0.0) {
+        $there = $answer->levelC + $answer->driftKH * $answer->lookMinutes / 60.0;
+        expect(abs($there - 135.0))->toBeLessThan(9.0)->and($answer->lookMinutes)->toBeBetween(5.0, 20.0);
+    }
+})->with([
+    'falling fast, still above' => [[[-9.0, 170.0], [-6.0, 158.0], [-3.0, 147.0], [0.0, 136.0]], 'set', 1],
+    'falling through it' => [[[-15.0, 183.0], [-10.0, 168.0], [-5.0, 152.0], [0.0, 137.0]], 'hold', 0],
+    'rising fast, still below' => [[[-15.0, 95.0], [-10.0, 109.0], [-5.0, 122.0], [0.0, 134.0]], 'set', -1],
+    'falling' => [[[-30.0, 159.0], [-20.0, 151.0], [-10.0, 143.0], [0.0, 137.0]], 'hold', 0],
+    'rising' => [[[-30.0, 112.0], [-20.0, 119.0], [-10.0, 127.0], [0.0, 133.0]], 'hold', 0],
+    'steady' => [[[-30.0, 136.0], [-20.0, 135.0], [-10.0, 137.0], [0.0, 136.0]], 'hold', 0],
+]);
+
+it('goes by what was read last where a line through all of it says otherwise', function (array $readings, string $act, int $way) {
+    $answer = corrected($readings);
+    $last = $readings[count($readings) - 1][1];
+    expect(abs((float) $answer?->levelC - $last))->toBeLessThan(8.01)
+        ->and($answer?->act->value)->toBe($act)
+        ->and(($answer->settings?->get('intake_mm') ?? 6.0) <=> 6.0)->toBe($way);
+})->with([
+    'the coals fell in' => [[[-25.0, 136.0], [-15.0, 134.0], [-8.0, 135.0], [0.0, 88.0]], 'set', 1],
+    'the lid was off and is on again' => [[[-30.0, 135.0], [-20.0, 136.0], [-8.0, 70.0], [0.0, 133.0]], 'hold', 0],
+    'it flared up' => [[[-25.0, 136.0], [-15.0, 134.0], [-8.0, 135.0], [0.0, 190.0]], 'set', -1],
+]);
+
 it('brings it to its target, when what it says is done', function (float $today) {
     // A kettle that on this day gains less or more than its curve says: two corrections have to bring it near.
     $curve = OwnCurve::of(Equipment::of('kettle'));

@@ -123,15 +123,9 @@ final class RoastResource extends JsonResource
                 'words' => $correction->words,
                 'why' => $correction->why,
                 'look_minutes' => round($correction->lookMinutes),
-                'level_c' => round($correction->levelC, 1),
                 'drift_k_h' => round($correction->driftKH, 1),
                 'hand_s' => $tending->fire->stove->equipment->isOpen() ? [
-                    'level' => round(
-                        HandTest::secondsOfWall(
-                            $tending->readings === [] ? $correction->levelC : $tending->readings[count($tending->readings) - 1][1],
-                        ),
-                        1,
-                    ),
+                    'read' => round(HandTest::secondsOfWall($tending->readings[count($tending->readings) - 1][1]), 1),
                     'target' => round(HandTest::secondsOfWall($tending->targetC), 1),
                 ] : null,
                 'settings' => $correction->settings === null ? null : $values($correction->settings),

@@ -72,6 +72,9 @@ export function duration(minutes: number): string {
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${two(whole % 60)}`;
 }
 
+/** How long ago something was read. */
+export const agoOf = (minutes: number): string => (minutes < 1 ? 'just now' : `${duration(minutes)} ago`);
+
 /** 4:10 until it is due, or 1 h 20 when that is far off. */
 export function countdown(milliseconds: number): string {
   const seconds = Math.round(Math.abs(milliseconds) / 1000);

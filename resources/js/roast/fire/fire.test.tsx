@@ -377,17 +377,16 @@ describe('tending', () => {
     );
     expect(screen.getByText('Leave it as it is')).toBeInTheDocument();
     expect(screen.getByText(/steady/)).toBeInTheDocument();
+    // What was read, not what a line through all readings makes of it.
+    expect(screen.getByText('139°')).toBeInTheDocument();
+    expect(screen.getByText(/10 min ago, target 150°/)).toBeInTheDocument();
     expect(screen.queryByRole('button')).toBeNull();
   });
 
   it('tells how an open fire stands by the hand', () => {
     const open = aTending().correction;
     if (open === null) throw new Error('It is corrected.');
-    show(
-      <Strip
-        tending={aTending({ target_c: 366, correction: { ...open, level_c: 330, drift_k_h: -40, hand_s: { level: 8, target: 6 } } })}
-      />,
-    );
+    show(<Strip tending={aTending({ target_c: 366, correction: { ...open, drift_k_h: -40, hand_s: { read: 8, target: 6 } } })} />);
     expect(screen.getByText('an 8 s hand')).toBeInTheDocument();
     expect(screen.getByText(/target a 6 s hand, falling,/)).toBeInTheDocument();
     expect(screen.queryByText(/330|366/)).not.toBeInTheDocument();

@@ -1,6 +1,6 @@
 import type { Live } from '../../api/types';
 import { inkOn, temperatureCss } from '../../charts/temperature';
-import { duration } from '../../units/time';
+import { agoOf } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Said, useSay } from '../../words/Said';
 
@@ -100,8 +100,6 @@ export function ProbeMap({ map, kind, onRead }: { map: Map; kind: string; onRead
     </section>
   );
 }
-
-const agoOf = (minutes: number): string => (minutes < 1 ? 'just now' : `${duration(minutes)} ago`);
 
 const spoken = (map: Map, say: ReturnType<typeof useSay>, format: ReturnType<typeof useUnits>): string =>
   map.spots

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Roast, Tending } from '../../api/types';
 import { Said, useSay } from '../../words/Said';
 import { handOf, useUnits } from '../../units/units';
+import { agoOf } from '../../units/time';
 import type { useLogging } from '../useLogging';
 import { toDo } from '../acts';
 
@@ -14,6 +15,7 @@ export function TendingStrip({ tending, roast, log }: Props) {
   const format = useUnits();
   const say = useSay();
   const correction = tending.correction;
+  const read = tending.readings.at(-1);
   const fire = roast.plan.fires.find((one) => one.cooker === tending.cooker);
   const dish = fire?.dish ?? 0;
   const byHand = fire?.hand_s !== undefined && fire.hand_s !== null;
@@ -30,15 +32,18 @@ export function TendingStrip({ tending, roast, log }: Props) {
     <section aria-label={tending.name} className="border-t-[1.5px] border-ink pt-2">
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 className="text-base">{tending.name}</h2>
-        {correction === null ? (
+        {correction === null || read === undefined ? (
           <span className="text-soft">
             {byHand ? 'not read lately: hold your palm over it' : 'not read lately: take a reading of the cooker'}
           </span>
         ) : (
           <>
-            <span className="wide text-xl text-water">{stands(correction, format)}</span>
+            <span className="wide text-xl text-water">
+              {correction.hand_s === null ? format.degrees(read.celsius) : handOf(correction.hand_s.read)}
+            </span>
             <span className="label">
-              target {correction.hand_s === null ? format.degrees(tending.target_c) : handOf(correction.hand_s.target)},{' '}
+              {agoOf(read.minutes_ago)}, target{' '}
+              {correction.hand_s === null ? format.degrees(tending.target_c) : handOf(correction.hand_s.target)},{' '}
               {drift(correction.drift_k_h, correction.hand_s === null ? format : null)}, <Said>{tending.words}</Said>
             </span>
           </>
@@ -68,10 +73,6 @@ export function TendingStrip({ tending, roast, log }: Props) {
       )}
     </section>
   );
-}
-
-function stands(correction: NonNullable<Tending['correction']>, format: ReturnType<typeof useUnits>): string {
-  return correction.hand_s === null ? format.degrees(correction.level_c) : handOf(correction.hand_s.level);
 }
 
 /** A hand cannot tell kelvins an hour. */
