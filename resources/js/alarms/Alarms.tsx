@@ -8,6 +8,7 @@ import { eventFor, titleOf } from '../roast/acts';
 import { useLogging } from '../roast/useLogging';
 import { withKept } from '../roast/withKept';
 import { useNow } from '../ui/useNow';
+import { useSlips } from '../ui/useSlips';
 import { useUnits } from '../units/units';
 import { useSay } from '../words/Said';
 import { due, type Alarm } from './due';
@@ -41,6 +42,7 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
   const format = useUnits();
   const say = useSay();
   const log = useLogging(roast);
+  const slips = useSlips();
   const here = useLocation().pathname;
   const all = due(roast, now, { format, say });
   const loud = ringing(all, memory, now);
@@ -70,7 +72,8 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
 
   if (first === undefined) return null;
   const did = (alarm: Alarm) => {
-    if (alarm.entry === null) return;
+    // The next one to ring stands where this one stood.
+    if (alarm.entry === null || slips('alarm')) return;
     log.act.mutate({ ...eventFor(alarm.entry, roast.file.dishes), dish: alarm.entry.dish, entry: alarm.entry.id });
     heard(roast.id, alarm, now);
   };

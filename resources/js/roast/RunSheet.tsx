@@ -4,6 +4,7 @@ import type { Entry, Roast } from '../api/types';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useNow } from '../ui/useNow';
+import { useSlips } from '../ui/useSlips';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Said, useSay } from '../words/Said';
 import { day } from '../units/time';
@@ -35,12 +36,14 @@ export function RunSheet({ roast }: { roast: Roast }) {
   const now = useNow(15_000);
   const say = useSay();
   const log = useLogging(roast);
+  const slips = useSlips();
   const [when, setWhen] = useState<Moment>(NOW);
   const [changing, setChanging] = useState(false);
   const moment = momentOf(when, roast.plan.time_zone);
   const sheet = roast.plan.run_sheet;
   const nextId = sheet.find((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve')?.id;
   const tick = (entry: Entry) => {
+    if (slips(entry.id)) return;
     const event =
       roast.events.find((one) => one.entry === entry.id) ??
       roast.events.find((one) => one.dish === entry.dish && one.kind === eventFor(entry, roast.file.dishes).kind && entry.act !== 'chore');

@@ -417,6 +417,14 @@ describe('live', () => {
     expect(screen.getByRole('radio', { name: 'Now' })).toBeChecked();
   });
 
+  it.each([/Basted/, /Fuel added/, /Lid lifted/, /Turned/])('takes a wet thumb’s second tap on %s for the first one', async (name) => {
+    show(<Live roast={cooking()} />);
+    await userEvent.dblClick(screen.getByRole('button', { name }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(1));
+    await userEvent.tripleClick(screen.getByRole('button', { name }));
+    expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(1);
+  });
+
   it('puts a logged line to another time under its id', async () => {
     const events = [anEvent('basted', 'Basted', '2031-10-04T17:30:00Z')];
     show(<Live roast={cooking({ events })} />);

@@ -4,6 +4,7 @@ import { call } from '../api/client';
 import { discard, mend, post, useOutbox, type Parcel } from '../api/outbox';
 import { useRoastChange, useRoastLog, useRoastLogged } from '../api/queries';
 import type { EventKind, Roast, Settings } from '../api/types';
+import { useSlips } from '../ui/useSlips';
 import { withOffset } from '../units/time';
 import type { Message } from '../words/say';
 
@@ -30,12 +31,16 @@ export function useLogging(roast: Roast) {
     setMade((before) => [...before, id]);
     return id;
   };
+  const slips = useSlips();
+  /** What is pressed twice in a moment is logged once. */
+  const once = async (parcel: () => Parcel, input: object): Promise<boolean> =>
+    slips(JSON.stringify(input)) ? false : await post(parcel());
   const act = useRoastLog<NewAct>(roast.id, ({ when, ...input }) =>
-    post({ roast: roast.id, what: 'events', body: { id: born(), at: time(when), ...input } }),
+    once(() => ({ roast: roast.id, what: 'events', body: { id: born(), at: time(when), ...input } }), input),
   );
   const read = useRoastLog<{ dish: number; place: string; celsius?: number; hand_s?: number; sure?: boolean; when?: number }>(
     roast.id,
-    ({ when, ...input }) => post({ roast: roast.id, what: 'readings', body: { id: born(), at: time(when), ...input } }),
+    ({ when, ...input }) => once(() => ({ roast: roast.id, what: 'readings', body: { id: born(), at: time(when), ...input } }), input),
   );
   const { kept } = useOutbox();
   const keptAs = (id: string) => kept.find((one) => one.body.id === id && one.refused === undefined);

@@ -5,6 +5,7 @@ import type { Roast } from '../../api/types';
 import { Hour } from '../../ui/Hour';
 import { useNow } from '../../ui/useNow';
 import { useKeys } from '../../ui/useKeys';
+import { useSlips } from '../../ui/useSlips';
 import { at, countdown } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Said } from '../../words/Said';
@@ -18,13 +19,15 @@ export function Far({ roast }: { roast: Roast }) {
   const now = useNow();
   const format = useUnits();
   const log = useLogging(roast);
+  const slips = useSlips();
   const index = chosen ?? mainDish(roast);
   const dish = roast.plan.dishes[index];
   const next = toDo(roast.plan)[0];
   const back = next !== undefined && goesBack(next, roast.plan.dishes) ? roast.plan.dishes[next.dish ?? 0]?.live?.advice : undefined;
   const others = roast.plan.dishes.length;
   const done = () => {
-    if (next === undefined) return;
+    // What comes next stands where this one stood.
+    if (next === undefined || slips('next')) return;
     if (back) backOn(roast, next.dish ?? 0, log)?.();
     else log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };

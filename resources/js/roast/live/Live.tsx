@@ -7,6 +7,7 @@ import type { EventKind, Roast, Turned } from '../../api/types';
 import { HeatSection } from '../../charts/HeatSection';
 import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
+import { useSlips } from '../../ui/useSlips';
 import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
@@ -47,6 +48,7 @@ export function Live({ roast }: { roast: Roast }) {
   const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
+  const slips = useSlips();
   const say = useSay();
   const index = chosen ?? mainDish(roast);
   const dish = roast.plan.dishes[index];
@@ -73,15 +75,17 @@ export function Live({ roast }: { roast: Roast }) {
   const nextPlace = spots.find((place) => place !== isHere && !round.read.includes(place)) ?? null;
 
   const did = (kind: EventKind) => {
+    if (slips(kind)) return;
     const chore = choreFor(kind, index, roast.plan, roast.file.dishes, now);
     logAct({ kind, dish: index, entry: chore?.id, minutes: kind === 'lid' ? 2 : undefined });
   };
   const doNext = () => {
-    if (next !== undefined && !back) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+    // What comes next stands where this one stood.
+    if (next !== undefined && !back && !slips('next')) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   const undoLast = () => {
     const last = log.lastOf(history);
-    if (last !== undefined) log.undo.mutate({ what: last.what, id: last.id });
+    if (last !== undefined && !slips('undo')) log.undo.mutate({ what: last.what, id: last.id });
   };
   useKeys({
     r: () => readAt(undefined),

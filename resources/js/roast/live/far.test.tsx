@@ -1,5 +1,6 @@
-import { screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { aLive, anEvent, aRoast, entry, show } from '../../testing';
 import { text } from '../../words/testing';
@@ -29,6 +30,26 @@ describe('figures for across the yard', () => {
       expect.objectContaining({ body: expect.objectContaining({ kind: 'pulled', entry: 'd0.pull' }) }),
     );
     expect(screen.getByRole('link', { name: 'Back' })).toHaveAttribute('href', '/roasts/roast/live');
+  });
+
+  it('ticks no second line for a second tap, though the next stands where the first one stood', async () => {
+    const soon = new Date(Date.now() + 600_000).toISOString();
+    const roast = aRoast({ id: 'roast', status: 'cooking' }, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: aLive() });
+    let told: (sheet: typeof roast.plan.run_sheet) => void = () => undefined;
+    const Told = () => {
+      const [run_sheet, setSheet] = useState([entry('d0.pull', 'pull', soon), entry('d0.carve', 'carve', soon)]);
+      told = setSheet;
+      return <Far roast={{ ...roast, plan: { ...roast.plan, run_sheet } }} />;
+    };
+    show(<Told />);
+    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    act(() => told([entry('d0.carve', 'carve', soon)]));
+    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(call.mock.calls.filter(([how]) => how === 'post')).toHaveLength(1);
+    vi.spyOn(performance, 'now').mockReturnValue(performance.now() + 2_000);
+    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(call.mock.calls.filter(([how]) => how === 'post')).toHaveLength(2);
+    vi.restoreAllMocks();
   });
 
   it('offers no knife to what came off too soon, but to put it back', async () => {

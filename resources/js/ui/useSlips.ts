@@ -1,0 +1,15 @@
+import { useRef } from 'react';
+
+/** Nobody means the same thing twice within this, ms: a wet thumb taps twice. */
+const SLIP_MS = 900;
+
+/** Tells whether what is asked for now was asked for a moment ago already, by its name. */
+export function useSlips(): (what: string) => boolean {
+  const last = useRef<{ what: string; at: number } | null>(null);
+  return (what) => {
+    const now = performance.now();
+    const slip = last.current !== null && last.current.what === what && now - last.current.at < SLIP_MS;
+    last.current = { what, at: now };
+    return slip;
+  };
+}
