@@ -7,6 +7,7 @@ namespace Diatherm\Live;
 use Diatherm\Cooking\Cook;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Variation;
+use Diatherm\Food\Tenderness;
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
@@ -36,6 +37,9 @@ final class Advising
 
     /** A whole step of doneness short, K. Common practice. */
     private const SHORT_K = 5.0;
+
+    /** Of what a tough cut takes to pull apart, enough to be eaten. Common practice. */
+    private const TENDER_ENOUGH = 0.6;
 
     private const LONGEST_BACK_MINUTES = 240.0;
 
@@ -171,18 +175,16 @@ final class Advising
         AtCarving $atCarving,
     ): ?Advice {
         $safe = $atCarving->minimum;
-        if ($atCarving->safe || $safe->coreC === null) {
-            return null;
-        }
         $read = $belief->wasReadBy($course->pulledS ?? 0.0);
-        if ($dish->targetC < $safe->coreC - 0.5) {
-            // Chosen below what is safe for all: but what was chosen it should have.
-            $short = fn (string $id): Message => Message::of(
-                $id, core_now: Quantity::celsius(floor($coreNowC)), target: Quantity::celsius($dish->targetC),
+        if ($atCarving->safe || $safe->coreC === null || $dish->targetC < $safe->coreC - 0.5) {
+            // Safe for all, or chosen below that: but what was chosen it should have.
+            $short = fn (string $id): Message => Message::sentences(
+                Message::of($id, core_now: Quantity::celsius(floor($coreNowC)), target: Quantity::celsius($dish->targetC)),
+                $atCarving->safe && $dish->cut->tough ? Message::of('advice.safe_but_tough') : null,
             );
 
             return match (true) {
-                $atCarving->hottestC >= $dish->targetC - self::SHORT_K => null,
+                $atCarving->hottestC >= $dish->targetC - self::SHORT_K || self::canBeEaten($dish, $course, $belief, $atCarving) => null,
                 ! $read => self::readFirst($short('advice.short_of_its_target_as_computed')),
                 default => self::backOn(
                     self::backOnMinutes($dish, $airC, $guess, $coreNowC, $dish->targetC), $short('advice.short_of_its_target_as_read'),
@@ -227,6 +229,17 @@ final class Advising
         };
 
         return self::backOn($minutes, Message::sentences($short('advice.short_as_read'), $held));
+    }
+
+    /** Whether safe meat can be eaten though it was to have more; a tough cut that is tough still, or what has no minimum, is not done. */
+    private static function canBeEaten(Dish $dish, Course $course, Belief $belief, AtCarving $atCarving): bool
+    {
+        if (! $dish->cut->tough) {
+            return $atCarving->safe && $atCarving->minimum->coreC !== null;
+        }
+
+        return $atCarving->safe
+            && Tenderness::share(...$belief->trace($course->pulledS ?? 0.0)->upTo($course->nowS)) >= self::TENDER_ENOUGH;
     }
 
     /** What is only worked out is read before it is carved, or put back for nothing. */

@@ -59,6 +59,22 @@ it('says what it came off with, and sends back what is not safe', function (stri
     }
 })->with(array_keys(CAME_OFF))->with([20.0, 34.0, 48.0, 80.0]);
 
+it('sends back what is safe and cannot be eaten, and nothing else that is safe', function (array $dish, float $coreC, bool $back) {
+    $shown = pulledAt($this, $dish, $coreC);
+    $live = $shown['plan']['dishes'][0]['live'];
+    expect($live['advice']['act'] ?? 'none')->toBe($back ? 'back_on' : 'none');
+    if ($back) {
+        // Common practice: brisket and shoulder pull apart from about 90 °C, potatoes are soft from about 95 °C.
+        expect(said($live['advice']['why']))->toContain('It reads')->toContain('off the heat it will not get there');
+    }
+})->with([
+    'brisket, safe and tough' => [['cut' => 'beef-brisket', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]]], 70.0, true],
+    'brisket, done' => [['cut' => 'beef-brisket', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]]], 94.0, false],
+    'potatoes, hard' => [['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 8, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190, 'pull' => true]]], 62.0, true],
+    'potatoes, soft' => [['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 8, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 190, 'pull' => true]]], 97.0, false],
+    'a leg for well done, at medium' => [['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'well', 'stages' => [['cooker' => 'gas', 'cooker_c' => 175, 'pull' => true]]], 64.0, false],
+]);
+
 it('asks for a reading of what nobody read, and states no figure as read', function (string $name, float $share) {
     $roast = $this->roast(CAME_OFF[$name]);
     $likely = $this->getJson("/api/roasts/{$roast->id}")->json('plan.dishes.0.cook_minutes.likely');
