@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -31,6 +32,20 @@ final class Event extends Model
     protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius', 'words', 'before'];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /**
+     * The last of that kind, unless it was taken back since.
+     *
+     * @param  Collection<int, self>  $events  in order of time
+     */
+    public static function standing(Collection $events, EventKind $kind, ?int $dish): ?self
+    {
+        $last = $events->last(
+            fn (self $event): bool => $event->dish === $dish && in_array($event->kind, [$kind, $kind->takenBackBy()], true),
+        );
+
+        return $last?->kind === $kind ? $last : null;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -12,6 +12,8 @@ enum EventKind: string
     case On = 'on';
     case Stage = 'stage';
     case Pulled = 'pulled';
+    /** It went on again: the pull before it stands no more. */
+    case BackOn = 'back_on';
     case Carved = 'carved';
     case Tick = 'tick';
     case Basted = 'basted';
@@ -40,7 +42,7 @@ enum EventKind: string
     {
         return match ($this) {
             self::Stage, self::Pulled => self::On,
-            self::Carved => self::Pulled,
+            self::Carved, self::BackOn => self::Pulled,
             default => null,
         };
     }
@@ -51,10 +53,26 @@ enum EventKind: string
         return array_filter(self::cases(), fn (self $kind): bool => $kind !== self::Way);
     }
 
-    /** Whether it happens once to a dish. */
+    /** What takes it back when it comes after it; null for what stands. */
+    public function takenBackBy(): ?self
+    {
+        return match ($this) {
+            self::Pulled => self::BackOn,
+            self::BackOn => self::Pulled,
+            default => null,
+        };
+    }
+
+    /** @return list<self> from the fire to the table */
+    public static function steps(): array
+    {
+        return [self::On, self::Pulled, self::BackOn, self::Carved];
+    }
+
+    /** Whether it happens once to a dish, or once more when it was taken back. */
     public function isOnce(): bool
     {
-        return in_array($this, [self::On, self::Pulled, self::Carved], true);
+        return in_array($this, self::steps(), true);
     }
 
     /** Whether the lid is off for it. */

@@ -109,11 +109,11 @@ final class Roast extends Model
     /** After a change of its log: what it says now is another answer. Within the transaction that holds its row. */
     public function logged(): void
     {
-        $dishes = fn (EventKind $kind): int => $this->events()->where('kind', $kind)->where(
-            'dish',
-            '<',
-            $this->dishCount(),
-        )->distinct()->count('dish');
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Event> $events */
+        $events = Event::query()->where('roast_id', $this->id)->whereIn('kind', EventKind::steps())->orderBy('at')->orderBy('id')->get();
+        $dishes = fn (EventKind $kind): int => count(array_filter(
+            range(0, $this->dishCount() - 1), fn (int $dish): bool => Event::standing($events, $kind, $dish) !== null,
+        ));
         $this->status = match (true) {
             $dishes(EventKind::On) === 0 => 'planned',
             $dishes(EventKind::Carved) === $this->dishCount() => 'done',

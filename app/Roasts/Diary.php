@@ -85,7 +85,8 @@ final class Diary
     {
         $ticks = [];
         foreach ($this->stored->events as $event) {
-            if ($event->entry !== null) {
+            $back = $event->kind->takenBackBy();
+            if ($event->entry !== null && ($back === null || Event::standing($this->stored->events, $event->kind, $event->dish) !== null)) {
                 $ticks[$event->entry] = $event->at;
             }
         }
@@ -122,6 +123,7 @@ final class Diary
             $pulled === null ? null : max(1.0, $since($pulled)),
             max(0.0, $since($this->now)),
             ($carved = $this->carvedAt($dish)) === null ? null : max(1.0, $since($carved)),
+            $this->offs($dish, $since),
         );
     }
 
@@ -251,7 +253,30 @@ final class Diary
 
     private function last(EventKind $kind, int $dish): ?Event
     {
-        return $this->stored->events->last(fn (Event $event): bool => $event->kind === $kind && $event->dish === $dish);
+        return Event::standing($this->stored->events, $kind, $dish);
+    }
+
+    /**
+     * When it was off the heat and went on again.
+     *
+     * @param  \Closure(CarbonImmutable): float  $since
+     * @return list<array{float, float}> seconds at which it came off and for how long
+     */
+    private function offs(int $dish, \Closure $since): array
+    {
+        $offs = [];
+        $off = null;
+        foreach ($this->stored->events as $event) {
+            if ($event->dish === $dish && $event->kind === EventKind::Pulled) {
+                $off ??= $since($event->at);
+            }
+            if ($event->dish === $dish && $event->kind === EventKind::BackOn && $off !== null) {
+                $offs[] = [max(0.0, $off), $since($event->at) - max(0.0, $off)];
+                $off = null;
+            }
+        }
+
+        return $offs;
     }
 
     /**

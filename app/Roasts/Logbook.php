@@ -127,7 +127,7 @@ final class Logbook
         if (! $kind instanceof EventKind || ! $kind->isOnce()) {
             return false;
         }
-        $same = $roast->events()->where('kind', $kind)->where('dish', $row['dish'])->first();
+        $same = Event::standing($roast->events()->get(), $kind, $row['dish']);
         if ($same === null) {
             return false;
         }

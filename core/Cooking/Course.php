@@ -18,6 +18,7 @@ final readonly class Course
      * @param  array<int, float>  $stageStarts  stage number => seconds, for stages after the first that were begun by hand
      * @param  float  $nowS  the cook is at least this far
      * @param  float|null  $carvedS  null while it is not carved
+     * @param  list<array{float, float}>  $offs  seconds at which it came off and for how long, before it went on again, in order
      */
     public function __construct(
         public array $cookerReadings = [],
@@ -26,6 +27,7 @@ final readonly class Course
         public ?float $pulledS = null,
         public float $nowS = 0.0,
         public ?float $carvedS = null,
+        public array $offs = [],
     ) {
     }
 
@@ -36,25 +38,27 @@ final readonly class Course
 
     public function withoutLifts(): self
     {
-        return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS);
+        return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS, $this->offs);
     }
 
     /** @param  array{float, float}  $lift */
     public function withLift(array $lift): self
     {
-        return new self($this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS);
+        return new self(
+            $this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS, $this->offs,
+        );
     }
 
     public function isEmpty(): bool
     {
-        return $this->cookerReadings === [] && $this->lifts === [];
+        return $this->cookerReadings === [] && $this->lifts === [] && $this->offs === [];
     }
 
     /** First moment after $afterS at which the cooker's course bends; INF when it no longer does. */
     public function nextBend(float $afterS, float $recoveryS): float
     {
         $next = $this->cookerReadings[$this->firstAfter($afterS + 1.0)][0] ?? INF;
-        foreach ($this->lifts as [$at, $for]) {
+        foreach ([...$this->lifts, ...$this->offs] as [$at, $for]) {
             foreach ([$at, $at + $for, $at + $for + $recoveryS] as $bend) {
                 if ($bend > $afterS + 1.0) {
                     $next = min($next, $bend);
@@ -91,10 +95,15 @@ final readonly class Course
         };
     }
 
-    /** How much of its heat a cooker has after and while its lid is lifted: 1 when nothing was. */
+    /** How much of its heat the meat meets: 0 off it, less while and after its lid is lifted, 1 when nothing was. */
     public function closedShare(float $atS, float $insideS, float $recoveryS): float
     {
         $share = 1.0;
+        foreach ($this->offs as [$off, $for]) {
+            if ($insideS >= $off && $insideS < $off + $for) {
+                return 0.0;
+            }
+        }
         foreach ($this->lifts as [$lift, $for]) {
             if ($insideS >= $lift && $insideS < $lift + $for) {
                 $share = min($share, Cooker::OPEN_SHARE);

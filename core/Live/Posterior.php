@@ -131,7 +131,7 @@ final readonly class Posterior
         $count = self::HEAT + (int) ceil($endS / $knotS) + 1;
         $lastS = $course->pulledS === null ? $endS : $course->pulledS + max(0.0, $course->nowS - $course->pulledS) + Coast::FOLLOWED_REST_S;
         $seconds = array_map(fn (int $i): float => $lastS * $i / (self::GRID - 1), range(0, self::GRID - 1));
-        $followed = new Course($course->cookerReadings, $course->lifts, $course->stageStarts, $endS, $course->nowS);
+        $followed = new Course($course->cookerReadings, $course->lifts, $course->stageStarts, $endS, $course->nowS, offs: $course->offs);
         $run = function (array $at) use ($dish, $airC, $followed, $knotS, $lastS, $endS): Trace {
             /** @var array<int, float> $at */
             $cook = Cook::of($dish, $airC, Resolution::coarse(), $followed, self::variation($dish, $at, $knotS));

@@ -75,6 +75,44 @@ it('sends back what is safe and cannot be eaten, and nothing else that is safe',
     'a leg for well done, at medium' => [['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'well', 'stages' => [['cooker' => 'gas', 'cooker_c' => 175, 'pull' => true]]], 64.0, false],
 ]);
 
+it('goes back on by a line of the log, without the minutes that it was off, and comes off again', function (string $name) {
+    $roast = $this->roast(CAME_OFF[$name]);
+    $shown = fn (): array => $this->getJson("/api/roasts/{$roast->id}")->assertOk()->json();
+    $pullAt = fn (): float => strtotime($shown()['plan']['dishes'][0]['live']['pull_at']['likely']) / 60.0;
+    $this->log($roast, 'on', 60)->assertSuccessful();
+    // Not before it came off, and not before it was on.
+    $this->log($roast, 'back_on')->assertUnprocessable()->assertJsonValidationErrors('kind');
+    $before = $pullAt();
+    $this->log($roast, 'pulled', 30, ['entry' => 'd0.pull'])->assertSuccessful();
+    $this->log($roast, 'back_on', 40)->assertUnprocessable()->assertJsonValidationErrors('at');
+    $id = (string) Str::uuid();
+    $this->log($roast, 'back_on', 10, ['id' => $id])->assertSuccessful();
+    // A second device that says so too says the same.
+    $this->log($roast, 'back_on', 9)->assertSuccessful();
+    $on = $shown();
+    $sheet = array_column($on['plan']['run_sheet'], null, 'act');
+    expect($on['plan']['dishes'][0])->toMatchArray(['status' => 'on', 'pulled_at' => null])
+        ->and($on['status'])->toBe('cooking')
+        ->and($sheet['pull']['done'])->toBeFalse()
+        ->and(array_count_values(array_column($on['events'], 'kind')))->toBe(['on' => 1, 'pulled' => 1, 'back_on' => 1])
+        // Off for twenty minutes: later by about as much, and by what it cooled.
+        ->and($pullAt() - $before)->toBeGreaterThan(8.0)->toBeLessThan(60.0);
+    // It comes off once more; the knife belongs to that pull; what was taken back cannot be moved past what took it back.
+    $this->log($roast, 'pulled', 2, ['entry' => 'd0.pull'])->assertSuccessful();
+    expect($shown()['plan']['dishes'][0]['status'])->toBe('resting');
+    $this->log($roast, 'carved', 5)->assertUnprocessable()->assertJsonValidationErrors('at');
+    $first = collect($on['events'])->firstWhere('kind', 'pulled')['id'];
+    $this->patchJson("/api/roasts/{$roast->id}/events/$first", ['at' => now()->subMinutes(5)->toAtomString()])->assertUnprocessable();
+    $this->patchJson("/api/roasts/{$roast->id}/events/$first", ['at' => now()->subMinutes(28)->toAtomString()])->assertOk();
+    $this->log($roast, 'carved')->assertSuccessful();
+    expect($shown()['status'])->toBe('done');
+    // Undone from the end, each leaves what was before it.
+    foreach (array_reverse(array_column($shown()['events'], null, 'at')) as $event) {
+        $this->deleteJson("/api/roasts/{$roast->id}/events/{$event['id']}")->assertOk();
+    }
+    expect($shown()['status'])->toBe('planned');
+})->with(array_keys(array_diff_key(CAME_OFF, ['steaks seared last' => true, 'a fish' => true])));
+
 it('asks for a reading of what nobody read, and states no figure as read', function (string $name, float $share) {
     $roast = $this->roast(CAME_OFF[$name]);
     $likely = $this->getJson("/api/roasts/{$roast->id}")->json('plan.dishes.0.cook_minutes.likely');

@@ -117,7 +117,7 @@ final class ThermometerCommand extends Command
             return [null, null];
         }
         // What hands did is so; what was read of its cooker is this thermometer's own doing.
-        $done = new Course([], $course->lifts, $course->stageStarts, $course->pulledS, $course->nowS, $course->carvedS);
+        $done = new Course([], $course->lifts, $course->stageStarts, $course->pulledS, $course->nowS, $course->carvedS, $course->offs);
         $slips = $this->option('slips');
 
         return [SimulatedThermometer::of($dish, $roast->airC, $done, [

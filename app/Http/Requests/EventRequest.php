@@ -66,8 +66,10 @@ final class EventRequest extends LogRequest
         $before = $kind->after();
         /** @var Collection<int, Event> $events */
         $events = $roast->events()->where('dish', $dish)->get();
-        if ($before !== null) {
-            $needed = $events->last(fn (Event $event): bool => $event->kind === $before);
+        // What another device has logged already is the logbook's to judge.
+        $there = $kind->isOnce() ? Event::standing($events, $kind, $dish) : null;
+        if ($before !== null && ($there === null || $there->client_id === $id)) {
+            $needed = Event::standing($events->reject(fn (Event $event): bool => $event->client_id === $id), $before, $dish);
             if ($needed === null) {
                 throw InvalidInput::atField('kind', Message::of($before === EventKind::On ? 'event.not_on_yet' : 'event.not_pulled_yet'));
             }
@@ -81,8 +83,13 @@ final class EventRequest extends LogRequest
                 );
             }
         }
+        // What was taken back may be done again after that; what took it back stays after it.
+        $back = $kind->takenBackBy();
+        $again = fn (Event $event): bool => $event->kind === $back && $events->last(
+            fn (Event $one): bool => $one->kind === $kind && $one->at <= $event->at,
+        )?->client_id !== $id;
         $later = $events->first(
-            fn (Event $event): bool => $event->kind->after() === $kind && $event->at < $at && $event->client_id !== $id,
+            fn (Event $event): bool => $event->kind->after() === $kind && $event->at < $at && $event->client_id !== $id && ! $again($event),
         );
         if ($later !== null) {
             throw InvalidInput::atField(

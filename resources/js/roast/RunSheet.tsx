@@ -45,8 +45,10 @@ export function RunSheet({ roast }: { roast: Roast }) {
   const tick = (entry: Entry) => {
     if (slips(entry.id)) return;
     const event =
-      roast.events.find((one) => one.entry === entry.id) ??
-      roast.events.find((one) => one.dish === entry.dish && one.kind === eventFor(entry, roast.file.dishes).kind && entry.act !== 'chore');
+      roast.events.findLast((one) => one.entry === entry.id) ??
+      roast.events.findLast(
+        (one) => one.dish === entry.dish && one.kind === eventFor(entry, roast.file.dishes).kind && entry.act !== 'chore',
+      );
     if (entry.done && event !== undefined) log.undo.mutate({ what: 'events', id: event.id });
     else if (moment !== null)
       log.act.mutate(

@@ -106,7 +106,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
             </>
           )}
         </div>
-        <CoreAdvice dish={dish} onBack={backOn(roast, index, log)} />
+        <CoreAdvice dish={dish} onBack={backOn(index, log)} />
         <Wrong error={log.undo.error} className="mt-2" />
         <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (

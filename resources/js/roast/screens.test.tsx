@@ -137,12 +137,12 @@ describe('a roast’s page', () => {
     const advice = { act: 'back_on', words: text('Back on the heat'), why: text('It reads 35'), minutes: null } as const;
     const pulled = anEvent('pulled', 'Pulled', '2031-10-04T18:00:00Z', { dish: 0 });
     const off = { status: 'resting', pulled_at: pulled.at, live: live({ advice }) } as const;
-    answering({ '/api/roasts/roast': cooking({ events: [pulled] }, off), [`DELETE /api/roasts/roast/events/${pulled.id}`]: cooking() });
+    answering({ '/api/roasts/roast': cooking({ events: [pulled] }, off) });
     open(`/roasts/roast/${view}`);
     expect(await screen.findByText('Back on the heat')).toBeInTheDocument();
     expect(screen.queryByText('Rests for')).not.toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'It is back on' }));
-    await waitFor(() => expect(screen.queryByText('Back on the heat')).not.toBeInTheDocument());
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events').at(-1)).toMatchObject({ kind: 'back_on', dish: 0 }));
   });
 
   it('promises nothing at the table where the heat will never do it', async () => {

@@ -97,11 +97,9 @@ export function useLogging(roast: Roast) {
   return { act, read, move, undo, undone, putBack, lastOf };
 }
 
-/** Takes a pull back: the dish went on again and cooks on as it was; nothing where none is logged. */
-export function backOn(roast: Roast, dish: number, { undo }: Pick<ReturnType<typeof useLogging>, 'undo'>): (() => void) | undefined {
-  const pulled = roast.events.find((event) => event.kind === 'pulled' && event.dish === dish);
-  return pulled === undefined || undo.isPending ? undefined : () => undo.mutate({ what: 'events', id: pulled.id });
-}
+/** The dish went on again and cooks on, without the minutes that it was off. */
+export const backOn = (dish: number, { act }: Pick<ReturnType<typeof useLogging>, 'act'>) =>
+  act.isPending ? undefined : () => act.mutate({ kind: 'back_on', dish });
 
 /** Before the id of a way that was undone. */
 const BACK = 'back_';

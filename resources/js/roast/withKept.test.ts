@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Kept } from '../api/outbox';
-import { aRoast, entry } from '../testing';
+import { aLive, aRoast, entry } from '../testing';
+import { text } from '../words/testing';
 import { toDo } from './acts';
 import { withKept } from './withKept';
 
@@ -39,6 +40,19 @@ describe('a roast with what was logged here', () => {
       expect(now.plan.dishes[0]).toMatchObject({ status: 'carved', pulled_at: AT, carved_at: AT });
       expect(now.events.map((one) => one.kind).sort()).toEqual(['carved', 'pulled']);
     }
+  });
+
+  it('is on again, with its pull to come and nothing more advised, when it went back; and off when it came off once more', () => {
+    const off = withKept(roast(), [event({ id: 'k1', kind: 'on', entry: 'd0.on' }), event({ id: 'k2', kind: 'pulled', entry: 'd0.pull' })]);
+    const advised = aLive({ advice: { act: 'back_on', words: text('Back on the heat'), why: text('It reads 35'), minutes: null } });
+    const told = { ...off, plan: { ...off.plan, dishes: off.plan.dishes.map((dish) => ({ ...dish, live: advised })) } };
+    const back = event({ id: 'k3', kind: 'back_on' });
+    const on = withKept(told, [back]);
+    expect(on.plan.dishes[0]).toMatchObject({ status: 'on', pulled_at: null, live: { advice: null } });
+    expect(toDo(on.plan)[0]?.id).toBe('d0.pull');
+    const again = withKept(told, [back, event({ id: 'k4', kind: 'pulled', entry: 'd0.pull' })]);
+    expect(again.plan.dishes[0]).toMatchObject({ status: 'resting' });
+    expect(again.plan.run_sheet.find((entry) => entry.id === 'd0.pull')?.done).toBe(true);
   });
 
   it('has a reading in the log that says it waits, once, though the server has it by now', () => {

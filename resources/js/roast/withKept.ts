@@ -16,17 +16,35 @@ export function withKept(roast: Roast, kept: readonly Kept[]): Roast {
   const events = mine.flatMap((one) => (one.what === 'events' ? [one.body] : []));
   const readings = mine.flatMap((one) => (one.what === 'readings' ? [one.body] : []));
   const ticked = new Set(events.map((event) => event.entry).filter((entry) => entry !== undefined && entry !== null));
+  /** Whether the last that was logged here of a dish's pull is that it went on again. */
+  const wentBack = (dish: number | null): boolean =>
+    events.findLast((event) => event.dish === dish && (event.kind === 'pulled' || event.kind === 'back_on'))?.kind === 'back_on';
   const done = (entry: Entry): boolean => entry.done || ticked.has(entry.id);
   return {
     ...roast,
     plan: {
       ...roast.plan,
-      run_sheet: roast.plan.run_sheet.map((entry) => (done(entry) === entry.done ? entry : { ...entry, done: true, late: false })),
+      run_sheet: roast.plan.run_sheet.map((entry) =>
+        entry.act === 'pull' && wentBack(entry.dish)
+          ? { ...entry, done: false }
+          : done(entry) === entry.done
+            ? entry
+            : { ...entry, done: true, late: false },
+      ),
       dishes: roast.plan.dishes.map((dish, i) => {
         const at = (kind: keyof typeof STATUS) => events.find((event) => event.kind === kind && event.dish === i)?.at ?? null;
-        const [on, pulled, carved] = [at('on'), at('pulled'), at('carved')];
-        const status = carved !== null ? STATUS.carved : pulled !== null ? STATUS.pulled : on !== null ? STATUS.on : dish.status;
-        return { ...dish, status, on_at: dish.on_at ?? on, pulled_at: dish.pulled_at ?? pulled, carved_at: dish.carved_at ?? carved };
+        const back = wentBack(i);
+        const [on, pulled, carved] = [at('on'), back ? null : at('pulled'), at('carved')];
+        const status = carved !== null ? STATUS.carved : pulled !== null ? STATUS.pulled : on !== null || back ? STATUS.on : dish.status;
+        return {
+          ...dish,
+          status,
+          on_at: dish.on_at ?? on,
+          pulled_at: back ? null : (dish.pulled_at ?? pulled),
+          carved_at: dish.carved_at ?? carved,
+          // What was advised is done.
+          live: back && dish.live !== null ? { ...dish.live, advice: null } : dish.live,
+        };
       }),
     },
     events: [

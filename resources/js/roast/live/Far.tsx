@@ -28,7 +28,7 @@ export function Far({ roast }: { roast: Roast }) {
   const done = () => {
     // What comes next stands where this one stood.
     if (next === undefined || slips('next')) return;
-    if (back) backOn(roast, next.dish ?? 0, log)?.();
+    if (back) backOn(next.dish ?? 0, log)?.();
     else log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   useKeys({ d: done });

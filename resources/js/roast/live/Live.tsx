@@ -166,7 +166,7 @@ export function Live({ roast }: { roast: Roast }) {
         <section className="opens min-w-0 [grid-area:figures]" aria-label={`${dish.name}, now`}>
           <Figures roast={roast} dish={dish} index={index} now={now} />
           {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
-          <CoreAdvice dish={dish} onBack={backOn(roast, index, log)} />
+          <CoreAdvice dish={dish} onBack={backOn(index, log)} />
           <Outside roast={roast} now={now} />
         </section>
         {tended.length > 0 && (

@@ -64,6 +64,10 @@ describe('figures for across the yard', () => {
     expect(screen.getByText('Back on the heat')).toBeInTheDocument();
     expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'It is back on' }));
-    expect(call).toHaveBeenCalledWith('delete', '/api/roasts/{roast}/events/{id}', expect.anything());
+    expect(call).toHaveBeenCalledWith(
+      'post',
+      '/api/roasts/{roast}/events',
+      expect.objectContaining({ body: expect.objectContaining({ kind: 'back_on', dish: 0 }) }),
+    );
   });
 });
