@@ -152,7 +152,10 @@ final class DishTasks
                         Message::of('sheet.bring', cooker: $first->cooker->short, heat: Quantity::celsius($first->cookerC)),
                         $first->cooker->lid ? Message::of('sheet.lid_down') : null,
                     );
-                $entries[] = new Entry($id('preheat'), $number, Act::Preheat, $at($timing->preheat), $task->title, $task->detail, until: $on);
+                $entries[] = new Entry(
+                    $id('preheat'), $number, Act::Preheat, $at($timing->preheat), $task->title, $task->detail,
+                    until: $at($timing->preheat + $first->cooker->preheatMinutes),
+                );
             }
         }
         $entries[] = new Entry($id('on'), $number, Act::On, $on, Message::of('sheet.on', dish: $dish->name), $dish->isBuried()

@@ -77,7 +77,7 @@ final class SideTasks
             'on',
             $times->onAt,
             $times->dish->with !== null && isset($roast->dishes[$times->dish->with])
-                ? Message::of('side.on_with', side: $name, dish: $roast->dishes[$times->dish->with]->name)
+                ? Message::of($times->isFirst ? 'side.on_before' : 'side.on_with', side: $name, dish: $roast->dishes[$times->dish->with]->name)
                 : Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
             Message::notes(self::takes($times), self::place($times)),
             $times->offAt,

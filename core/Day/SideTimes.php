@@ -40,6 +40,7 @@ final readonly class SideTimes
         public ?float $cookerC = null,
         public ?int $after = null,
         public bool $isBuried = false,
+        public bool $isFirst = false,
     ) {
     }
 
@@ -134,7 +135,10 @@ final readonly class SideTimes
         if ($met !== null) {
             $slowness = $usual->dish->slowness($met->celsius);
 
-            return $of($slowness)->on($met->cooker, $met->celsius, $slowness, null);
+            $times = $of($slowness);
+            $first = HeatSpan::first($spans, $met->cooker);
+
+            return $times->on($met->cooker, $met->celsius, $slowness, null, $first !== null && $times->onAt < $first->from);
         }
         $side = $usual->dish->side;
         $own = $side->leastC === null || $side->mostC === null ? $last->celsius : min($side->mostC, max($side->leastC, $last->celsius));
@@ -142,11 +146,11 @@ final readonly class SideTimes
         return $usual->on($last->cooker, $own, 1.0, $last->dish);
     }
 
-    private function on(string $cooker, float $cookerC, float $slowness, ?int $after): self
+    private function on(string $cooker, float $cookerC, float $slowness, ?int $after, bool $isFirst = false): self
     {
         return new self(
             $this->dish, $this->readyAt, $this->waterAt, $this->onAt, $this->offAt, $this->doneAt, $this->waitsMinutes,
-            $slowness, $cooker, $cookerC, $after,
+            $slowness, $cooker, $cookerC, $after, isFirst: $isFirst,
         );
     }
 

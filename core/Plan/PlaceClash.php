@@ -24,9 +24,6 @@ final readonly class PlaceClash
     /** Two dishes that meet for less, one is taken off before the other goes on, minutes. Common practice. */
     private const TELLING_MINUTES = 5.0;
 
-    /** Put on sooner than this before its cooker is at its heat, a side cooks nothing yet, minutes. Common practice. */
-    private const WARMING_MINUTES = 10.0;
-
     /** Air has to pass between pieces, share of their own ground. Common practice. */
     private const BETWEEN = 1.15;
 
@@ -103,7 +100,7 @@ final readonly class PlaceClash
     }
 
     /**
-     * What a side would meet where it is put: a heat that it does not bear, or a cooker that nobody has lit yet.
+     * A heat that a side does not bear where it is put.
      *
      * @param  list<HeatSpan>  $spans
      */
@@ -114,19 +111,6 @@ final readonly class PlaceClash
             return null;
         }
         $there = array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->cooker === $kind));
-        $lit = min(array_map(fn (HeatSpan $span): \DateTimeImmutable => $span->from, $there) ?: [$side->onAt]);
-        if ($side->offAt <= $lit) {
-            return new self($kind, [$there[0]->dish], $number, Message::of(
-                'place.not_lit', side: $side->dish->name, cooker: self::named($roast, $kind), on: $side->onAt, from: $lit,
-            ));
-        }
-        // What lies in a cooker that is still cold cooks nothing: its minutes are for the heat.
-        $early = ($lit->getTimestamp() - $side->onAt->getTimestamp()) / 60.0;
-        if ($side->after === null && $early > self::WARMING_MINUTES) {
-            return new self($kind, [$there[0]->dish], $number, Message::of(
-                'place.not_hot', side: $side->dish->name, cooker: self::named($roast, $kind), on: $side->onAt, from: $lit,
-            ));
-        }
         [$leastC, $mostC] = [$side->dish->side->leastC, $side->dish->side->mostC];
         if ($side->after !== null || $side->dish->bears($celsius) || $leastC === null || $mostC === null) {
             return null;

@@ -129,7 +129,8 @@ final readonly class Plan
             ?? Timing::after($ons[$i], $timings[$i]->pull->likely), array_keys($forecasts));
         $spans = HeatSpan::all($forecasts, $ons);
         $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now);
-        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides));
+        $timings = self::litForSides($forecasts, $timings, $sides, $spans);
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides, $spans));
         $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $sides, $finishing, $hours, $now, $progress);
 
         return new self(
@@ -162,20 +163,54 @@ final readonly class Plan
     }
 
     /**
+     * What is on before any dish wants that cooker's first heat from then on; what is on after them, its own.
+     *
      * @param  list<SideTimes>  $sides
-     * @return array<string, list<HeatWanted>> of the cookers that they have to themselves, by kind
+     * @param  list<HeatSpan>  $spans
+     * @return array<string, list<HeatWanted>> by kind of cooker
      */
-    private static function heatsOfSides(array $sides): array
+    private static function heatsOfSides(array $sides, array $spans): array
     {
         $heats = [];
         foreach ($sides as $side) {
+            $first = HeatSpan::first($spans, (string) $side->cooker);
+            [$from, $until] = [$side->onAt->getTimestamp() / 60.0, $side->offAt->getTimestamp() / 60.0];
             if ($side->cooker !== null && $side->cookerC !== null && $side->after !== null) {
-                $until = $side->offAt->getTimestamp() / 60.0;
-                $heats[$side->cooker][] = new HeatWanted($side->onAt->getTimestamp() / 60.0, $until, $until, $side->cookerC, $side->after);
+                $heats[$side->cooker][] = new HeatWanted($from, $until, $until, $side->cookerC, $side->after);
+            } elseif ($side->isFirst && $first !== null) {
+                $until = $first->from->getTimestamp() / 60.0;
+                $heats[$side->cooker][] = new HeatWanted($from, $until, $until, $first->celsius, $first->dish);
             }
         }
 
         return $heats;
+    }
+
+    /**
+     * A cooker is hot for the first that goes onto it, be it a side.
+     *
+     * @param  list<Forecast>  $forecasts
+     * @param  array<int, Timing>  $timings
+     * @param  list<SideTimes>  $sides
+     * @param  list<HeatSpan>  $spans
+     * @return array<int, Timing>
+     */
+    private static function litForSides(array $forecasts, array $timings, array $sides, array $spans): array
+    {
+        $sooner = [];
+        foreach ($sides as $side) {
+            $first = HeatSpan::first($spans, (string) $side->cooker);
+            if ($first !== null && $forecasts[$first->dish]->dish->stages[0]->cooker->id === $first->cooker) {
+                $sooner[$first->dish] = max(
+                    $sooner[$first->dish] ?? 0.0, ($first->from->getTimestamp() - $side->onAt->getTimestamp()) / 60.0,
+                );
+            }
+        }
+        foreach ($sooner as $dish => $minutes) {
+            $timings[$dish] = $timings[$dish]->litSooner($minutes);
+        }
+
+        return $timings;
     }
 
     /** Null for a cooker whose fire nobody asked anything of. */

@@ -215,7 +215,7 @@ it('takes what shares a pot with a dish out with it, where it can wait from then
     $side = fn (array $more): array => entriesById(handsOf(Samples::file(['cut' => 'lamb-rack', 'mass_kg' => 0.8, 'taste' => 'medium', 'rest_minutes' => 8, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 200, 'pull' => true]]], ['sides' => [['side' => 'roots-in-stock', 'minutes' => 60] + $more]])));
     $with = $side(['with' => 0]);
     expect($with['side.roots-in-stock.off']->at)->toEqual($with['d0.pull']->at)
-        ->and(said($with['side.roots-in-stock.on']->title))->toBe('Roots in stock in with Rack of lamb')
+        ->and(said($with['side.roots-in-stock.on']->title))->toBe('Roots in stock in, before Rack of lamb')
         ->and(said($side([])['side.roots-in-stock.on']->title))->toBe('Roots in stock on');
     // A joint that rests for an hour cannot have them wait for it.
     $long = entriesById(handsOf(Samples::file(['rest_minutes' => 60], ['sides' => [['side' => 'roots-in-stock', 'minutes' => 60, 'with' => 0]]])));

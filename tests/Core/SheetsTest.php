@@ -11,7 +11,7 @@ use Tests\Support\Samples;
 // Whole days as a cook reads them, kept in tests/Core/sheets: every line with its minutes from the table, its window, what is late or
 // done, and the kit. A change that moves or rewords one shows here. SHEETS=write writes them anew, to be read through.
 
-/** What is cooked: dish, roast, and, minutes before the table, the present and what was done by then. */
+/** What is cooked: dish, roast, and, minutes before the table, the present and what was done by then, a dish each. */
 const SHEETS = [
     'rack of pork on a kettle, and the table beside it' => [
         ['preparations' => ['dry_brine'], 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'turn', 'from_minutes' => 50], ['do' => 'fuel', 'every_minutes' => 40]]]]],
@@ -64,24 +64,51 @@ const SHEETS = [
         60, ['on' => 150, 'done' => ['d0.chore.0.0.0', 'side.diced-potatoes.ready']],
     ],
     'the rack pulled late, and carved' => [[], [], 5, ['on' => 160, 'pulled' => 30, 'carved' => 8]],
+    'potatoes with the rack of lamb in its camp oven, bread on the lid, greens apart' => [
+        ['cut' => 'lamb-rack', 'mass_kg' => 1.2, 'pieces' => 2, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 120, 'pull' => true]]],
+        ['people' => 4, 'sides' => [['side' => 'diced-potatoes', 'with' => 0], ['side' => 'pan-gravy', 'with' => 0], ['side' => 'flat-bread', 'on' => 'camp-oven'], ['side' => 'greens', 'course' => 2]]],
+    ],
+    'what lies in the ground with the breast' => [
+        ['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'taste' => null, 'rig' => ['kind' => 'buried_pot'], 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]],
+        ['sides' => [['side' => 'diced-potatoes', 'with' => 0]]],
+    ],
+    'a leg marinated and salted for breakfast, asked for the afternoon before' => [
+        ['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'medium', 'preparations' => ['marinate_yoghurt', 'dry_brine'], 'stages' => [['cooker' => 'oven', 'cooker_c' => 165, 'pull' => true]]],
+        ['serve_at' => '2031-10-04T10:30:00+02:00'], 19 * 60,
+    ],
+    'a leg salted from what is left of the day' => [
+        ['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'medium', 'preparations' => ['dry_brine'], 'stages' => [['cooker' => 'gas', 'cooker_c' => 175, 'pull' => true]]], [], 420,
+    ],
+    'two on their way, chores missed, one cooker for both, two pairs of hands' => [
+        [],
+        ['hands' => 2, 'dishes' => [
+            ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'taste' => 'juicy', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true, 'chores' => [['do' => 'turn', 'every_minutes' => 20], ['do' => 'baste', 'every_minutes' => 20], ['do' => 'spray', 'from_minutes' => 30, 'every_minutes' => 15]]]]],
+            ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true, 'chores' => [['do' => 'baste', 'every_minutes' => 20]]]]],
+        ], 'sides' => [['side' => 'diced-potatoes'], ['side' => 'greens']]],
+        45, ['on' => 170], ['on' => 150, 'pulled' => 50],
+    ],
+    'thighs in a camp oven laid to simmer, in three courses' => [
+        ['cut' => 'chicken-legs', 'mass_kg' => 0.2, 'pieces' => 6, 'taste' => null, 'target_c' => 79, 'course' => 2, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 180, 'pull' => true]]],
+        ['fires' => [['cooker' => 'camp-oven', 'fuel' => 'briquettes', 'layout' => 'simmer']], 'sides' => [['side' => 'greens', 'course' => 1], ['side' => 'rice', 'course' => 2], ['side' => 'buttered-loaf', 'course' => 3]]],
+    ],
 ];
 
-/** @param  array{0: array<string, mixed>, 1: array<string, mixed>, 2?: int, 3?: array<string, mixed>}  $case */
+/** @param  array{0: array<string, mixed>, 1: array<string, mixed>, 2?: int, 3?: array<string, mixed>, 4?: array<string, mixed>}  $case */
 function sheetAsRead(array $case): string
 {
     $roast = Samples::roast($case[0], $case[1]);
     $before = fn (int $minutes): DateTimeImmutable => $roast->serveAt->modify("-$minutes minutes");
-    $made = $case[3] ?? null;
-    $progress = $made === null ? [] : [new Progress(
+    $progress = array_map(fn (array $made): Progress => new Progress(
         $before($made['on']),
         pulledAt: isset($made['pulled']) ? $before($made['pulled']) : null,
         carvedAt: isset($made['carved']) ? $before($made['carved']) : null,
         done: array_fill_keys($made['done'] ?? [], $before($made['on'])),
-    )];
+    ), array_slice($case, 3));
     $plan = Plan::of($roast, isset($case[2]) ? $before($case[2]) : $roast->serveAt->modify('-5 days'), $progress);
-    $minutes = fn (?DateTimeImmutable $at): string => $at === null ? '' : (string) (int) round(($at->getTimestamp() - $roast->serveAt->getTimestamp()) / 60.0);
+    // To a tenth, so that a second more or less of anything is seen.
+    $minutes = fn (?DateTimeImmutable $at): string => $at === null ? '' : sprintf('%.1f', ($at->getTimestamp() - $roast->serveAt->getTimestamp()) / 60.0);
     $lines = array_map(fn (Entry $entry): string => rtrim(sprintf(
-        '%6s %-22s %s%s%s%s%s',
+        '%8s %-22s %s%s%s%s%s',
         $minutes($entry->at),
         $entry->id->text(),
         said($entry->title),
@@ -90,7 +117,7 @@ function sheetAsRead(array $case): string
         $entry->until === null ? '' : " to {$minutes($entry->until)}",
         ($entry->done ? ' DONE' : '').($entry->late ? ' LATE' : ''),
     )), $plan->runSheet->entries);
-    $kit = array_map(fn (KitItem $item): string => sprintf('%6s %s: %s', $minutes($item->neededBy), said($item->name), said($item->why)), $plan->kit);
+    $kit = array_map(fn (KitItem $item): string => sprintf('%8s %s: %s', $minutes($item->neededBy), said($item->name), said($item->why)), $plan->kit);
     $end = sprintf('Ready %s, promised %s%s', $minutes($plan->runSheet->readyAt), $minutes($plan->runSheet->earliestServeAt), $plan->runSheet->isTooLate() ? ', too late' : '');
 
     return implode("\n", [...$lines, '', $end, '', ...$kit])."\n";

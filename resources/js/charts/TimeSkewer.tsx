@@ -175,11 +175,13 @@ export function segmentsOf(plan: Plan, dish: number): Segment[] {
   const segments: Segment[] = [];
   const first = [time('take_out'), time('rig')].filter((value) => value !== null);
   const [light, preheat] = [time('light'), time('preheat')];
+  // Hot for a side that goes on before it, it waits for none.
+  const hot = at(plan.run_sheet.find((entry) => entry.dish === dish && entry.act === 'preheat')?.until ?? '') || on;
   const fire = Math.min(light ?? on, preheat ?? on);
   const prep = Math.min(...first, fire);
   if (prep < fire) segments.push({ from: prep, to: fire, words: 'prepare', tone: 'prep' });
   if (light !== null && light < (preheat ?? on)) segments.push({ from: light, to: preheat ?? on, words: 'light', tone: 'fire' });
-  if (preheat !== null && preheat < on) segments.push({ from: preheat, to: on, words: 'preheat', tone: 'fire' });
+  if (preheat !== null && preheat < on) segments.push({ from: preheat, to: Math.min(hot, on), words: 'preheat', tone: 'fire' });
   planned.stages.forEach((stage, i) => {
     const entry = plan.run_sheet.find((candidate) => candidate.id === `d${dish}.stage.${i + 1}`);
     const from = i === 0 ? on : at(plan.run_sheet.find((candidate) => candidate.id === `d${dish}.stage.${i}`)?.at ?? '');
