@@ -42,9 +42,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}
-            {plan !== null && sound && roast.status === 'planned' && (
-              <TooLate plan={plan} now={now} onMove={(serve_at) => change({ ...current, serve_at })} />
-            )}
+            {plan !== null && sound && roast.status === 'planned' && <TooLate plan={plan} now={now} draft={current} onChange={change} />}
             {plan !== null && sound && roast.status === 'planned' && <OtherWays plan={plan} draft={current} onChange={change} />}
             {draft !== null && Object.keys(kept.errors).length > 0 && (
               <p className="font-semibold text-ember">{Object.values(kept.errors).flat().join(' ')}</p>

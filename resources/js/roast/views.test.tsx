@@ -198,11 +198,30 @@ describe('run sheet', () => {
 
 describe('too late', () => {
   it('promises the earliest hour and offers to take it', async () => {
-    const move = vi.fn();
+    const change = vi.fn();
     const plan = { ...aRoast().plan, too_late: true, earliest_serve_at: '2031-10-04T19:40:00Z' };
-    show(<TooLate plan={plan} now={Date.UTC(2031, 9, 4, 17)} onMove={move} />);
+    const draft = { serve_at: '2031-10-04T18:00:00Z', dishes: [{ cut: 'duck', preparations: ['dry_brine', 'truss'] }] } as Draft;
+    show(<TooLate plan={plan} now={Date.UTC(2031, 9, 4, 17)} draft={draft} onChange={change} />);
     await userEvent.click(screen.getByRole('button', { name: 'Move the table to 19:40' }));
-    expect(move).toHaveBeenCalledWith('2031-10-04T19:40:00Z');
+    expect(change).toHaveBeenCalledWith({ ...draft, serve_at: '2031-10-04T19:40:00Z' });
+    expect(screen.queryByRole('button', { name: /Leave out/ })).toBeNull();
+  });
+
+  it('offers to leave out what takes hours and there is no time for, and nothing that has to be done', async () => {
+    const change = vi.fn();
+    const prepare = (what: string, until: string, late = true) =>
+      entry(`d0.prepare.${what}`, 'prepare', '2031-10-04T06:00:00Z', { parts: [what], title: text(what), late, until });
+    const plan = { ...aRoast().plan, too_late: true, earliest_serve_at: '2031-10-04T19:40:00Z' };
+    plan.run_sheet = [
+      prepare('thaw_fridge', '2031-10-04T16:00:00Z'),
+      prepare('dry_brine', '2031-10-04T16:00:00Z'),
+      prepare('truss', '2031-10-04T06:10:00Z'),
+      prepare('dry_skin', '2031-10-04T16:00:00Z', false),
+    ];
+    const draft = { serve_at: '', dishes: [{ cut: 'duck', preparations: ['thaw_fridge', 'dry_brine', 'truss', 'dry_skin'] }] } as Draft;
+    show(<TooLate plan={plan} now={Date.UTC(2031, 9, 4, 17)} draft={draft} onChange={change} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Leave out: dry_brine' }));
+    expect(change.mock.calls[0]?.[0].dishes[0].preparations).toEqual(['thaw_fridge', 'truss', 'dry_skin']);
   });
 
   it('is silent while there is time', () => {
