@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use Diatherm\Cooking\Course;
+use Diatherm\Cooking\Forecast;
+use Diatherm\Live\Advice;
+use Diatherm\Live\LiveForecast;
+use Diatherm\Live\Reading;
+use Diatherm\Roast\Dish;
+use Tests\Support\Samples;
+
+// What a cook is told to do, by what was read and done: each case as a careful cook would have it.
+
+const RACK_ON_A_KETTLE = [];
+const WELL_DONE_LEG = ['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'well', 'stages' => [['cooker' => 'gas', 'cooker_c' => 175, 'pull' => true]]];
+const RARE_RIB = ['cut' => 'beef-rib', 'mass_kg' => 3, 'taste' => 'rare', 'stages' => [['cooker' => 'oven', 'cooker_c' => 140, 'pull' => true]]];
+const A_BIRD = ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 76, 'stages' => [['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true]]];
+const A_SHOULDER = ['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 121, 'until_tender' => true]]];
+const TWO_HEATS = ['cut' => 'beef-rib', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 130, 'until_core_c' => 40], ['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]];
+
+/**
+ * @param  list<array{float, float}>  $read  minutes before now and °C
+ * @param  array{pulled?: float, carved?: float, stage?: float}  $did  minutes before now
+ */
+function advised(Dish $dish, float $nowMinutes, array $read, array $did = []): ?Advice
+{
+    $now = 60.0 * $nowMinutes;
+    $readings = array_map(fn (array $one, int $i): Reading => Reading::of("r$i", $now - 60.0 * $one[0], 'core', $one[1]), $read, array_keys($read));
+    $ago = fn (string $what): ?float => isset($did[$what]) ? $now - 60.0 * $did[$what] : null;
+    $course = new Course([[600.0, $dish->stages[0]->cookerC]], [], isset($did['stage']) ? [1 => (float) $ago('stage')] : [], $ago('pulled'), $now, $ago('carved'));
+
+    return LiveForecast::of($dish, 14.0, $course, $readings, Forecast::of($dish, 14.0)->pullC)->advice;
+}
+
+/** Readings that rise to one that is just read, as the dish's own course does. @return list<array{float, float}> */
+function risingTo(Dish $dish, float $coreC): array
+{
+    $trace = Forecast::of($dish, 14.0)->trace;
+    $at = (float) $trace->reaches($coreC);
+
+    return array_map(fn (float $ago): array => [$ago, $trace->coreAt(max(0.0, $at - 60.0 * $ago))], [40.0, 20.0, 1.0]);
+}
+
+function minutesTo(Dish $dish, float $coreC): float
+{
+    return (float) Forecast::of($dish, 14.0)->trace->reaches($coreC) / 60.0;
+}
+
+it('says what to do while it is on', function (array $asked, float $coreC, ?string $act) {
+    $dish = Samples::dish($asked);
+    expect(advised($dish, minutesTo($dish, $coreC), risingTo($dish, $coreC))?->act->value)->toBe($act);
+})->with([
+    'half way, as planned' => [RACK_ON_A_KETTLE, 35.0, null],
+    'the rack at its pull' => [RACK_ON_A_KETTLE, 61.5, 'take_off'],
+    'the bird a little short of its number' => [A_BIRD, 72.0, null],
+    'the bird at its number' => [A_BIRD, 76.0, 'take_off'],
+    'the rib, rare' => [RARE_RIB, 48.0, 'take_off'],
+    'the shoulder where it should pull apart' => [A_SHOULDER, 92.0, 'read'],
+    'the shoulder half way' => [A_SHOULDER, 60.0, null],
+    'the first of two heats, done' => [TWO_HEATS, 41.0, 'next_stage'],
+    'the first of two heats, under way' => [TWO_HEATS, 30.0, null],
+]);
+
+it('never takes off by what was worked out: it is read first', function (array $asked) {
+    $dish = Samples::dish($asked);
+    expect(advised($dish, 1.3 * Forecast::of($dish, 14.0)->cookMinutes->likely, [])?->act->value)->toBe('read')
+        // Nor by what was read long ago.
+        ->and(advised($dish, minutesTo($dish, 45.0) + 200.0, [[200.0, 45.0]])?->act->value)->not->toBe('take_off');
+})->with([[RACK_ON_A_KETTLE], [A_BIRD], [RARE_RIB], [WELL_DONE_LEG]]);
+
+it('says once it is off whether it will do, and how long it goes back', function (array $asked, float $coreC, ?string $act, array $minutes) {
+    $dish = Samples::dish($asked);
+    $read = array_map(fn (array $one): array => [$one[0] + 2.0, $one[1]], risingTo($dish, $coreC));
+    $advice = advised($dish, minutesTo($dish, $coreC) + 2.0, $read, ['pulled' => 2.0]);
+    expect($advice?->act->value)->toBe($act);
+    if ($minutes !== []) {
+        expect($advice?->minutes)->toBeGreaterThanOrEqual($minutes[0])->toBeLessThanOrEqual($minutes[1]);
+    }
+    // Carved, it is nobody's to put back, and nothing is asked of it.
+    expect(advised($dish, minutesTo($dish, $coreC) + 5.0, array_map(fn (array $one): array => [$one[0] + 3.0, $one[1]], $read), ['pulled' => 5.0, 'carved' => 1.0]))
+        ->toBeNull();
+})->with([
+    // Source of the minimums: USDA FSIS, Safe Minimum Internal Temperature Chart: poultry 74 °C; roasts 63 °C and three minutes.
+    'the bird, done' => [A_BIRD, 76.0, null, []],
+    'the bird at 60' => [A_BIRD, 60.0, 'back_on', [10.0, 60.0]],
+    'the bird at 40' => [A_BIRD, 40.0, 'back_on', [30.0, 120.0]],
+    'the rack, at its pull' => [RACK_ON_A_KETTLE, 61.0, null, []],
+    'the rack at 45' => [RACK_ON_A_KETTLE, 45.0, 'back_on', [15.0, 90.0]],
+    'the leg for well done, at medium' => [WELL_DONE_LEG, 65.0, null, []],
+    'the rib, rare as it was chosen' => [RARE_RIB, 49.0, null, []],
+    'the rib, raw' => [RARE_RIB, 30.0, 'back_on', [15.0, 120.0]],
+]);
