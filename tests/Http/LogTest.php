@@ -182,3 +182,59 @@ it('refuses a table with a bad row, whole', function (string $body, string $fiel
     'too large' => [fn () => "time,place,celsius\n".str_repeat("2031-10-04T10:00:00Z,core,20\n", 60_000), 'file'],
     'no text' => ["\xff\xfe\x00time", 'file'],
 ]);
+
+/** What a log says of one dish, read from its lines alone. @param  list<array<string, mixed>>  $events in order of time */
+function standsAs(array $events, int $dish): string
+{
+    [$on, $off, $carved] = [false, false, false];
+    foreach ($events as $event) {
+        if ($event['dish'] !== $dish) {
+            continue;
+        }
+        $on = $on || $event['kind'] === 'on';
+        $carved = $carved || $event['kind'] === 'carved';
+        $off = match ($event['kind']) {
+            'pulled' => true,
+            'back_on' => false,
+            default => $off,
+        };
+    }
+
+    return match (true) {
+        ! $on => 'waiting',
+        $carved => 'carved',
+        $off => 'resting',
+        default => 'on',
+    };
+}
+
+// Whatever a greasy thumb does, in whatever order: the log is what was taken, and each dish stands as its lines say.
+it('takes acts in any order, or says why not, and each dish stands as its log says', function (int $seed) {
+    config(['app.limits.compute' => 1_000_000]);
+    $dice = new Random\Randomizer(new Random\Engine\Mt19937($seed));
+    $roast = $this->roast([], ['dishes' => [
+        Tests\Support\Samples::file()['dishes'][0],
+        ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true]]],
+    ]]);
+    $answer = $this->getJson("/api/roasts/{$roast->id}");
+    for ($i = 0; $i < 24; $i++) {
+        $events = $answer->json('events');
+        $one = $events === [] ? null : $events[$dice->getInt(0, count($events) - 1)];
+        $does = $dice->getInt(0, 9);
+        $ago = $dice->getInt(0, 90);
+        $told = match (true) {
+            $does === 0 && $one !== null => $this->deleteJson("/api/roasts/{$roast->id}/events/{$one['id']}"),
+            $does === 1 && $one !== null => $this->patchJson("/api/roasts/{$roast->id}/events/{$one['id']}", ['at' => now()->subMinutes($ago)->toAtomString()]),
+            $does === 2 => $this->read($roast, (float) $dice->getInt(5, 80), $ago, ['dish' => $dice->getInt(0, 1)]),
+            default => $this->log($roast, ['on', 'pulled', 'back_on', 'carved', 'basted', 'lid'][$dice->getInt(0, 5)], $ago, ['dish' => $dice->getInt(0, 1)]),
+        };
+        expect($told->status())->toBeIn([200, 201, 409, 422], "$seed: $i");
+        if (! $told->isSuccessful()) {
+            expect((string) $told->json('message'))->not->toBe('', "$seed: $i");
+        }
+        $answer = $this->getJson("/api/roasts/{$roast->id}")->assertOk();
+        foreach ($answer->json('plan.dishes') as $dish => $shown) {
+            expect($shown['status'])->toBe(standsAs($answer->json('events'), $dish), "$seed: $i, dish $dish");
+        }
+    }
+})->with([3, 71, 205, 999, 4242, 31337]);
