@@ -132,26 +132,28 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
         </nav>
       </header>
       {offline && (
-        <p role="status" className="mt-1 font-semibold text-ember">
+        <p role="status" className="notice mt-1 font-semibold text-ember">
           The kitchen cannot be reached: this is how things stood at {clock(roast.now)}, {duration((now - at(roast.now)) / 60_000)} ago.
           What you log is kept and sent later.
         </p>
       )}
-      {shown === 'food' || shown === 'rig' ? (
-        <Inputs roast={roast} shown={shown} now={now} />
-      ) : shown === 'fire' ? (
-        <FirePanel roast={roast} now={now} />
-      ) : (
-        <>
-          <div className="mt-2 mb-3">
-            <TimeSkewer plan={roast.plan} now={now} />
-          </div>
-          {shown === 'sheet' && <RunSheet roast={roast} />}
-          {shown === 'live' && <Live roast={roast} />}
-          {shown === 'table' && <Table roast={roast} />}
-          {shown === 'debrief' && <Debrief roast={roast} />}
-        </>
-      )}
+      <div className="stands">
+        {shown === 'food' || shown === 'rig' ? (
+          <Inputs roast={roast} shown={shown} now={now} />
+        ) : shown === 'fire' ? (
+          <FirePanel roast={roast} now={now} />
+        ) : (
+          <>
+            <div className="mt-2 mb-3">
+              <TimeSkewer plan={roast.plan} now={now} />
+            </div>
+            {shown === 'sheet' && <RunSheet roast={roast} />}
+            {shown === 'live' && <Live roast={roast} />}
+            {shown === 'table' && <Table roast={roast} />}
+            {shown === 'debrief' && <Debrief roast={roast} />}
+          </>
+        )}
+      </div>
     </>
   );
 }

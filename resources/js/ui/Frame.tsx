@@ -132,7 +132,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
       </nav>
       <main className="mx-auto max-w-[1320px] px-4 pt-3 pb-28 md:px-6 md:pb-6">
         <Waiting />
-        {children}
+        <div className="stands">{children}</div>
       </main>
       <nav
         aria-label="Thumb"

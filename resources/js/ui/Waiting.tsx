@@ -24,7 +24,7 @@ export function Waiting() {
   const waiting = kept.length - refused.length;
   if (refused.length === 0 && (waiting === 0 || hold === 'none')) return null;
   return (
-    <div role="status" className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-water py-1 pl-3">
+    <div role="status" className="notice no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-water py-1 pl-3">
       {waiting > 0 && (
         <span className="font-semibold">
           {waiting} kept here, {WHY[hold]}.
