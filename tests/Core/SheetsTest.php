@@ -5,11 +5,13 @@ declare(strict_types=1);
 use Diatherm\Day\Entry;
 use Diatherm\Day\KitItem;
 use Diatherm\Day\Progress;
+use Diatherm\Day\Purchase;
+use Diatherm\Day\Work;
 use Diatherm\Plan\Plan;
 use Tests\Support\Samples;
 
 // Whole days as a cook reads them, kept in tests/Core/sheets: every line with its minutes from the table, its window, what is late or
-// done, and the kit. A change that moves or rewords one shows here. SHEETS=write writes them anew, to be read through.
+// done, what it asks of hands, the kit, and what is bought. A change that moves or rewords one shows here. SHEETS=write writes them anew, to be read through.
 
 /** What is cooked: dish, roast, and, minutes before the table, the present and what was done by then, a dish each. */
 const SHEETS = [
@@ -108,7 +110,7 @@ function sheetAsRead(array $case): string
     // To a tenth, so that a second more or less of anything is seen.
     $minutes = fn (?DateTimeImmutable $at): string => $at === null ? '' : sprintf('%.1f', ($at->getTimestamp() - $roast->serveAt->getTimestamp()) / 60.0);
     $lines = array_map(fn (Entry $entry): string => rtrim(sprintf(
-        '%8s %-22s %s%s%s%s%s',
+        '%8s %-22s %s%s%s%s%s%s%s',
         $minutes($entry->at),
         $entry->id->text(),
         said($entry->title),
@@ -116,11 +118,23 @@ function sheetAsRead(array $case): string
         $entry->earliest === null && $entry->latest === null ? '' : " [{$minutes($entry->earliest)}..{$minutes($entry->latest)}]",
         $entry->until === null ? '' : " to {$minutes($entry->until)}",
         ($entry->done ? ' DONE' : '').($entry->late ? ' LATE' : ''),
+        $entry->clash === null ? '' : ' CLASH '.said($entry->clash),
+        handsOfLine($entry->work),
     )), $plan->runSheet->entries);
     $kit = array_map(fn (KitItem $item): string => sprintf('%8s %s: %s', $minutes($item->neededBy), said($item->name), said($item->why)), $plan->kit);
+    $bought = array_map(fn (Purchase $one): string => trim($one->aisle.': '.said($one->what).', '.($one->amount === null ? '' : said($one->amount)), ', '), $plan->shopping);
     $end = sprintf('Ready %s, promised %s%s', $minutes($plan->runSheet->readyAt), $minutes($plan->runSheet->earliestServeAt), $plan->runSheet->isTooLate() ? ', too late' : '');
 
-    return implode("\n", [...$lines, '', $end, '', ...$kit])."\n";
+    return implode("\n", [...$lines, '', $end, '', ...$kit, '', ...$bought])."\n";
+}
+
+/** Minutes of hands, where, how much sooner and later it may be done, and whose lid is off for it. */
+function handsOfLine(?Work $work): string
+{
+    return $work === null || $work->minutes <= 0.0 ? '' : sprintf(
+        ' {%s min %s -%s +%s%s}', round($work->minutes, 2), strtolower($work->station->name), round($work->earlierMinutes, 2), round($work->laterMinutes, 2),
+        $work->lid === null ? '' : " $work->lid",
+    );
 }
 
 it('lays out the whole day as it is kept', function (string $name) {
