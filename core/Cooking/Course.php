@@ -49,6 +49,18 @@ final readonly class Course
         );
     }
 
+    /** Whether it was off the heat at some moment between two. */
+    public function wasOffBetween(float $fromS, float $toS): bool
+    {
+        foreach ($this->offs as [$off, $for]) {
+            if ($off < $toS && $off + $for > $fromS) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function isEmpty(): bool
     {
         return $this->cookerReadings === [] && $this->lifts === [] && $this->offs === [];

@@ -50,16 +50,36 @@ final class Trace
     {
         foreach ($this->coreC as $i => $core) {
             if ($core >= $celsius) {
-                if ($i === 0) {
-                    return $this->seconds[0];
-                }
-                $share = ($celsius - $this->coreC[$i - 1]) / max(1e-12, $core - $this->coreC[$i - 1]);
-
-                return $this->seconds[$i - 1] + $share * ($this->seconds[$i] - $this->seconds[$i - 1]);
+                return $this->crosses($celsius, $i);
             }
         }
 
         return null;
+    }
+
+    /** Of the times at which it rises to $celsius the one nearest to a moment: it sinks where it was off the heat for a while. */
+    public function reachesNear(float $celsius, float $seconds): ?float
+    {
+        $nearest = null;
+        foreach ($this->coreC as $i => $core) {
+            if ($core >= $celsius && ($i === 0 || $this->coreC[$i - 1] < $celsius)) {
+                $at = $this->crosses($celsius, $i);
+                $nearest = $nearest === null || abs($at - $seconds) < abs($nearest - $seconds) ? $at : $nearest;
+            }
+        }
+
+        return $nearest;
+    }
+
+    /** When it came through $celsius on its way to a record. */
+    private function crosses(float $celsius, int $record): float
+    {
+        if ($record < 1) {
+            return $this->seconds[0];
+        }
+        $share = ($celsius - $this->coreC[$record - 1]) / max(1e-12, $this->coreC[$record] - $this->coreC[$record - 1]);
+
+        return $this->seconds[$record - 1] + $share * ($this->seconds[$record] - $this->seconds[$record - 1]);
     }
 
     /** From a moment on, when the core first is below $celsius, s; INF when it has not been followed so far. */

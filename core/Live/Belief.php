@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooking\Course;
 use Diatherm\Heat\Trace;
 
 /**
@@ -71,9 +72,16 @@ final readonly class Belief
      * @param  list<Reading>  $readings  that count, in order of time
      * @param  float|null  $pulledS  when it came off; null while it is on
      * @param  float  $climbK  most that it climbs off the heat
+     * @param  Course  $course  readings on either side of a time off the heat tell no pace
      */
-    public static function of(Trace $model, float $modelOffS, array $readings, ?float $pulledS, float $climbK): self
-    {
+    public static function of(
+        Trace $model,
+        float $modelOffS,
+        array $readings,
+        ?float $pulledS,
+        float $climbK,
+        Course $course = new Course,
+    ): self {
         $offs = array_map(
             fn (Reading $reading): array => [$reading->seconds, $reading->celsius - $model->coreAt($reading->seconds)],
             $readings,
@@ -86,7 +94,7 @@ final readonly class Belief
         $on = array_slice($readings, 0, count($readings) - count($after));
         [$modelS, $pace, $local] = $newest === null
             ? [0.0, [1.0, 1.0, 1.0], null]
-            : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1]);
+            : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1], $course);
         $odd = abs($offK) > self::EXPLAINED_K || ($local !== null && abs(log($local)) > log(self::EXPLAINED_PACE));
         $warp = $odd ? self::warp($model, $modelOffS, $on, $after[0] ?? null, $pulledS) : [];
         $resting = [];
@@ -125,7 +133,7 @@ final readonly class Belief
         foreach ($points as [$seconds, $celsius]) {
             [$lastS, $lastModelS] = $warp[count($warp) - 1];
             if ($seconds > $lastS) {
-                $warp[] = [$seconds, max($lastModelS, min($modelOffS, $model->reaches($celsius) ?? $modelOffS))];
+                $warp[] = [$seconds, max($lastModelS, min($modelOffS, $model->reachesNear($celsius, $seconds) ?? $modelOffS))];
             }
         }
 
@@ -365,16 +373,21 @@ final readonly class Belief
      * @return array{float, array{float, float, float}, float|null} the model's time at the newest reading, the pace, and
      *     that of the latest readings alone where they are far enough apart
      */
-    private static function pace(Trace $model, float $modelOffS, array $readings, Reading $newest): array
+    private static function pace(Trace $model, float $modelOffS, array $readings, Reading $newest, Course $course): array
     {
-        $modelAt = fn (float $celsius): float => max(self::BEGUN_S, min($modelOffS, $model->reaches($celsius) ?? $modelOffS));
+        $modelAt = fn (Reading $reading): float => max(
+            self::BEGUN_S, min($modelOffS, $model->reachesNear($reading->celsius, $reading->seconds) ?? $modelOffS),
+        );
         $bounded = fn (float $pace): float => min(self::MOST_PACE, max(1.0 / self::MOST_PACE, $pace));
-        $at = $modelAt($newest->celsius);
+        $at = $modelAt($newest);
         $paces = [$bounded($newest->seconds / $at)];
         $local = null;
         foreach (array_reverse($readings) as $before) {
-            $modelBefore = $modelAt($before->celsius);
+            $modelBefore = $modelAt($before);
             $areApart = $newest->seconds - $before->seconds >= self::APART_S && $newest->celsius - $before->celsius >= self::APART_K;
+            if ($course->wasOffBetween($before->seconds, $newest->seconds)) {
+                break;
+            }
             if ($areApart && $at - $modelBefore >= self::BEGUN_S) {
                 $paces[] = $local = $bounded(($newest->seconds - $before->seconds) / ($at - $modelBefore));
                 break;

@@ -113,7 +113,7 @@ final readonly class LiveForecast
         $likely->rest(max(60.0 * $dish->leastRestMinutes(), $course->nowS - $modelOffS) + Coast::FOLLOWED_REST_S);
 
         $model = Coast::held($dish, $model, $likely->stageStartsS, $modelOffS);
-        $belief = Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK);
+        $belief = Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, $course);
         $starts = self::stageStarts($dish, $likely->stageStartsS, $belief, $course);
         $cookMinutes = self::cookMinutes($dish, $course, $belief, $posterior, $modelOffS, $pullC, $starts, $leastMinutes);
         $offS = 60.0 * $cookMinutes->likely;

@@ -207,7 +207,8 @@ final class Sieve
                 }
             }
             $before = $last[$reading->place] ?? null;
-            $onTheHeat = $course->pulledS === null || $reading->seconds < $course->pulledS;
+            $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
+                && ! $course->wasOffBetween($before->seconds ?? 0.0, $reading->seconds);
             if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - self::SLACK_K) {
                 // It sank slowly while on the heat: the earlier one was not at the core, the colder one decides.
                 $verdicts[$before->id] = Verdict::NotTheColdest;

@@ -131,6 +131,35 @@ it('says that the cooker seems to have fallen when the core falls behind, and no
         )->not->toBe('read_cooker');
 });
 
+// It sinks while it is off and rises when it is back: neither is a stray probe, nor a pace. Against a cook whose truth is known.
+it('follows what came off too soon and went on again', function (array $asked, float $offAt, float $forMinutes, float $share) {
+    $dish = Samples::dish($asked);
+    $plan = Forecast::of($dish, 14.0);
+    $offs = [[60.0 * $offAt * $plan->cookMinutes->likely, 60.0 * $forMinutes]];
+    $cook = Cook::of($dish, 14.0, Resolution::fine(), new Course(offs: $offs));
+    $trace = $cook->body->record(false);
+    $cook->toPull($plan->pullC);
+    $truth = $cook->body->elapsedS() / 60.0;
+    $nowS = max(60.0 * $share * $truth, array_sum($offs[0]) + 60.0);
+    $read = [];
+    foreach ([0.3, 0.5, 0.55, 0.61, 0.7, 0.8, 0.9] as $i => $at) {
+        if (60.0 * $at * $truth <= $nowS) {
+            $read[] = Reading::of("r$i", 60.0 * $at * $truth, 'core', $trace->coreAt(60.0 * $at * $truth));
+        }
+    }
+    $live = LiveForecast::of($dish, 14.0, new Course([[600.0, $dish->stages[0]->cookerC]], nowS: $nowS, offs: $offs), $read, $plan->pullC);
+    expect(array_unique(array_map(fn (Verdict $verdict): string => $verdict->name, array_values($live->verdicts))))->toBe(['Counts'])
+        ->and($truth)->toBeGreaterThan($plan->cookMinutes->likely)
+        ->and($live->cookMinutes->likely)->toEqualWithDelta($truth, 0.12 * $truth)
+        ->and($live->cookMinutes->low)->toBeLessThan(1.02 * $truth)
+        ->and($live->cookMinutes->high)->toBeGreaterThan(0.98 * $truth)
+        ->and($live->coreNowC->likely)->toEqualWithDelta($trace->coreAt($nowS), 4.0);
+})->with([
+    'rack' => [[]],
+    'bird' => [['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true]]]],
+    'leg' => [['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]]],
+])->with([[0.6, 25.0], [0.85, 12.0], [0.4, 40.0]])->with([0.7, 0.8, 0.95]);
+
 it('gives the same answer to the same readings', function () {
     $readings = readings(truth(0.9), [30, 60]);
     expect(live($readings, 60.0)->cookMinutes)->toEqual(live($readings, 60.0)->cookMinutes);
