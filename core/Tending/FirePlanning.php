@@ -33,6 +33,9 @@ final class FirePlanning
     /** Coals that are there, raked together, do for a sear when they are such a share of a fire of its own. Common practice. */
     private const LENT_SHARE = 0.4;
 
+    /** Coals are raked together so soon after what they were for came off. */
+    private const LENT_FROM_MINUTES = 2.0;
+
     /** A target that the cooker misses by no more than this is reached, K. */
     private const NEAR_K = 4.0;
 
@@ -47,9 +50,10 @@ final class FirePlanning
     {
         $plans = [];
         $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
-        foreach (self::heats($forecasts, $onMinutes, $besides) as $kind => $heats) {
+        $all = self::heats($forecasts, $onMinutes, $besides);
+        foreach ($all as $kind => $heats) {
             if (Equipment::has($kind)) {
-                $plans[] = self::one($kind, $roast, $forecasts, $heats, $yard, $plans);
+                $plans[] = self::one($kind, $roast, $forecasts, $all, $yard, $plans);
             }
         }
 
@@ -58,12 +62,13 @@ final class FirePlanning
 
     /**
      * @param  list<Forecast>  $forecasts
-     * @param  non-empty-list<HeatWanted>  $heats  in order
+     * @param  array<string, non-empty-list<HeatWanted>>  $all  in order, by kind of cooker
      * @param  array<string, OwnCooker>  $yard
      * @param  list<FirePlan>  $before  plans of the cookers that come before it
      */
-    private static function one(string $kind, Roast $roast, array $forecasts, array $heats, array $yard, array $before): FirePlan
+    private static function one(string $kind, Roast $roast, array $forecasts, array $all, array $yard, array $before): FirePlan
     {
+        $heats = $all[$kind];
         $wish = $roast->fires[$kind] ?? new FireWish($kind);
         $own = OwnCooker::wished($wish->own, $kind, $yard);
         $equipment = $own->equipment ?? Equipment::of($kind);
@@ -95,7 +100,7 @@ final class FirePlanning
             $run,
             self::course($stove, $run, $buried ? $forecasts[$dish]->dish->bed : null, $use->untilMinutes),
             FireLayout::piles($wish, $equipment, $stove->layout, $run->startKg),
-            self::lent($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg),
+            self::lent($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg, $all),
         );
     }
 
@@ -114,12 +119,13 @@ final class FirePlanning
 
     /**
      * The cooker whose coals a sear in the open takes over, lid off and pan out: the one that the dish comes from, when
-     * enough is left in it. Null when a fire of its own is lit.
+     * enough is left in it and nothing else wants it from then on. None where a fire of its own is lit.
      *
      * @param  list<FirePlan>  $before
      * @param  float  $firstMinutes  when the dish comes to it
+     * @param  array<string, non-empty-list<HeatWanted>>  $all
      */
-    private static function lent(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg): Lent
+    private static function lent(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg, array $all): Lent
     {
         $from = null;
         foreach ($dish->stages as $stage) {
@@ -134,7 +140,8 @@ final class FirePlanning
             foreach ($plan->run->left as [$minutes, $kg]) {
                 $left = $minutes <= $at ? $kg : $left;
             }
-            $isIt = $plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented();
+            $isIt = $plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented()
+                && max(array_map(fn (HeatWanted $heat): float => $heat->freeMinutes, $all[$from])) <= $firstMinutes + self::LENT_FROM_MINUTES;
             if ($isIt && $plan->stove->fuel !== null && $left > 0.0) {
                 return new Lent($plan->stove->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left));
             }
