@@ -61,6 +61,7 @@ final class SideTasks
                 default => null,
             },
         );
+        $with = $roast->dishes[$times->dish->with ?? -1] ?? null;
         $entries = [
             $entry(
                 'ready',
@@ -76,8 +77,8 @@ final class SideTasks
         $entries[] = $entry(
             'on',
             $times->onAt,
-            $times->dish->with !== null && isset($roast->dishes[$times->dish->with])
-                ? Message::of($times->isFirst ? 'side.on_before' : 'side.on_with', side: $name, dish: $roast->dishes[$times->dish->with]->name)
+            $with !== null
+                ? Message::of($times->isFirst ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name)
                 : Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
             Message::notes(self::takes($times), self::place($times)),
             $times->offAt,

@@ -62,9 +62,7 @@ final readonly class Timing
         // It stays cold until it is worked on, or comes out as early as its start temperature asks for.
         $handwork = PreparationPlan::handworkMinutes($dish);
         $takeOut = $dish->cut->isPerishable() ? $rig - $handwork - self::COLD_START_MINUTES : $rig;
-        if ($forecast->temperMinutes > 0.0) {
-            $takeOut = min($takeOut, -min($forecast->temperMinutes, $allowedOutMinutes));
-        }
+        $takeOut = min($takeOut, -min($forecast->temperMinutes, $allowedOutMinutes));
         $carve = $cook->high + $dish->leastRestMinutes();
         $carving = self::carveMinutes($dish);
 
