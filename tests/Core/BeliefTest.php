@@ -45,6 +45,27 @@ it('is the model where nothing was read', function () {
         ->and($belief->reaches(60.0))->toEqualWithDelta((float) $model->reaches(60.0), 1.0);
 });
 
+it('is sound where two were read at one moment, as from two devices, and the later one is the newest', function () {
+    [$model, $off] = modelled('chicken', 'kettle');
+    $at = 0.5 * $off;
+    $core = $model->coreAt($at);
+    foreach ([[$core - 1.0, $core + 1.0], [$core, $core], [$core + 20.0, $core + 24.0]] as [$one, $other]) {
+        $belief = Belief::of($model, $off, readAt([[$at, $one], [$at, $other]]), null, 6.0);
+        expect($belief->coreAt($at))->toEqualWithDelta($other, 4.5)->and($belief->coreAt(0.5 * $at))->toBeFloat()->toBeGreaterThan(0.0)
+            ->and($belief->newest?->celsius)->toBe($other)
+            ->and((float) $belief->reaches($other))->toEqualWithDelta($at, 1e-6);
+    }
+});
+
+it('reads the rest from the very pull on', function () {
+    [$model, $off] = modelled('beef-rib', 'oven');
+    // Read as it came off: from there it climbs no more than is shown, and falls on.
+    $belief = Belief::of($model, $off, readAt([[0.6 * $off, $model->coreAt(0.6 * $off)], [$off, 70.0]]), $off, 4.0);
+    expect($belief->coreAt($off))->toEqualWithDelta(70.0, 0.1)
+        ->and(max($belief->trace($off)->coreC))->toBeLessThan(74.1)
+        ->and($belief->coreAt($off + 5000.0))->toBeLessThan(70.0);
+});
+
 it('is at each reading what was read, and never goes past its number for one read above it', function () {
     mt_srand(90210);
     foreach (['chicken' => 'kettle', 'beef-rib' => 'oven', 'fish-whole' => 'gas', 'lamb-leg' => 'ceramic'] as $cut => $cooker) {
