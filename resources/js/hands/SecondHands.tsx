@@ -9,6 +9,7 @@ import { keys } from '../api/queries';
 import type { Entry, Hands } from '../api/types';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
+import { useSlips } from '../ui/useSlips';
 import { at, countdown, withOffset } from '../units/time';
 import { UnitsContext, useClock } from '../units/units';
 import { Said, useSay } from '../words/Said';
@@ -59,6 +60,7 @@ function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; off
   const say = useSay();
   const cache = useQueryClient();
   const [mine, setMine] = useState(ticked);
+  const slips = useSlips();
   const done = (answer: Hands) => cache.setQueryData(keys.hands(tickKey), answer);
   const tick = useMutation({
     mutationFn: async (entry: Entry) => {
@@ -121,6 +123,7 @@ function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; off
               // What the cook ticked is the cook's to undo.
               disabled={tick.isPending || untick.isPending || (entry.done && mine[entry.id] === undefined)}
               onClick={() => {
+                if (slips(entry.id)) return;
                 const id = mine[entry.id];
                 if (entry.done && id !== undefined) untick.mutate(id);
                 else tick.mutate(entry);

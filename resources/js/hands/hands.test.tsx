@@ -46,7 +46,13 @@ describe('a second pair of hands', () => {
     expect(ticked?.asked).toMatchObject({ body: { entry: 'd0.chore.0.0.0' } });
     // What the cook ticked is the cook's.
     expect(screen.getByRole('button', { name: 'Turn: done, undo' })).toBeDisabled();
+    // A second tap of the same thumb is none.
     await userEvent.click(await screen.findByRole('button', { name: 'Baste: done, undo' }));
+    expect(calls.filter((one) => one.method === 'delete')).toHaveLength(0);
+    const later = performance.now() + 2_000;
+    vi.spyOn(performance, 'now').mockReturnValue(later);
+    await userEvent.click(screen.getByRole('button', { name: 'Baste: done, undo' }));
+    vi.restoreAllMocks();
     await waitFor(() => expect(calls.at(-1)).toMatchObject({ method: 'delete', asked: { at: { id: ticked?.asked.body?.id } } }));
   });
 

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import type { Plan, Roast } from '../../api/types';
+import { useSlips } from '../../ui/useSlips';
 import { Said } from '../../words/Said';
 import { day } from '../../units/time';
 import { useClock } from '../../units/units';
@@ -9,6 +10,7 @@ import { useLogging } from '../useLogging';
 export function KitList({ plan, roast, now }: { plan: Plan; roast: Roast; now: number }) {
   const clock = useClock();
   const log = useLogging(roast);
+  const slips = useSlips();
   const ticked = new Map(roast.events.filter((event) => event.entry?.startsWith('kit.')).map((event) => [event.entry, event.id]));
   return (
     <section className="opens mt-7" aria-label="Kit">
@@ -23,11 +25,11 @@ export function KitList({ plan, roast, now }: { plan: Plan; roast: Roast; now: n
                 aria-pressed={done !== undefined}
                 className="flex min-h-14 w-full items-center gap-3 text-left"
                 disabled={log.act.isPending || log.undo.isPending}
-                onClick={() =>
-                  done === undefined
-                    ? log.act.mutate({ kind: 'tick', dish: null, entry: item.id })
-                    : log.undo.mutate({ what: 'events', id: done })
-                }
+                onClick={() => {
+                  if (slips(item.id)) return;
+                  if (done === undefined) log.act.mutate({ kind: 'tick', dish: null, entry: item.id });
+                  else log.undo.mutate({ what: 'events', id: done });
+                }}
               >
                 <span
                   className={clsx(
