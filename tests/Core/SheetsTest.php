@@ -91,7 +91,7 @@ const SHEETS = [
     ],
     'a rib seared over the grate, potatoes on the kettle that it leaves' => [
         ['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 130, 'until_core_c' => 50], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 5]]],
-        ['sides' => [['side' => 'diced-potatoes', 'on' => 'kettle'], ['side' => 'flat-bread', 'on' => 'open-grate']]],
+        ['fires' => [['cooker' => 'kettle', 'fuel' => 'quick-light']], 'sides' => [['side' => 'diced-potatoes', 'on' => 'kettle'], ['side' => 'flat-bread', 'on' => 'open-grate']]],
     ],
     'thighs in a camp oven laid to simmer, in three courses' => [
         ['cut' => 'chicken-legs', 'mass_kg' => 0.2, 'pieces' => 6, 'taste' => null, 'target_c' => 79, 'course' => 2, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 180, 'pull' => true]]],
