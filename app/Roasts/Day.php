@@ -86,6 +86,7 @@ final readonly class Day
         return match (true) {
             $pulledAt === null => null,
             $live->advice?->act === AdviceAct::BackOn => CameOff::TooSoon,
+            $live->advice?->act === AdviceAct::Discard => CameOff::LeftOut,
             $live->advice?->act === AdviceAct::Read => CameOff::Unread,
             $live->belief->wasReadBy(60.0 * $live->cookMinutes->likely) => CameOff::AsRead,
             default => CameOff::WorkedOut,

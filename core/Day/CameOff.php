@@ -17,4 +17,7 @@ enum CameOff
 
     /** Read, and short: it goes back on the heat. */
     case TooSoon;
+
+    /** Short, and off the heat too long for it to go back: it is not eaten. */
+    case LeftOut;
 }

@@ -263,7 +263,7 @@ final class DishTasks
     ): array {
         $dish = $forecast->dish;
         $minutes = ($carveAt->getTimestamp() - $pullAt->getTimestamp()) / 60.0;
-        if ($minutes < 1.0 || $made->cameOff === CameOff::TooSoon) {
+        if ($minutes < 1.0 || in_array($made->cameOff, [CameOff::TooSoon, CameOff::LeftOut], true)) {
             return [];
         }
         $allowed = Clocks::allowedMinutes($roast->airC);

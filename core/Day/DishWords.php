@@ -65,12 +65,17 @@ final class DishWords
     public static function pulled(Dish $dish, float $coreC, CameOff $cameOff): Task
     {
         $known = in_array($cameOff, [CameOff::AsRead, CameOff::TooSoon], true);
+        $then = match ($cameOff) {
+            CameOff::TooSoon => Message::of('sheet.goes_back_on'),
+            CameOff::LeftOut => Message::of('sheet.not_to_be_eaten'),
+            default => null,
+        };
 
         return new Task(
             Message::of('sheet.pull', dish: $dish->name),
             Message::note(
                 Message::of($known ? 'sheet.came_off_at' : 'sheet.came_off_unread', core: Quantity::celsius($coreC)),
-                $cameOff === CameOff::TooSoon ? Message::of('sheet.goes_back_on') : null,
+                $then,
             ),
         );
     }
@@ -82,6 +87,7 @@ final class DishWords
 
         return match ($cameOff) {
             CameOff::TooSoon => Message::notes(Message::of('sheet.not_as_it_is'), $how) ?? $how,
+            CameOff::LeftOut => Message::of('sheet.not_to_be_eaten'),
             CameOff::Unread => Message::notes(Message::of('sheet.read_it_first'), $how) ?? $how,
             default => $how,
         };

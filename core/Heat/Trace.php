@@ -97,6 +97,19 @@ final class Trace
         return INF;
     }
 
+    /** How long the core is under $celsius between two moments, s. */
+    public function underBetween(float $celsius, float $fromS, float $toS): float
+    {
+        $under = 0.0;
+        foreach ($this->seconds as $i => $seconds) {
+            $last = $i > 0 ? $this->seconds[$i - 1] : $seconds;
+            $within = min($seconds, $toS) - max($last, $fromS);
+            $under += $within > 0.0 && $this->coreC[$i] < $celsius ? $within : 0.0;
+        }
+
+        return $under;
+    }
+
     /** The same up to a moment. */
     public function until(float $seconds): self
     {

@@ -13,6 +13,7 @@ enum AdviceAct: string
     case ReadCooker = 'read_cooker';
     case Hotter = 'hotter';
     case BackOn = 'back_on';
+    case Discard = 'discard';
     case Wait = 'wait';
     case Disagree = 'disagree';
 }

@@ -9,11 +9,13 @@ use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Variation;
 use Diatherm\Food\Tenderness;
 use Diatherm\Heat\Resolution;
+use Diatherm\Heat\Trace;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
+use Diatherm\Safety\Clocks;
 
 /** What to do about the core now: from what was read; from what was computed only that it be read. */
 final class Advising
@@ -161,6 +163,41 @@ final class Advising
                 newest: Quantity::celsius($newest->celsius),
                 expected: Quantity::celsius($newest->celsius - $belief->offK),
             ),
+        );
+    }
+
+    /**
+     * What was not done and lay off the heat too long is not made good by cooking it on. Source of the hours: Safety\Clocks.
+     *
+     * @param  Advice|null  $said  what is asked for otherwise
+     * @param  Trace  $trace  of the core, as it is believed
+     */
+    public static function unlessLeftOut(?Advice $said, Dish $dish, float $airC, Course $course, Trace $trace): ?Advice
+    {
+        $isShort = in_array($said?->act, [AdviceAct::BackOn, AdviceAct::Read], true);
+        if (! $dish->cut->isPerishable() || $course->carvedS !== null || ($course->offs === [] && ($course->pulledS === null || ! $isShort))) {
+            return $said;
+        }
+        // What is done and rests may be kept hot where the model does not see it: that is the sheet's to say.
+        $outS = $course->pulledS !== null && $isShort ? $trace->underBetween(Clocks::HOT_C, $course->pulledS, $course->nowS) : 0.0;
+        foreach ($course->offs as [$off, $for]) {
+            $outS += $trace->underBetween(Clocks::HOT_C, $off, $off + $for);
+        }
+        $allowed = Clocks::allowedMinutes($airC);
+        $left = floor($allowed - $outS / 60.0);
+        if ($left <= 0.0) {
+            return new Advice(
+                AdviceAct::Discard,
+                Message::of('advice.not_to_be_eaten'),
+                Message::of('advice.left_out', hot: Quantity::celsius(Clocks::HOT_C), out: Quantity::duration($outS / 60.0), allowed: Quantity::duration($allowed)),
+            );
+        }
+
+        return $said?->act !== AdviceAct::BackOn ? $said : new Advice(
+            $said->act,
+            $said->words,
+            Message::sentences($said->why, Message::of('advice.back_on_within', left: Quantity::minutes($left))),
+            $said->minutes,
         );
     }
 

@@ -133,6 +133,19 @@ final readonly class LiveForecast
             $getsThere => 60.0 * $cookMinutes->high,
             default => $course->nowS + self::AHEAD_S,
         };
+        $advice = Advising::of(
+            $dish,
+            $airC,
+            $course,
+            $belief,
+            $guess,
+            $pullC,
+            $nowC,
+            $atCarving,
+            self::questioned($readings, $verdicts),
+            $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
+            $posterior->fallen(),
+        );
         $caution = $course->pulledS === null ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
 
         return new self(
@@ -151,19 +164,7 @@ final readonly class LiveForecast
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::of(
-                $dish,
-                $airC,
-                $course,
-                $belief,
-                $guess,
-                $pullC,
-                $nowC,
-                $atCarving,
-                self::questioned($readings, $verdicts),
-                $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
-                $posterior->fallen(),
-            ),
+            Advising::unlessLeftOut($advice, $dish, $airC, $course, $trace),
             $getsThere,
         );
     }

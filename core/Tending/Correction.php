@@ -35,6 +35,9 @@ final readonly class Correction
 
     private const MISSED_K = 2.0 * self::SCATTER_K;
 
+    /** Two readings of a cooker that moves are taken for one of its states. Common practice. */
+    private const AGREE_K = 20.0;
+
     /** What a drift will have made of it soon may be so many times the band before it is met. Common practice. */
     private const COMING = 1.25;
 
@@ -97,9 +100,12 @@ final readonly class Correction
             [3.0 * self::SCATTER_K, self::DRIFT_K_MIN],
             self::SCATTER_K,
         );
-        // What was read last outranks a line that misses it, as when a lid was off or the coals fell in.
+        // Two readings that agree outrank a line that misses them, as when the coals fell in; one alone may be a lid that was off.
         [$readAt, $readC] = $fresh[count($fresh) - 1];
-        $level = abs($readC - $line->valueAt($readAt)) > self::MISSED_K ? $readC : $line->intercept;
+        $isMissed = abs($readC - $line->valueAt($readAt)) > self::MISSED_K;
+        $before = $fresh[count($fresh) - 2] ?? null;
+        $isAlone = $isMissed && $before !== null && abs($readC - $before[1]) > self::AGREE_K;
+        $level = $isMissed ? $readC : $line->intercept;
         $pace = $curve->paceMinutes($targetC, $weather);
         // A drift that the readings do not bear out is taken for none.
         $drift = abs($line->slope) > 1.3 * sqrt($line->covariance[2]) ? $line->slope : 0.0;
@@ -118,6 +124,14 @@ final readonly class Correction
         $off = $level - $targetC;
         $coming = $off + $drift * min(self::AHEAD_MINUTES, max(5.0, $pace));
         $colder = (abs($off) > $band ? $off : $coming) < 0.0;
+        if ($isAlone && abs($off) > $band) {
+            return $answer(
+                CorrectionAct::Wait,
+                Message::of('correction.read_it_again'),
+                Message::of('correction.does_not_follow', read: self::heat($curve->mechanism, $readC)),
+                self::LOOK_DRIFTING,
+            );
+        }
         $leaves = ($band - $off * ($drift <=> 0.0)) / max(1e-9, abs($drift));
         $again = max(self::LOOK_DRIFTING, min(self::LOOK_STEADY, round($leaves)));
         if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {

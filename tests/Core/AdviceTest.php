@@ -62,6 +62,28 @@ it('says what to do while it is on', function (array $asked, float $coreC, ?stri
     'the first of two heats, under way' => [TWO_HEATS, 30.0, null],
 ]);
 
+// Would I serve this to children? Half done and left standing is not made good by cooking it on.
+// Source: USDA FSIS, Danger Zone: two hours, one above 32 °C.
+it('has what lay half done too long thrown away, off the heat and on it again, and tells how long there is', function (array $asked, float $coreC) {
+    $dish = Samples::dish($asked);
+    $plan = Forecast::of($dish, 14.0);
+    $atS = (float) $plan->trace->reaches($coreC);
+    $read = [Reading::of('a', $atS - 1200.0, 'core', $plan->trace->coreAt($atS - 1200.0)), Reading::of('b', $atS - 30.0, 'core', $coreC - 0.2)];
+    $said = fn (float $airC, float $minutes, bool $isBack): ?Advice => LiveForecast::of($dish, $airC, $isBack
+        ? new Course([[600.0, $dish->stages[0]->cookerC]], nowS: $atS + 60.0 * $minutes + 60.0, offs: [[$atS, 60.0 * $minutes]])
+        : new Course([[600.0, $dish->stages[0]->cookerC]], pulledS: $atS, nowS: $atS + 60.0 * $minutes), $read, $plan->pullC)->advice;
+    foreach ([[14.0, 20.0, 200.0], [36.0, 10.0, 130.0]] as [$airC, $short, $long]) {
+        expect($said($airC, $short, false)?->act->value)->toBe('back_on')->and(said($said($airC, $short, false)?->why))->toContain('Back on within')
+            ->and($said($airC, $short, true)?->act->value)->not->toBe('discard')
+            ->and($said($airC, $long, false)?->act->value)->toBe('discard')
+            ->and($said($airC, $long, true)?->act->value)->toBe('discard')
+            ->and(said($said($airC, $long, true)?->words))->toBe('Not to be eaten');
+    }
+})->with([
+    'bird' => [A_BIRD, 48.0], 'rack' => [RACK_ON_A_KETTLE, 40.0], 'rib' => [RARE_RIB, 30.0],
+    'brisket, safe and tough' => [['cut' => 'beef-brisket', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'pull' => true]]], 64.0],
+]);
+
 it('never takes off by what was worked out: it is read first', function (array $asked) {
     $dish = Samples::dish($asked);
     expect(advised($dish, 1.3 * Forecast::of($dish, 14.0)->cookMinutes->likely, [])?->act->value)->toBe('read')

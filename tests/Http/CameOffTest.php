@@ -113,6 +113,24 @@ it('goes back on by a line of the log, without the minutes that it was off, and 
     expect($shown()['status'])->toBe('planned');
 })->with(array_keys(array_diff_key(CAME_OFF, ['steaks seared last' => true, 'a fish' => true])));
 
+it('has no knife and no hob for what lay half done too long, in another time zone too', function (int $minutes, string $act) {
+    $roast = $this->roast(CAME_OFF['a bird'], ['time_zone' => 'Pacific/Kiritimati']);
+    $this->log($roast, 'on', $minutes + 60)->assertSuccessful();
+    $this->postJson("/api/roasts/{$roast->id}/readings", [
+        'id' => (string) Str::uuid(), 'dish' => 0, 'place' => 'core', 'celsius' => 46, 'at' => now()->subMinutes($minutes + 2)->toAtomString(),
+    ])->assertSuccessful();
+    $this->log($roast, 'pulled', $minutes)->assertSuccessful();
+    $off = $this->getJson("/api/roasts/{$roast->id}")->json('plan');
+    $sheet = array_column($off['run_sheet'], null, 'act');
+    expect($off['dishes'][0]['live']['advice']['act'])->toBe($act)
+        ->and(str_contains(said($sheet['carve']['detail']), 'not to be eaten'))->toBe($act === 'discard')
+        ->and($sheet)->not->toHaveKey('hold');
+    // Put back all the same, it stays what it is.
+    $this->log($roast, 'back_on', 1)->assertSuccessful();
+    $on = $this->getJson("/api/roasts/{$roast->id}")->json('plan.dishes.0.live.advice.act');
+    expect($on === 'discard')->toBe($act === 'discard');
+})->with([[40, 'back_on'], [100, 'back_on'], [150, 'discard'], [400, 'discard']]);
+
 it('asks for a reading of what nobody read, and states no figure as read', function (string $name, float $share) {
     $roast = $this->roast(CAME_OFF[$name]);
     $likely = $this->getJson("/api/roasts/{$roast->id}")->json('plan.dishes.0.cook_minutes.likely');

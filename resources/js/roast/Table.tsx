@@ -13,7 +13,7 @@ import { Why } from '../ui/Why';
 import { Said } from '../words/Said';
 import { at, countdown, duration } from '../units/time';
 import { useUnits, useClock } from '../units/units';
-import { entryAt, mainDish, marksOf } from './acts';
+import { entryAt, isNoMeal, mainDish, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { CoreAdvice } from './live/CoreAdvice';
 import { backOn, useLogging } from './useLogging';
@@ -65,9 +65,9 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
     <div className="grid gap-x-9 gap-y-6 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <section className="opens min-w-0" aria-label="Rest">
         <div className="flex flex-wrap items-end gap-x-10 gap-y-3">
-          {dish.pulled_at !== null && dish.live?.advice?.act === 'back_on' ? (
+          {dish.pulled_at !== null && isNoMeal(dish) ? (
             <div>
-              <div className="label">Off too soon, for</div>
+              <div className="label">{dish.live?.advice?.act === 'discard' ? 'Off too long, for' : 'Off too soon, for'}</div>
               <div className="wide text-[3.5rem] leading-none text-ember">{countdown(now - at(dish.pulled_at))}</div>
             </div>
           ) : dish.status === 'resting' && rested !== null ? (
@@ -107,7 +107,6 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           )}
         </div>
         <CoreAdvice dish={dish} onBack={backOn(index, log)} />
-        <Wrong error={log.undo.error} className="mt-2" />
         <Warnings of={dish.live?.warnings ?? []} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
@@ -139,7 +138,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           {dish.status === 'resting' && (
             <button
               type="button"
-              className={clsx('push min-h-14 px-6 text-lg', dish.live?.advice?.act !== 'back_on' && 'push-main')}
+              className={clsx('push min-h-14 px-6 text-lg', !isNoMeal(dish) && 'push-main')}
               onClick={() => did('carved')}
             >
               Carved

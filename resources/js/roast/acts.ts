@@ -12,9 +12,12 @@ export function toDo(plan: Plan): Entry[] {
   return plan.run_sheet.filter((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve');
 }
 
-/** Whether a dish came off too soon for this: it is not carved but put back. */
-export const goesBack = (entry: Entry, dishes: readonly FollowedDish[]): boolean =>
-  entry.act === 'carve' && entry.dish !== null && dishes[entry.dish]?.live?.advice?.act === 'back_on';
+/** Whether a dish is not for the knife: it came off too soon and goes back, or lay there too long. */
+export const isNoMeal = (dish: FollowedDish | undefined): boolean => ['back_on', 'discard'].includes(dish?.live?.advice?.act ?? '');
+
+/** Whether this is the knife for such a dish. */
+export const isNotCarved = (entry: Entry, dishes: readonly FollowedDish[]): boolean =>
+  entry.act === 'carve' && entry.dish !== null && isNoMeal(dishes[entry.dish]);
 
 const BY_CHORE: Record<string, EventKind> = { baste: 'basted', spray: 'basted', turn: 'turned', rotate: 'turned', fuel: 'fuel' };
 

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import type { FollowedDish } from '../../api/types';
 import { Said } from '../../words/Said';
 
-const URGENT = ['take_off', 'back_on', 'next_stage', 'hotter'];
+const URGENT = ['take_off', 'back_on', 'discard', 'next_stage', 'hotter'];
 
 /** The one thing that the core asks for now, as large as it matters; with a press for what went back on the heat. */
 export function CoreAdvice({ dish, onBack }: { dish: FollowedDish; onBack?: () => void }) {

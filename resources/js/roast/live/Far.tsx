@@ -9,7 +9,7 @@ import { useSlips } from '../../ui/useSlips';
 import { at, countdown } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Said } from '../../words/Said';
-import { eventFor, goesBack, mainDish, toDo } from '../acts';
+import { eventFor, isNotCarved, mainDish, toDo } from '../acts';
 import { backOn, useLogging } from '../useLogging';
 import { coreNow } from './coreNow';
 
@@ -23,11 +23,12 @@ export function Far({ roast }: { roast: Roast }) {
   const index = chosen ?? mainDish(roast);
   const dish = roast.plan.dishes[index];
   const next = toDo(roast.plan)[0];
-  const back = next !== undefined && goesBack(next, roast.plan.dishes) ? roast.plan.dishes[next.dish ?? 0]?.live?.advice : undefined;
+  const back = next !== undefined && isNotCarved(next, roast.plan.dishes) ? roast.plan.dishes[next.dish ?? 0]?.live?.advice : undefined;
   const others = roast.plan.dishes.length;
   const done = () => {
     // What comes next stands where this one stood.
     if (next === undefined || slips('next')) return;
+    if (back?.act === 'discard') return;
     if (back) backOn(next.dish ?? 0, log)?.();
     else log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
@@ -79,9 +80,11 @@ export function Far({ roast }: { roast: Roast }) {
             {!back && at(next.at) < now && '+'}
             {!back && countdown(at(next.at) - now)}
           </p>
-          <button type="button" className="push push-ember min-h-20 px-10 text-2xl" disabled={log.act.isPending} onClick={done}>
-            {back ? 'It is back on' : 'Done'}
-          </button>
+          {back?.act !== 'discard' && (
+            <button type="button" className="push push-ember min-h-20 px-10 text-2xl" disabled={log.act.isPending} onClick={done}>
+              {back ? 'It is back on' : 'Done'}
+            </button>
+          )}
         </footer>
       )}
       <Wrong error={log.act.error ?? log.undo.error} />

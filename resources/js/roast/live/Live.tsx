@@ -12,7 +12,7 @@ import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
-import { choreFor, COOKER, eventFor, goesBack, mainDish, toDo } from '../acts';
+import { choreFor, COOKER, eventFor, isNotCarved, mainDish, toDo } from '../acts';
 import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
@@ -54,7 +54,7 @@ export function Live({ roast }: { roast: Roast }) {
   const dish = roast.plan.dishes[index];
   const todo = toDo(roast.plan);
   const next = todo[0];
-  const back = next !== undefined && goesBack(next, roast.plan.dishes);
+  const back = next !== undefined && isNotCarved(next, roast.plan.dishes);
   const history = logged(roast, say);
   const map = dish?.live?.probe_map ?? null;
   const spots = map?.spots.map((spot) => spot.place) ?? [USUAL_PLACE];

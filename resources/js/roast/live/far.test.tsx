@@ -52,6 +52,20 @@ describe('figures for across the yard', () => {
     vi.restoreAllMocks();
   });
 
+  it('has nothing to press for what is not to be eaten', async () => {
+    const advice = { act: 'discard', words: text('Not to be eaten'), why: text('Left out for 3 h'), minutes: null } as const;
+    const roast = aRoast(
+      { id: 'roast', status: 'resting' },
+      { status: 'resting', pulled_at: '2031-10-04T15:00:00Z', live: aLive({ advice }) },
+    );
+    roast.plan.run_sheet = [entry('d0.carve', 'carve', new Date(Date.now() + 600_000).toISOString())];
+    show(<Far roast={roast} />);
+    expect(screen.getByText('Not to be eaten')).toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: /Done|back on/ })).toBeNull();
+    await userEvent.keyboard('d');
+    expect(call).not.toHaveBeenCalled();
+  });
+
   it('offers no knife to what came off too soon, but to put it back', async () => {
     const advice = { act: 'back_on', words: text('Back on the heat'), why: text('It reads 35'), minutes: null } as const;
     const pulled = anEvent('pulled', 'Pulled', '2031-10-04T18:00:00Z', { dish: 0 });

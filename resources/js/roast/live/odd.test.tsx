@@ -118,7 +118,7 @@ describe('the core’s advice', () => {
     return screen.getByRole('alert');
   };
 
-  it.each(['take_off', 'back_on', 'next_stage', 'read', 'read_cooker', 'hotter', 'wait', 'disagree'] as const)(
+  it.each(['take_off', 'back_on', 'discard', 'next_stage', 'read', 'read_cooker', 'hotter', 'wait', 'disagree'] as const)(
     'is heard and follows the units (%s)',
     (act) => {
       const minutes = { value: 25, unit: 'min', digits: 0 };
