@@ -202,7 +202,10 @@ final class DishTasks
             $number,
             Act::Carve,
             $carveAt,
-            Message::of($dish->cut->isPerishable() ? 'sheet.carve' : 'sheet.dish_up', dish: $dish->name),
+            Message::of(match (true) {
+                $made->cameOff === CameOff::LeftOut => 'sheet.throw_away',
+                default => $dish->cut->isPerishable() ? 'sheet.carve' : 'sheet.dish_up',
+            }, dish: $dish->name),
             DishWords::carving($dish, $made->cameOff),
             // Not before it has rested, whatever else hands have to do.
             earliest: $rested,

@@ -65,17 +65,15 @@ final class DishWords
     public static function pulled(Dish $dish, float $coreC, CameOff $cameOff): Task
     {
         $known = in_array($cameOff, [CameOff::AsRead, CameOff::TooSoon], true);
-        $then = match ($cameOff) {
-            CameOff::TooSoon => Message::of('sheet.goes_back_on'),
-            CameOff::LeftOut => Message::of('sheet.not_to_be_eaten'),
-            default => null,
-        };
+        if ($cameOff === CameOff::LeftOut) {
+            return new Task(Message::of('sheet.pull', dish: $dish->name), Message::of('sheet.not_to_be_eaten'));
+        }
 
         return new Task(
             Message::of('sheet.pull', dish: $dish->name),
             Message::note(
                 Message::of($known ? 'sheet.came_off_at' : 'sheet.came_off_unread', core: Quantity::celsius($coreC)),
-                $then,
+                $cameOff === CameOff::TooSoon ? Message::of('sheet.goes_back_on') : null,
             ),
         );
     }

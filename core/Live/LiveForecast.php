@@ -133,20 +133,27 @@ final readonly class LiveForecast
             $getsThere => 60.0 * $cookMinutes->high,
             default => $course->nowS + self::AHEAD_S,
         };
-        $advice = Advising::of(
+        $advice = Advising::unlessLeftOut(
+            Advising::of(
+                $dish,
+                $airC,
+                $course,
+                $belief,
+                $guess,
+                $pullC,
+                $nowC,
+                $atCarving,
+                self::questioned($readings, $verdicts),
+                $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
+                $posterior->fallen(),
+            ),
             $dish,
             $airC,
             $course,
-            $belief,
-            $guess,
-            $pullC,
-            $nowC,
-            $atCarving,
-            self::questioned($readings, $verdicts),
-            $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
-            $posterior->fallen(),
+            $trace,
         );
-        $caution = $course->pulledS === null ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
+        // Whom it is not for, where it is for anybody.
+        $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
 
         return new self(
             $cookMinutes,
@@ -164,7 +171,7 @@ final readonly class LiveForecast
             $belief,
             $atCarving,
             $caution === null ? [] : [$caution],
-            Advising::unlessLeftOut($advice, $dish, $airC, $course, $trace),
+            $advice,
             $getsThere,
         );
     }

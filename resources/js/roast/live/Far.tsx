@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useState } from 'react';
 import { Wrong } from '../../ui/Failure';
 import { Link } from 'react-router';
@@ -73,7 +74,7 @@ export function Far({ roast }: { roast: Roast }) {
       </div>
       {next !== undefined && (
         <footer className="grid items-center gap-x-6 gap-y-3 border-t-[3px] border-ink pt-3 sm:grid-cols-[minmax(0,1fr)_auto_auto]">
-          <p className="wide text-[clamp(1.75rem,6vw,4rem)] leading-none">
+          <p className={clsx('wide text-[clamp(1.75rem,6vw,4rem)] leading-none', back && 'text-ember')}>
             <Said>{back?.words ?? next.title}</Said>
           </p>
           <p className="wide text-[clamp(2.5rem,9vw,6rem)] leading-none text-ember">
