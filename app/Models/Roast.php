@@ -106,11 +106,17 @@ final class Roast extends Model
         return self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
     }
 
+    /** @return Collection<int, Event> its dishes' steps from the fire to the table, in order of time */
+    public function steps(): Collection
+    {
+        /** @var Collection<int, Event> */
+        return $this->events()->whereIn('kind', EventKind::steps())->get();
+    }
+
     /** After a change of its log: what it says now is another answer. Within the transaction that holds its row. */
     public function logged(): void
     {
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Event> $events */
-        $events = Event::query()->where('roast_id', $this->id)->whereIn('kind', EventKind::steps())->orderBy('at')->orderBy('id')->get();
+        $events = $this->steps();
         $dishes = fn (EventKind $kind): int => count(array_filter(
             range(0, $this->dishCount() - 1), fn (int $dish): bool => Event::standing($events, $kind, $dish) !== null,
         ));

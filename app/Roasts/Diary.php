@@ -85,8 +85,8 @@ final class Diary
     {
         $ticks = [];
         foreach ($this->stored->events as $event) {
-            $back = $event->kind->takenBackBy();
-            if ($event->entry !== null && ($back === null || Event::standing($this->stored->events, $event->kind, $event->dish) !== null)) {
+            $isTakenBack = $event->kind->isOnce() && Event::standing($this->stored->events, $event->kind, $event->dish) === null;
+            if ($event->entry !== null && ! $isTakenBack) {
                 $ticks[$event->entry] = $event->at;
             }
         }

@@ -127,7 +127,7 @@ final class Logbook
         if (! $kind instanceof EventKind || ! $kind->isOnce()) {
             return false;
         }
-        $same = Event::standing($roast->events()->get(), $kind, $row['dish']);
+        $same = Event::standing($roast->steps(), $kind, $row['dish']);
         if ($same === null) {
             return false;
         }

@@ -115,7 +115,7 @@ final readonly class OwnCurve
         if ($rise <= 0.5) {
             return Spread::exactly($modelC);
         }
-        $likely = log(($this->likelyC($modelC, $weather) - $weather->airC) / self::MIDDLE_K);
+        $likely = $this->ownRise($rise);
         $doubt = $this->doubtAt($weather->airC + self::MIDDLE_K * exp($likely), $weather);
 
         return Spread::of(
@@ -132,7 +132,13 @@ final readonly class OwnCurve
 
         return $rise <= 0.5
             ? $modelC
-            : $weather->airC + self::MIDDLE_K * exp($this->line->intercept + (1.0 + $this->slope()) * log($rise / self::MIDDLE_K));
+            : $weather->airC + self::MIDDLE_K * exp($this->ownRise($rise));
+    }
+
+    /** Logarithm of its own rise over MIDDLE_K, where its kind's physics rises by so much. */
+    private function ownRise(float $modelK): float
+    {
+        return $this->line->intercept + (1.0 + $this->slope()) * log($modelK / self::MIDDLE_K);
     }
 
     /** Inverse of `ownC`: the kind's temperature that stands for this cooker's own. */

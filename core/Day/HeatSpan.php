@@ -51,21 +51,6 @@ final readonly class HeatSpan
         return $spans;
     }
 
-    /**
-     * The first that a cooker has.
-     *
-     * @param  list<self>  $spans
-     */
-    public static function first(array $spans, string $cooker): ?self
-    {
-        $first = null;
-        foreach ($spans as $span) {
-            $first = $span->cooker === $cooker && ($first === null || $span->from < $first->from) ? $span : $first;
-        }
-
-        return $first;
-    }
-
     /** Minutes that both have at once; not above 0 where they do not meet. */
     public function meetsMinutes(\DateTimeImmutable $from, \DateTimeImmutable $until): float
     {

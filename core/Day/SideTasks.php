@@ -78,7 +78,7 @@ final class SideTasks
             'on',
             $times->onAt,
             $with !== null
-                ? Message::of($times->isFirst ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name)
+                ? Message::of($times->before !== null && $times->after === null ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name)
                 : Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
             Message::notes(self::takes($times), self::place($times)),
             $times->offAt,

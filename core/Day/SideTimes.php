@@ -25,6 +25,7 @@ final readonly class SideTimes
     /**
      * @param  string|null  $cooker  kind of the cooker that it is on; null for a place of its own
      * @param  float|null  $cookerC  of that cooker, meanwhile; null where that is not known
+     * @param  HeatSpan|null  $before  the first that its cooker has of a dish, where it goes on before that
      * @param  int|null  $after  number of the dish whose cooker it has to itself, once all are off it
      */
     private function __construct(
@@ -40,7 +41,7 @@ final readonly class SideTimes
         public ?float $cookerC = null,
         public ?int $after = null,
         public bool $isBuried = false,
-        public bool $isFirst = false,
+        public ?HeatSpan $before = null,
     ) {
     }
 
@@ -117,7 +118,7 @@ final readonly class SideTimes
 
     /**
      * @param  \Closure(float): self  $of  its times, that much slower than usual
-     * @param  list<HeatSpan>  $spans
+     * @param  list<HeatSpan>  $spans  what the cooker that it lies on has; none for a place of its own
      */
     private static function placed(\Closure $of, array $spans): self
     {
@@ -135,22 +136,22 @@ final readonly class SideTimes
         if ($met !== null) {
             $slowness = $usual->dish->slowness($met->celsius);
 
-            $times = $of($slowness);
-            $first = HeatSpan::first($spans, $met->cooker);
-
-            return $times->on($met->cooker, $met->celsius, $slowness, null, $first !== null && $times->onAt < $first->from);
+            return $of($slowness)->on($met->cooker, $met->celsius, $slowness, null, $spans);
         }
         $side = $usual->dish->side;
         $own = $side->leastC === null || $side->mostC === null ? $last->celsius : min($side->mostC, max($side->leastC, $last->celsius));
 
-        return $usual->on($last->cooker, $own, 1.0, $last->dish);
+        return $usual->on($last->cooker, $own, 1.0, $last->dish, $spans);
     }
 
-    private function on(string $cooker, float $cookerC, float $slowness, ?int $after, bool $isFirst = false): self
+    /** @param  list<HeatSpan>  $spans  what that cooker has */
+    private function on(string $cooker, float $cookerC, float $slowness, ?int $after, array $spans): self
     {
+        $first = array_reduce($spans, fn (?HeatSpan $first, HeatSpan $one): HeatSpan => $first === null || $one->from < $first->from ? $one : $first);
+
         return new self(
             $this->dish, $this->readyAt, $this->waterAt, $this->onAt, $this->offAt, $this->doneAt, $this->waitsMinutes,
-            $slowness, $cooker, $cookerC, $after, isFirst: $isFirst,
+            $slowness, $cooker, $cookerC, $after, before: $first !== null && $this->onAt < $first->from ? $first : null,
         );
     }
 

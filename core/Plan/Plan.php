@@ -129,8 +129,8 @@ final readonly class Plan
             ?? Timing::after($ons[$i], $timings[$i]->pull->likely), array_keys($forecasts));
         $spans = HeatSpan::all($forecasts, $ons);
         $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now);
-        $timings = self::litForSides($forecasts, $timings, $sides, $spans);
-        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides, $spans));
+        $timings = self::litForSides($forecasts, $timings, $sides);
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides));
         $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $sides, $finishing, $hours, $now, $progress);
 
         return new self(
@@ -166,20 +166,18 @@ final readonly class Plan
      * What is on before any dish wants that cooker's first heat from then on; what is on after them, its own.
      *
      * @param  list<SideTimes>  $sides
-     * @param  list<HeatSpan>  $spans
      * @return array<string, list<HeatWanted>> by kind of cooker
      */
-    private static function heatsOfSides(array $sides, array $spans): array
+    private static function heatsOfSides(array $sides): array
     {
         $heats = [];
         foreach ($sides as $side) {
-            $first = HeatSpan::first($spans, (string) $side->cooker);
             [$from, $until] = [$side->onAt->getTimestamp() / 60.0, $side->offAt->getTimestamp() / 60.0];
             if ($side->cooker !== null && $side->cookerC !== null && $side->after !== null) {
                 $heats[$side->cooker][] = new HeatWanted($from, $until, $until, $side->cookerC, $side->after);
-            } elseif ($side->isFirst && $first !== null) {
-                $until = $first->from->getTimestamp() / 60.0;
-                $heats[$side->cooker][] = new HeatWanted($from, $until, $until, $first->celsius, $first->dish);
+            } elseif ($side->before !== null) {
+                $until = $side->before->from->getTimestamp() / 60.0;
+                $heats[$side->before->cooker][] = new HeatWanted($from, $until, $until, $side->before->celsius, $side->before->dish);
             }
         }
 
@@ -192,18 +190,16 @@ final readonly class Plan
      * @param  list<Forecast>  $forecasts
      * @param  array<int, Timing>  $timings
      * @param  list<SideTimes>  $sides
-     * @param  list<HeatSpan>  $spans
      * @return array<int, Timing>
      */
-    private static function litForSides(array $forecasts, array $timings, array $sides, array $spans): array
+    private static function litForSides(array $forecasts, array $timings, array $sides): array
     {
         $sooner = [];
         foreach ($sides as $side) {
-            $first = HeatSpan::first($spans, (string) $side->cooker);
+            $first = $side->before;
             if ($first !== null && $forecasts[$first->dish]->dish->stages[0]->cooker->id === $first->cooker) {
-                $sooner[$first->dish] = max(
-                    $sooner[$first->dish] ?? 0.0, ($first->from->getTimestamp() - $side->onAt->getTimestamp()) / 60.0,
-                );
+                $minutes = ($first->from->getTimestamp() - $side->onAt->getTimestamp()) / 60.0;
+                $sooner[$first->dish] = max($sooner[$first->dish] ?? 0.0, $minutes);
             }
         }
         foreach ($sooner as $dish => $minutes) {

@@ -15,7 +15,9 @@ import { at, countdown, duration } from '../units/time';
 import { useUnits, useClock } from '../units/units';
 import { entryAt, isNoMeal, mainDish, marksOf } from './acts';
 import { DishSwitch } from './DishSwitch';
+import { climbOf } from './live/climb';
 import { CoreAdvice } from './live/CoreAdvice';
+import { coreNow } from './live/coreNow';
 import { backOn, useLogging } from './useLogging';
 
 /** After the pull: the rest, the carving, and how long it may be kept. */
@@ -59,6 +61,11 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const planned = dish.under_60_minutes === null ? null : on + dish.under_60_minutes * 60_000;
   const under = dish.live === null ? planned : dish.live.under_60_at === null ? null : at(dish.live.under_60_at);
   const hottest = dish.live?.peak_c ?? dish.peak_c;
+  const climb = climbOf({
+    peakC: hottest,
+    pullC: dish.live?.pull_c ?? dish.pull_c,
+    coreC: dish.live === null || dish.pulled_at === null ? null : coreNow(dish.live, now).likely,
+  });
   const stuck = dish.live?.gets_there === false;
   const rested = dish.pulled_at === null ? null : at(dish.pulled_at) + dish.rest_minutes * 60_000;
   return (
@@ -85,11 +92,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           )}
           {!stuck && (
             <>
-              <Answer
-                label={hottest > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? 'Climbs to' : 'Stays at'}
-                tone="water"
-                remark={hottest > (dish.live?.pull_c ?? dish.pull_c) + 0.4 ? clock(peak, zone) : 'no climb off the heat'}
-              >
+              <Answer label={climb.label} tone="water" remark={climb.climbs ? clock(peak, zone) : 'no climb off the heat'}>
                 <Why of={dish.live === null ? 'peak_c' : 'live.peak_c'} workings={[...dish.workings, ...(dish.live?.workings ?? [])]}>
                   {format.degrees(hottest)}
                 </Why>

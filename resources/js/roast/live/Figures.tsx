@@ -6,6 +6,7 @@ import { Why } from '../../ui/Why';
 import { at, duration } from '../../units/time';
 import { useUnits, useClock } from '../../units/units';
 import { entryAt } from '../acts';
+import { climbOf } from './climb';
 import { coreNow, noHour } from './coreNow';
 
 /** The figures to be read from across the yard. */
@@ -32,6 +33,8 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
   }
   const pulled = dish.pulled_at !== null;
   const core = coreNow(live, now);
+  const climb = climbOf({ peakC: live.peak_c, pullC: live.pull_c, coreC: pulled ? core.likely : null });
+  const readAtPull = live.read !== null && dish.pulled_at !== null && at(live.read.at) >= at(dish.pulled_at) - 60_000;
   return (
     <div className="flex flex-wrap items-end gap-x-7 gap-y-3">
       <div>
@@ -53,7 +56,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
         tone={pulled ? 'ink' : 'ember'}
         remark={
           pulled
-            ? `at ${live.read === null ? 'about ' : ''}${format.degrees(live.pull_c)}`
+            ? `at ${readAtPull ? '' : 'about '}${format.degrees(live.pull_c)}`
             : live.gets_there
               ? `${clock(live.pull_at.low)} to ${clock(live.pull_at.high)}`
               : noHour(live)
@@ -71,11 +74,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
         </Answer>
       )}
       {live.gets_there && (
-        <Answer
-          label={live.peak_c > live.pull_c + 0.4 ? 'Climbs to' : 'Stays at'}
-          tone="water"
-          remark={live.peak_c > live.pull_c + 0.4 ? `by ${clock(live.peak_at)}` : 'no climb off the heat'}
-        >
+        <Answer label={climb.label} tone="water" remark={climb.climbs ? `by ${clock(live.peak_at)}` : 'no climb off the heat'}>
           <Why of="live.peak_c" workings={live.workings}>
             {format.degrees(live.peak_c)}
           </Why>
