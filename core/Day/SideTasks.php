@@ -62,6 +62,7 @@ final class SideTasks
             },
         );
         $with = $roast->dishes[$times->dish->with ?? -1] ?? null;
+        $isBefore = $times->before !== null && $times->after === null;
         $entries = [
             $entry(
                 'ready',
@@ -78,7 +79,7 @@ final class SideTasks
             'on',
             $times->onAt,
             $with !== null
-                ? Message::of($times->before !== null && $times->after === null ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name)
+                ? Message::of($isBefore ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name)
                 : Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
             Message::notes(self::takes($times), self::place($times)),
             $times->offAt,

@@ -147,7 +147,10 @@ final readonly class SideTimes
     /** @param  list<HeatSpan>  $spans  what that cooker has */
     private function on(string $cooker, float $cookerC, float $slowness, ?int $after, array $spans): self
     {
-        $first = array_reduce($spans, fn (?HeatSpan $first, HeatSpan $one): HeatSpan => $first === null || $one->from < $first->from ? $one : $first);
+        $first = $spans[0] ?? null;
+        foreach ($spans as $one) {
+            $first = $first === null || $one->from < $first->from ? $one : $first;
+        }
 
         return new self(
             $this->dish, $this->readyAt, $this->waterAt, $this->onAt, $this->offAt, $this->doneAt, $this->waitsMinutes,

@@ -448,7 +448,9 @@ final class Roasting
     /** How long what was heated goes on evening out inside: its core has climbed by then, s. */
     public function evensOutS(): float
     {
-        return self::EVENED_FO * $this->shape->halfThicknessM ** 2 * $this->substance->heatCapacityFit[0] / $this->substance->conductivityFit[0];
+        $diffusivity = $this->substance->conductivityFit[0] / $this->substance->heatCapacityFit[0];
+
+        return self::EVENED_FO * $this->shape->halfThicknessM ** 2 / $diffusivity;
     }
 
     /** Cools in $surroundings for $seconds, in longer steps: for when it has evened out. */

@@ -175,11 +175,12 @@ final class Advising
     public static function unlessLeftOut(?Advice $said, Dish $dish, float $airC, Course $course, Trace $trace): ?Advice
     {
         $isShort = in_array($said?->act, [AdviceAct::BackOn, AdviceAct::Read], true);
-        if (! $dish->cut->isPerishable() || $course->carvedS !== null || ($course->offs === [] && ($course->pulledS === null || ! $isShort))) {
+        $isOff = $course->pulledS !== null && $isShort;
+        if (! $dish->cut->isPerishable() || $course->carvedS !== null || (! $isOff && $course->offs === [])) {
             return $said;
         }
         // What is done and rests may be kept hot where the model does not see it: that is the sheet's to say.
-        $outS = $course->pulledS !== null && $isShort ? $trace->underBetween(Clocks::HOT_C, $course->pulledS, $course->nowS) : 0.0;
+        $outS = $isOff ? $trace->underBetween(Clocks::HOT_C, $course->pulledS, $course->nowS) : 0.0;
         foreach ($course->offs as [$off, $for]) {
             $outS += $trace->underBetween(Clocks::HOT_C, $off, $off + $for);
         }
@@ -189,7 +190,12 @@ final class Advising
             return new Advice(
                 AdviceAct::Discard,
                 Message::of('advice.not_to_be_eaten'),
-                Message::of('advice.left_out', hot: Quantity::celsius(Clocks::HOT_C), out: Quantity::duration($outS / 60.0), allowed: Quantity::duration($allowed)),
+                Message::of(
+                    'advice.left_out',
+                    hot: Quantity::celsius(Clocks::HOT_C),
+                    out: Quantity::duration($outS / 60.0),
+                    allowed: Quantity::duration($allowed),
+                ),
             );
         }
 

@@ -153,7 +153,9 @@ final readonly class LiveForecast
             $trace,
         );
         // Whom it is not for, where it is for anybody.
-        $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard ? null : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
+        $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard
+            ? null
+            : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
 
         return new self(
             $cookMinutes,

@@ -141,7 +141,7 @@ final class FirePlanning
                 $left = $minutes <= $at ? $kg : $left;
             }
             $isIt = $plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented()
-                && max(array_map(fn (HeatWanted $heat): float => $heat->freeMinutes, $all[$from])) <= $firstMinutes + self::LENT_FROM_MINUTES;
+                && max(array_column($all[$from], 'freeMinutes')) <= $firstMinutes + self::LENT_FROM_MINUTES;
             if ($isIt && $plan->stove->fuel !== null && $left > 0.0) {
                 return new Lent($plan->stove->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left));
             }
