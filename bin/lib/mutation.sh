@@ -10,7 +10,7 @@ install_packages no
 prepare_code
 declare -A TESTS=(
     [Safety]="tests/Reference/SafetyTest.php tests/Core/CarryoverTest.php"
-    [Day]="tests/Core/SheetsTest.php tests/Core/HandsTest.php tests/Core/SidesTest.php tests/Core/SidesPlaceTest.php tests/Core/DayTest.php tests/Core/PlanTest.php tests/Core/StepWordsTest.php"
+    [Day]="tests/Core/SheetsTest.php tests/Core/HandsByHandTest.php tests/Core/HandsTest.php tests/Core/FirePlanTest.php tests/Core/SidesTest.php tests/Core/SidesPlaceTest.php tests/Core/DayTest.php tests/Core/PlanTest.php tests/Core/StepWordsTest.php"
     [Tending]="tests/Core/FiguresTest.php tests/Core/TendingTest.php tests/Core/CorrectionTest.php tests/Core/FirePlanTest.php"
     [Cooking]="tests/Core/FiguresTest.php tests/Core/CookTest.php tests/Core/TendingTest.php"
     [Live]="tests/Core/FiguresTest.php tests/Core/LiveTest.php tests/Core/ProbeMapTest.php tests/Core/BeliefTest.php tests/Core/SieveTest.php tests/Core/AdviceTest.php"

@@ -164,7 +164,8 @@ final class DishTasks
         array_push($entries, ...self::covering($number, $dish, $on, $roast));
         if ($made->pulledAt === null) {
             $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);
-            if ($look > 5.0 && $dish->lastStage()->end === StageEnd::Pull && ! $dish->isBuried()) {
+            $isCovered = $first->cooker->lid || ($first->cooker->turns() && ! $first->cooker->isOpenFire());
+            if ($look > 5.0 && $isCovered && $dish->lastStage()->end === StageEnd::Pull && ! $dish->isBuried()) {
                 $entries[] = new Entry(
                     $id('first_look'),
                     $number,

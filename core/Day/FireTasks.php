@@ -20,6 +20,9 @@ final class FireTasks
     /** Lid off and slots open, coals come back to a glow. Common practice. */
     private const TAKE_OVER_MINUTES = 5.0;
 
+    /** So near to the end it is not turned again. Common practice. */
+    private const LEFT_ALONE_MINUTES = 5.0;
+
     private const MOST_TURNS = 40;
 
     /** The lighting. */
@@ -96,7 +99,7 @@ final class FireTasks
     }
 
     /**
-     * @param  float  $likelyMinutes  until the last dish comes off
+     * @param  float  $likelyMinutes  until the last dish comes off it; what is due later is wanted only if that one is slow
      * @param  bool  $begun  whether a dish is on it already
      * @return list<Entry> what is done to the fire once its first dish is on
      */
@@ -191,6 +194,8 @@ final class FireTasks
             }
             $coals = $fire->measure($refuel->kg);
             $second = $fire->hasSecondFire();
+            $isForSlow = $refuel->minutes > $likelyMinutes;
+            $onlyIfSlow = $isForSlow ? Message::of('fire_task.only_if_it_is_slow') : null;
             $entries[] = new Entry(
                 EntryId::ofFire($kind, 'ready', $i),
                 $fire->use->dish,
@@ -199,10 +204,11 @@ final class FireTasks
                 $second
                     ? Message::of('fire_task.feed_the_second_fire', bought: Quantity::kg($fuel->boughtKg($refuel->kg)))
                     : Message::of('fire_task.light_more', more: $coals),
-                $second
+                $onlyIfSlow ?? ($second
                     ? Message::of('fire_task.from_the_back_coals_are')
-                    : Message::of('fire_task.for', chimneys: self::chimneys($refuel->kg), cooker: $fire->stove->equipment->kind->short),
+                    : Message::of('fire_task.for', chimneys: self::chimneys($refuel->kg), cooker: $fire->stove->equipment->kind->short)),
                 until: $at($refuel->minutes),
+                minutes: $isForSlow ? 0.0 : null,
             );
             $entries[] = new Entry(
                 EntryId::ofFire($kind, 'refuel', $i),
@@ -210,12 +216,13 @@ final class FireTasks
                 Act::Fire,
                 $at($refuel->minutes),
                 Message::of($second && $fire->stove->equipment->isOpen() ? 'fire_task.rake_in' : 'fire_task.add', coals: $coals),
-                $refuel->minutes > $likelyMinutes ? Message::of('fire_task.only_if_it_is_slow') : self::refuelled($fire),
+                $onlyIfSlow ?? self::refuelled($fire),
                 until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null,
+                minutes: $isForSlow ? 0.0 : null,
             );
         }
         if ($fire->count() !== null) {
-            for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $fire->use->untilMinutes - 15.0; $k++) {
+            for ($k = 1; $k <= self::MOST_TURNS && $k * self::QUARTER_TURN_MINUTES < $likelyMinutes - self::LEFT_ALONE_MINUTES; $k++) {
                 $minutes = $k * self::QUARTER_TURN_MINUTES;
                 $entries[] = new Entry(
                     EntryId::ofFire($kind, 'quarter', $k),

@@ -158,7 +158,7 @@ final class Hands
         $best = $wanted;
         $least = INF;
         $walk = (int) round(60.0 * Work::walkMinutes());
-        $moments = [$wanted];
+        $moments = [$wanted, $first, $last];
         foreach ($first === $last ? [] : $near as [$from, $to, , $station]) {
             $walks = $station === $work->station ? 0 : $walk;
             array_push($moments, $to, $to + $walks, $from - $long, $from - $long - $walks);
@@ -201,7 +201,7 @@ final class Hands
     /**
      * For how long, s, more would be done at once than there are hands.
      *
-     * @param  list<array{int, int, int, Station, string|null}>  $near
+     * @param  array<array{int, int, int, Station, string|null}>  $near
      */
     private function overbooked(int $from, int $to, array $near): int
     {
@@ -227,13 +227,13 @@ final class Hands
     {
         $clashes = [];
         foreach ($this->busy as [$from, $to, $line]) {
-            $near = array_values(array_filter($this->near($from, $to), fn (array $one): bool => $one[2] !== $line));
-            if ($this->overbooked($from, $to, $near) <= self::IN_PASSING_S) {
+            // Said at what begins later: whoever is at something by then stays at it.
+            $begun = array_filter($this->near($from, $to), fn (array $one): bool => $one[2] !== $line && [$one[0], $one[2]] < [$from, $line]);
+            if ($this->overbooked($from, $to, $begun) <= self::IN_PASSING_S) {
                 continue;
             }
-            foreach ($near as [$begins, $ends, $other]) {
-                // Said once for two: at the one that begins later.
-                if (min($to, $ends) - max($from, $begins) > self::IN_PASSING_S && [$begins, $other] < [$from, $line]) {
+            foreach ($begun as [$begins, $ends, $other]) {
+                if (min($to, $ends) - max($from, $begins) > self::IN_PASSING_S) {
                     $clashes[$line] = $other;
                 }
             }

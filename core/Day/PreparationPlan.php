@@ -17,8 +17,8 @@ use Diatherm\Roast\Dish;
  */
 final readonly class PreparationPlan
 {
-    /** Handwork, not waiting. Common practice. */
-    private const SHORT_HOURS = 0.5;
+    /** A window that ends so soon is told in minutes. */
+    private const BRIEF_HOURS = 3.0;
 
     /** Nobody salts a duck at half past three: hours of the day between which work begins, and where the night's goes. Common practice. */
     private const MORNING = 7.0;
@@ -43,8 +43,7 @@ final readonly class PreparationPlan
     {
         $minutes = 0.0;
         foreach ($dish->preparations as $preparation) {
-            $hours = self::hoursOf($preparation, $dish);
-            $minutes += $hours[1] <= self::SHORT_HOURS ? 60.0 * $hours[1] : 0.0;
+            $minutes += self::workMinutes($preparation, $dish) ?? 0.0;
         }
 
         return $minutes;
@@ -53,7 +52,7 @@ final readonly class PreparationPlan
     /** What a short one takes of the hands that do it; null for a long one, which waits by itself. */
     public static function workMinutes(Preparation $preparation, Dish $dish): ?float
     {
-        return self::isLong($preparation, $dish) ? null : 60.0 * self::hoursOf($preparation, $dish)[1];
+        return $preparation->isHandwork() ? 60.0 * self::hoursOf($preparation, $dish)[1] : null;
     }
 
     /** Least that one of them takes, minutes. */
@@ -67,7 +66,7 @@ final readonly class PreparationPlan
     {
         return 60.0 * array_sum(
             array_map(
-                fn (Preparation $preparation): float => self::isLong($preparation, $dish) ? self::hoursOf($preparation, $dish)[0] : 0.0,
+                fn (Preparation $preparation): float => $preparation->isHandwork() ? 0.0 : self::hoursOf($preparation, $dish)[0],
                 $dish->preparations,
             ),
         );
@@ -83,7 +82,7 @@ final readonly class PreparationPlan
     {
         $least = $best = 0.0;
         foreach ($dish->preparations as $preparation) {
-            if (self::isLong($preparation, $dish)) {
+            if (! $preparation->isHandwork()) {
                 [$a, $b] = self::hoursOf($preparation, $dish);
                 $least += 60.0 * $a;
                 $best += 60.0 * $b;
@@ -96,7 +95,7 @@ final readonly class PreparationPlan
         $shortEnd = $rig;
         foreach (array_reverse($dish->preparations) as $preparation) {
             $minutes = 60.0 * $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->hours($share);
-            if (self::isLong($preparation, $dish)) {
+            if (! $preparation->isHandwork()) {
                 $start = self::awake(
                     $longEnd - $minutes,
                     $longEnd,
@@ -119,13 +118,14 @@ final readonly class PreparationPlan
     public static function limit(Preparation $preparation, Dish $dish): ?Message
     {
         $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+        $isBrief = $window->mostHours < self::BRIEF_HOURS;
 
-        return $window->bestHours <= self::SHORT_HOURS || $window->mostHours <= $window->leastHours
+        return $preparation->isHandwork() || $window->mostHours <= $window->leastHours
             ? null
             : Message::of(
                 'prepare.at_the_least_no_more',
-                least: Quantity::hours(ceil($window->leastHours)),
-                most: Quantity::hours($window->mostHours),
+                least: $isBrief ? Quantity::duration(60.0 * $window->leastHours) : Quantity::hours(ceil($window->leastHours)),
+                most: $isBrief ? Quantity::duration(60.0 * $window->mostHours) : Quantity::hours($window->mostHours),
             );
     }
 
@@ -166,11 +166,6 @@ final readonly class PreparationPlan
         $morning = $minutesOf($clock->modify($hour >= self::MORNING ? '+1 day' : '+0 day')->setTime((int) self::MORNING, 0));
 
         return $end - $morning >= 60.0 * $window->leastHours ? $morning : $start;
-    }
-
-    private static function isLong(Preparation $preparation, Dish $dish): bool
-    {
-        return self::hoursOf($preparation, $dish)[1] > self::SHORT_HOURS;
     }
 
     /** @return array{float, float} least and best, hours */

@@ -92,7 +92,7 @@ final readonly class RunSheet
         }
         foreach ($fires as $fire) {
             $off = array_map(
-                fn (int $i): float => $timings[$i]->pull->likely
+                fn (int $i): float => self::offMinutes($forecasts[$i], $timings[$i], $fire->stove->equipment->kind->id)
                     + ($onTimes[$i]->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0,
                 $fire->use->dishes,
             );
@@ -137,7 +137,7 @@ final readonly class RunSheet
             );
         }
 
-        $entries = Hands::arrange($entries, $roast);
+        $entries = self::unlessSeen(Hands::arrange($entries, $roast), $onTimes);
         $entries = array_map(function (Entry $entry) use ($now, $progress): Entry {
             $done = self::isDone($entry, $progress[$entry->dish ?? 0] ?? new Progress);
             $late = ! $done
@@ -154,6 +154,37 @@ final readonly class RunSheet
         usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
 
         return new self($entries, $ready ?? $now, self::upToFive($earliest), $sides);
+    }
+
+    /** When a dish is likely to leave a cooker for good, minutes after it went on. */
+    private static function offMinutes(Forecast $forecast, Timing $timing, string $cooker): float
+    {
+        $pace = $timing->pull->likely / max(0.01, $forecast->cookMinutes->likely);
+        $off = $timing->pull->likely;
+        foreach ($forecast->dish->stages as $i => $stage) {
+            if ($stage->cooker->id === $cooker) {
+                $off = isset($forecast->stageStartMinutes[$i + 1]) ? $pace * $forecast->stageStartMinutes[$i + 1] : $timing->pull->likely;
+            }
+        }
+
+        return $off;
+    }
+
+    /**
+     * A dish that is basted, moved or fed beneath an open lid on its way has been looked at: nobody is told when to look first.
+     *
+     * @param  list<Entry>  $entries  with their work
+     * @param  array<int, \DateTimeImmutable>  $onTimes
+     * @return list<Entry>
+     */
+    private static function unlessSeen(array $entries, array $onTimes): array
+    {
+        $isSeenBefore = fn (Entry $look): bool => array_filter($entries, fn (Entry $one): bool => $one->work?->lid !== null
+            && ($one->dish === $look->dish || $one->work->lid === $look->work?->lid)
+            && $one->at > $onTimes[(int) $look->dish]
+            && $one->at < $look->at) !== [];
+
+        return array_values(array_filter($entries, fn (Entry $entry): bool => $entry->act !== Act::FirstLook || ! $isSeenBefore($entry)));
     }
 
     /** @return list<\DateTimeImmutable> moments at which it says something else than before */

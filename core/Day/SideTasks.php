@@ -57,7 +57,7 @@ final class SideTasks
             until: $until,
             minutes: match ($what) {
                 'ready' => $side->readyMinutes,
-                'off' => $side->doneMinutes,
+                'off', 'done' => $side->doneMinutes,
                 default => null,
             },
         );
@@ -78,9 +78,13 @@ final class SideTasks
         $entries[] = $entry(
             'on',
             $times->onAt,
-            $with !== null
-                ? Message::of($isBefore ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name)
-                : Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
+            match (true) {
+                $with === null => Message::of($side->isMadeAhead() ? 'side.begin' : 'side.on', side: $name),
+                $times->after !== null && $times->cooker !== null => Message::of(
+                    'side.on_after', side: $name, cooker: CookerShed::kind($times->cooker)->short, dish: $with->name,
+                ),
+                default => Message::of($isBefore ? 'side.on_before' : 'side.on_with', side: $name, dish: $with->name),
+            },
             Message::notes(self::takes($times), self::place($times)),
             $times->offAt,
         );
@@ -91,7 +95,8 @@ final class SideTasks
             $entries[] = $entry('stir', $at, Message::of('side.stir', side: $name), null, Timing::after($at, $every), $k);
         }
         $entries[] = $entry(
-            'off',
+            // What keeps for days can be done a while sooner, when hands are wanted elsewhere.
+            $side->isMadeAhead() ? 'done' : 'off',
             $times->offAt,
             Message::of($side->isMadeAhead() ? 'side.done' : 'side.off', side: $name),
             Message::notes(

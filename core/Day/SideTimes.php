@@ -158,22 +158,23 @@ final readonly class SideTimes
         );
     }
 
-    /** With what lies under coals and earth it goes in and comes out: nobody lifts that lid in between. */
+    /** With what lies under coals and earth it goes in and comes out, right after the dish: nobody lifts that lid in between. */
     private static function buried(SideDish $dish, \DateTimeImmutable $on, \DateTimeImmutable $pull, \DateTimeImmutable $table): self
     {
         $side = $dish->side;
-        $doneAt = Timing::after($pull, $side->afterMinutes + $side->doneMinutes);
+        $offAt = Timing::after($pull, Work::pullMinutes());
+        $doneAt = Timing::after($offAt, $side->afterMinutes + $side->doneMinutes);
 
         return new self(
-            $dish, Timing::after($on, -$side->readyMinutes), null, $on, $pull, $doneAt,
+            $dish, Timing::after($on, -$side->readyMinutes), null, $on, $offAt, $doneAt,
             max(0.0, ($table->getTimestamp() - $doneAt->getTimestamp()) / 60.0),
             isBuried: true,
         );
     }
 
     /**
-     * As late as hands and its patience let it; what shares a pot or pan with a dish comes off with it where it can wait from then on:
-     * one lid, lifted once.
+     * As late as hands and its patience let it; what shares a pot or pan with a dish comes off right after it where it can wait from then
+     * on: one lid, lifted once.
      */
     private static function one(
         SideDish $dish,
@@ -183,7 +184,8 @@ final readonly class SideTimes
         float $slowness,
     ): self {
         $side = $dish->side;
-        $withIt = $pull === null ? -1.0 : ($table->getTimestamp() - $pull->getTimestamp()) / 60.0 - $side->afterMinutes - $side->doneMinutes;
+        $takes = Work::pullMinutes() + $side->afterMinutes + $side->doneMinutes;
+        $withIt = $pull === null ? -1.0 : ($table->getTimestamp() - $pull->getTimestamp()) / 60.0 - $takes;
 
         return self::before(
             $dish, $table, $withIt >= $doneBefore && $withIt <= $dish->patienceMinutes() ? $withIt : $doneBefore, $slowness,

@@ -57,6 +57,15 @@ final readonly class Work
         );
     }
 
+    /** What it takes to lift a dish off. */
+    public static function pullMinutes(): float
+    {
+        /** @var array<string, array{minutes: int}> $rows */
+        $rows = Table::named('hands')['tasks'];
+
+        return (float) $rows['pull']['minutes'];
+    }
+
     public static function walkMinutes(): float
     {
         /** @var int $minutes */
@@ -102,7 +111,8 @@ final readonly class Work
     private static function cooker(Entry $entry, Roast $roast): ?string
     {
         if ($entry->id->what === 'fire') {
-            return (string) $entry->id->parts[0];
+            // A camp oven's coals lie on its lid: nobody lifts it to feed them.
+            return $entry->id->parts[0] === 'camp-oven' ? null : (string) $entry->id->parts[0];
         }
         $stages = $entry->dish === null ? [] : $roast->dishes[$entry->dish]->stages;
         $number = match ($entry->id->what) {

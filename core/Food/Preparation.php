@@ -19,8 +19,8 @@ final readonly class Preparation
 
     private const STUFFING_C = 74.0;
 
-    /** Longer than that is no handwork between two steps. Common practice. */
-    private const LONGEST_BETWEEN_HOURS = 0.5;
+    /** What takes longer is not handwork but waiting. Common practice. */
+    private const LONGEST_HANDWORK_HOURS = 0.5;
 
     /**
      * @param  array{float, float, float}|null  $hours  least, best, most; null where a rule computes them
@@ -50,12 +50,17 @@ final readonly class Preparation
     /** Whether it can be done to food that was on the heat already: some minutes of work that leave its shape as it is. */
     public function isBetweenSteps(): bool
     {
-        return $this->rule === null
+        return $this->isHandwork()
             && $this->hours !== null
-            && $this->hours[1] <= self::LONGEST_BETWEEN_HOURS
             && $this->mlPerKg === null
             && $this->halfFactor === 1.0
             && ! $this->crowds;
+    }
+
+    /** Whether hands are at it all the time; anything else is begun and waits by itself. */
+    public function isHandwork(): bool
+    {
+        return $this->rule === null && ($this->hours[1] ?? 0.0) <= self::LONGEST_HANDWORK_HOURS;
     }
 
     /** What it asks of hands then. */

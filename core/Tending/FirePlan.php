@@ -53,7 +53,7 @@ final readonly class FirePlan
     /** What the first fire is lit with, kg as bought. */
     public function litKg(): float
     {
-        $kg = $this->stove->fuel === null ? 0.0 : $this->stove->fuel->boughtKg($this->run->startKg);
+        $kg = $this->stove->fuel?->boughtKg($this->lent->from === null ? $this->run->startKg : $this->lent->topUpKg) ?? 0.0;
 
         return $this->count() !== null && $this->hasSecondFire() ? max(self::LEAST_WOOD_KG, $kg) : $kg;
     }

@@ -137,11 +137,11 @@ final class FireSimulation
     /** Adds fuel where it is due. */
     private function feed(CoalBed $bed, Fuel $fuel, FireStep $step, float $at, bool $newStep, float $nowC): void
     {
-        $rest = $this->untilMinutes - $at;
+        $free = $bed->freePowerW();
+        $rest = $this->wantedUntil($at, $free, $fuel) - $at;
         if (count($this->refuels) >= self::MOST_REFUELS || $rest < self::ENDING_MINUTES) {
             return;
         }
-        $free = $bed->freePowerW();
         $fresh = CoalBed::freshWKg($fuel);
         if ($this->mechanism instanceof VentedCooker) {
             $need = $this->need($step);
@@ -160,9 +160,7 @@ final class FireSimulation
                 ),
             );
         } else {
-            $whole = $this->mechanism instanceof OpenFire
-                ? $step->settings->get('coals_kg') * $fresh
-                : ($step->settings->get('over') + $step->settings->get('under')) * CampOvenCount::kgOfOne($fuel) * $fresh;
+            $whole = $this->wholeW($step, $fuel);
             $interval = CoalBed::minutesToFade($fuel, $this->renewAt, $this->stove->weather->groundWindMs());
             $due = $free < $this->renewAt * $whole && $rest > self::SHORT_SHARE * $interval;
             if (! $due && ! ($newStep && $free < 0.9 * $whole)) {
@@ -177,6 +175,22 @@ final class FireSimulation
             $bed->add($more, true);
             $this->refuels[] = new Refuel($at, $more, $at - $fuel->ashOverMinutes);
         }
+    }
+
+    /** What the coals of a step give when they are fresh, where they lie as they are counted or weighed. */
+    private function wholeW(FireStep $step, Fuel $fuel): float
+    {
+        return CoalBed::freshWKg($fuel) * ($this->mechanism instanceof OpenFire
+            ? $step->settings->get('coals_kg')
+            : ($step->settings->get('over') + $step->settings->get('under')) * CampOvenCount::kgOfOne($fuel));
+    }
+
+    /** Until when the fire is wanted as it is, minutes: the end, or a step that can do with what there is. */
+    private function wantedUntil(float $at, float $freeW, Fuel $fuel): float
+    {
+        $next = $this->mechanism instanceof VentedCooker ? null : $this->steps[$this->stepAt($at) + 1] ?? null;
+
+        return $next !== null && $freeW >= $this->wholeW($next, $fuel) ? $next->fromMinutes : $this->untilMinutes;
     }
 
     /** How far short of a step's target the slots are closed in: what the coals' glow still brings then. */

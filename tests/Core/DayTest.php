@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Diatherm\Day\Act;
 use Diatherm\Day\Entry;
+use Diatherm\Day\HeatSpan;
 use Diatherm\Day\KitItem;
 use Diatherm\Day\PreparationPlan;
 use Diatherm\Day\Progress;
@@ -177,3 +178,84 @@ it('lays preparations out before the cook, in order, within what helps', functio
             ->and(PreparationPlan::leastMinutes($roast->dishes[0]))->toBeGreaterThan(0.0);
     }
 })->with([['turkey', ['dry_brine', 'dry_skin', 'truss']], ['lamb-leg', ['marinate_yoghurt', 'truss']], ['fish-whole', ['marinate_fish', 'stuff']], ['pork-loin', ['wet_brine', 'rub']]]);
+
+// Nobody gets up at half past three for a marinade: oil and herbs want 2 to 8 hours and bear 24, yoghurt 6 to 18 (data/preparations.json).
+it('begins nothing between ten in the evening and seven in the morning that can begin at another hour', function (string $what, string $ends, float $hoursThere, string $begins) {
+    $dish = Samples::dish(['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => 'medium', 'preparations' => [$what]]);
+    $end = new DateTimeImmutable("2031-10-04T$ends:00+02:00");
+    // It comes out of the cold an hour before it goes on.
+    $on = $end->modify('+60 minutes');
+    $plan = PreparationPlan::of($dish, -60.0, -15.0, -60.0 - 60.0 * $hoursThere, $on);
+    expect(Timing::after($on, $plan->windows[0][1])->format('D H:i'))->toBe($begins)
+        ->and($plan->windows[0][2])->toBe(-60.0);
+})->with([
+    'at seven sharp' => ['marinate_oil', '15:00', 100.0, 'Sat 07:00'],
+    'a minute before seven: the evening before' => ['marinate_oil', '14:59', 100.0, 'Fri 21:00'],
+    'a minute before ten' => ['marinate_oil', '05:59', 100.0, 'Fri 21:59'],
+    'at ten: at nine' => ['marinate_oil', '06:00', 100.0, 'Fri 21:00'],
+    'past midnight, and the evening before gains nothing more: in the morning' => ['marinate_yoghurt', '17:00', 100.0, 'Sat 07:00'],
+    'at ten, and nine is just as long as it helps' => ['marinate_yoghurt', '15:00', 18.0, 'Fri 21:00'],
+    'a minute longer than it helps: in the morning' => ['marinate_yoghurt', '15:01', 17.0, 'Sat 07:00'],
+    'from what is left of the day, and seven is just early enough' => ['marinate_yoghurt', '13:00', 15.0, 'Sat 07:00'],
+    'or a minute too late: at once, by night' => ['marinate_yoghurt', '12:59', 14.0, 'Fri 22:59'],
+]);
+
+it('tells what helps at the least in minutes where hours would round it away', function (string $cut, string $what, ?string $words) {
+    $dish = Samples::dish(['cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 63, 'preparations' => [$what]]);
+    $limit = PreparationPlan::limit(Preparation::named($what), $dish);
+    expect($limit === null ? null : said($limit))->toBe($words);
+})->with([
+    ['fish-whole', 'marinate_fish', '30 min at the least, no more gain after 1 h 00'], ['beef-steak', 'rub', '20 min at the least, no more gain after 2 h 00'],
+    ['lamb-leg', 'marinate_oil', '2 h at the least, no more gain after 24 h'], ['turkey', 'dry_skin', '8 h at the least, no more gain after 48 h'],
+    // Handwork is done in one go.
+    ['turkey', 'truss', null], ['lamb-leg', 'pockets', null],
+]);
+
+it('has spice rubbed in with ten minutes of hands, and leaves it to itself', function () {
+    $sheet = entriesById(Plan::of(Samples::roast(['cut' => 'beef-steak', 'mass_kg' => 0.45, 'taste' => 'medium_rare', 'preparations' => ['rub'], 'stages' => [['cooker' => 'gas-direct', 'pull' => true]]]), new DateTimeImmutable(MORNING)));
+    expect($sheet['d0.prepare.rub']->work?->minutes)->toBe(10.0)
+        ->and($sheet['d0.prepare.rub']->until)->toEqual($sheet['d0.take_out']->at)
+        ->and(($sheet['d0.take_out']->at->getTimestamp() - $sheet['d0.prepare.rub']->at->getTimestamp()) / 60.0)->toEqualWithDelta(30.0, 0.1);
+});
+
+// The first look is worth a line where a lid is shut until then. Over coals in the open anybody looks; who bastes has looked.
+it('tells when to look first only where nothing was opened before, whatever is cooked on what', function () {
+    $told = 0;
+    $chores = [[], [['do' => 'baste', 'every_minutes' => 25]], [['do' => 'rotate', 'every_minutes' => 40]]];
+    foreach (array_values(Matrix::sample(23)) as $i => $file) {
+        $file['dishes'][0]['stages'][0]['chores'] = $chores[$i % 3];
+        $plan = planOf(['hands' => 1 + $i % 2] + $file);
+        foreach ($plan === null ? [] : $plan->runSheet->entries as $look) {
+            if ($look->act !== Act::FirstLook || $plan === null) {
+                continue;
+            }
+            $told++;
+            $cooker = $plan->forecast((int) $look->dish)->dish->stages[0]->cooker;
+            $on = entriesById($plan)["d$look->dish.on"]->at;
+            $opened = array_filter($plan->runSheet->entries, fn (Entry $one): bool => $one->work?->lid === $cooker->id && $one->at > $on && $one->at < $look->at);
+            expect($opened)->toBe([])->and($cooker->isOpenFire())->toBeFalse()->and($cooker->lid || $cooker->turns())->toBeTrue();
+        }
+    }
+    expect($told)->toBeGreaterThan(5);
+});
+
+it('has each step of each dish on its cooker from the one before to the one after, and no longer', function () {
+    foreach (Matrix::sample(41) as $name => $file) {
+        $plan = planOf($file);
+        if ($plan === null) {
+            continue;
+        }
+        $forecast = $plan->forecast(0);
+        $on = new DateTimeImmutable('2031-10-04T12:00:00+02:00');
+        $spans = HeatSpan::all([$forecast], [$on]);
+        $hot = array_filter($forecast->dish->stages, fn ($stage): bool => ! $stage->cooker->isRest());
+        expect($spans)->toHaveCount($forecast->dish->isBuried() ? 0 : count($hot), $name);
+        foreach ($spans as $k => $span) {
+            $i = array_keys($hot)[$k];
+            $ends = [...array_slice($forecast->stageStartMinutes, 1), $forecast->cookMinutes->likely][$i];
+            expect($span->from)->toEqual(Timing::after($on, $forecast->stageStartMinutes[$i]))->and($span->until)->toEqual(Timing::after($on, $ends))
+                ->and($span->meetsMinutes($span->from, $span->until))->toEqualWithDelta($ends - $forecast->stageStartMinutes[$i], 0.02)
+                ->and($span->meetsMinutes($span->until, $span->until->modify('+1 hour')))->toBe(0.0);
+        }
+    }
+});

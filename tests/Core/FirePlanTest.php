@@ -24,6 +24,7 @@ use Diatherm\Tending\FireCautions;
 use Diatherm\Tending\FireLayout;
 use Diatherm\Tending\LaidFires;
 use Diatherm\Tending\Rhythm;
+use Tests\Support\Matrix;
 use Tests\Support\Samples;
 
 const DAWN = '2031-10-04T01:00:00+02:00';
@@ -761,4 +762,56 @@ it('draws as many pieces as there are', function () {
     $size = fn (Plan $plan): array => (new FireLayout($plan->fires[0]->plan))->meat($plan->forecast(0));
     expect($size($block)['length'])->toEqualWithDelta(3 * $size($one)['length'], 1e-9)
         ->and($size($block)['width'])->toEqualWithDelta(3 * $size($one)['width'], 1e-9);
+});
+
+it('buys for a sear what is laid on the coals that it takes over, and nothing where they do', function (int $celsius, int $searC, bool $buys) {
+    $plan = planned(['cut' => 'beef-tri-tip', 'mass_kg' => 1.1, 'taste' => 'medium_rare', 'stages' => [
+        ['cooker' => 'kettle', 'cooker_c' => $celsius, 'until_core_c' => 44], ['cooker' => 'rest', 'minutes' => 8], ['cooker' => 'open-grate', 'cooker_c' => $searC, 'minutes' => 3],
+    ]]);
+    $sear = array_values(array_filter($plan->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === 'open-grate'))[0]->plan;
+    $bought = array_filter($plan->shopping, fn ($one): bool => $one->aisle === 'fuel' && str_contains(said($one->what), 'Open grate'));
+    expect($sear->lent->from)->toBe('kettle')->and($sear->lent->topUpKg > 0.0)->toBe($buys)
+        ->and($sear->buyKg())->toEqualWithDelta($sear->stove->fuel?->boughtKg($sear->lent->topUpKg), 1e-9)->and($bought)->toHaveCount($buys ? 1 : 0);
+})->with([[110, 450, true], [230, 330, false]]);
+
+it('feeds no fire that is to be cooler in a moment, and every one that is not', function () {
+    foreach (['open-grate' => ['fuel' => 'hardwood'], 'camp-oven' => ['fuel' => 'briquettes', 'layout' => 'roast']] as $kind => $fire) {
+        foreach ([5, 12, 18, 25, 40, 60] as $minutes) {
+            $stages = fn (array ...$last): array => ['cut' => 'lamb-leg', 'mass_kg' => 2.2, 'taste' => null, 'target_c' => 70, 'stages' => [
+                ['cooker' => $kind, 'cooker_c' => $kind === 'camp-oven' ? 230 : 420, 'minutes' => $minutes], ...$last,
+            ]];
+            $plan = planned($stages(['cooker' => $kind, 'cooker_c' => $kind === 'camp-oven' ? 130 : 250, 'pull' => true]), ['fires' => [['cooker' => $kind] + $fire]]);
+            $fires = $plan->fires[0]->plan;
+            $cooler = $fires->steps[1]->fromMinutes;
+            foreach ($fires->run->refuels as $refuel) {
+                expect($refuel->minutes < $cooler - 11.9 || $refuel->minutes >= $cooler)->toBeTrue("$kind, $refuel->minutes before $cooler");
+            }
+            // It is as hot as it should be until then all the same: by no less than a fire is let fade.
+            $least = min(array_map(fn (array $at): float => $at[0] > 0.0 && $at[0] < $cooler ? $at[1]->likely : INF, $fires->course));
+            expect($least)->toBeGreaterThan(0.75 * $fires->steps[0]->targetC);
+        }
+    }
+});
+
+it('asks for nothing on a fire after its last dish is off, but what a slow one would want', function () {
+    foreach (Matrix::sample(29) as $name => $file) {
+        try {
+            $plan = Plan::of(RoastFile::read(['sides' => []] + $file), new DateTimeImmutable('2031-10-01T06:00:00Z'));
+        } catch (Diatherm\Measure\InvalidInput) {
+            continue;
+        }
+        $stages = $plan->forecast(0)->dish->stages;
+        foreach (fireEntries($plan) as $entry) {
+            if ($entry->id->what !== 'fire' || in_array($entry->id->parts[1], ['light', 'lay', 'close'], true)) {
+                continue;
+            }
+            $last = max(array_keys(array_filter($stages, fn ($stage): bool => $stage->cooker->id === $entry->id->parts[0])));
+            $sheet = entriesById($plan);
+            $off = ($sheet['d0.stage.'.($last + 1)] ?? $sheet['d0.pull'])->at;
+            $perhaps = $entry->detail?->id === 'fire_task.only_if_it_is_slow';
+            // A lid may be lifted a few minutes sooner or later, so that it is lifted once.
+            expect($perhaps || $entry->at <= $off->modify('+5 minutes'))->toBeTrue($name.' '.$entry->id->text())
+                ->and($perhaps && ($entry->work?->minutes ?? 0.0) > 0.0)->toBeFalse();
+        }
+    }
 });

@@ -93,6 +93,31 @@ const SHEETS = [
         ['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 130, 'until_core_c' => 50], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => 5]]],
         ['fires' => [['cooker' => 'kettle', 'fuel' => 'quick-light']], 'sides' => [['side' => 'diced-potatoes', 'on' => 'kettle'], ['side' => 'flat-bread', 'on' => 'open-grate']]],
     ],
+    'a leg in a camp oven beside a fire, coals on its lid alone, nothing under it' => [
+        ['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 170, 'pull' => true]]],
+        ['wind_ms' => 0, 'air_c' => 20, 'fires' => [['cooker' => 'camp-oven', 'fuel' => 'briquettes', 'layout' => 'beside']]],
+    ],
+    'a tri-tip off a hot kettle, seared over what glows in it' => [
+        ['cut' => 'beef-tri-tip', 'mass_kg' => 1.1, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 230, 'until_core_c' => 44], ['cooker' => 'rest', 'minutes' => 8], ['cooker' => 'open-grate', 'cooker_c' => 330, 'minutes' => 3]]],
+        ['people' => 4],
+    ],
+    'steaks on a grate over wood, for two in two courses' => [
+        ['cut' => 'beef-steak', 'mass_kg' => 0.45, 'pieces' => 2, 'taste' => 'medium_rare', 'preparations' => ['rub'], 'stages' => [['cooker' => 'open-grate', 'hand_s' => 3, 'pull' => true, 'chores' => [['do' => 'turn', 'every_minutes' => 4]]]]],
+        ['people' => 2, 'dark_at' => '18:15', 'fires' => [['cooker' => 'open-grate', 'fuel' => 'hardwood']], 'sides' => [['side' => 'flat-bread', 'on' => 'open-grate'], ['side' => 'greens', 'course' => 2]]],
+    ],
+    'a turkey from the freezer, brined and dried, on pellets and then on gas' => [
+        ['cut' => 'turkey', 'mass_kg' => 5.4, 'taste' => null, 'target_c' => 79, 'preparations' => ['thaw_fridge', 'wet_brine', 'dry_skin'], 'stages' => [['cooker' => 'pellet', 'cooker_c' => 120, 'until_core_c' => 60, 'chores' => [['do' => 'spray', 'from_minutes' => 60, 'every_minutes' => 45]]], ['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]],
+        ['people' => 10, 'sides' => [['side' => 'pan-gravy', 'with' => 0], ['side' => 'roots-in-stock']]],
+    ],
+    'fish for noon, marinated the same morning' => [
+        ['cut' => 'fish-whole', 'mass_kg' => 1.6, 'taste' => null, 'target_c' => 63, 'preparations' => ['marinate_fish', 'stuff'], 'stages' => [['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true]]],
+        ['serve_at' => '2031-10-04T12:00:00+02:00', 'hands' => 1, 'sides' => [['side' => 'greens'], ['side' => 'stock']]], 5 * 60,
+    ],
+    'what was put on late, with its chores behind and the table moved' => [
+        ['stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'until_core_c' => 50, 'chores' => [['do' => 'baste', 'every_minutes' => 30], ['do' => 'fuel', 'every_minutes' => 40]]], ['cooker' => 'kettle', 'cooker_c' => 170, 'pull' => true, 'wrap' => 'foil', 'chores' => [['do' => 'own', 'words' => 'Look at the skin', 'every_minutes' => 12]]]]],
+        ['sides' => [['side' => 'diced-potatoes', 'on' => 'kettle'], ['side' => 'rice']]],
+        30, ['on' => 90, 'done' => ['d0.chore.0.0.0']],
+    ],
     'thighs in a camp oven laid to simmer, in three courses' => [
         ['cut' => 'chicken-legs', 'mass_kg' => 0.2, 'pieces' => 6, 'taste' => null, 'target_c' => 79, 'course' => 2, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 180, 'pull' => true]]],
         ['fires' => [['cooker' => 'camp-oven', 'fuel' => 'briquettes', 'layout' => 'simmer']], 'sides' => [['side' => 'greens', 'course' => 1], ['side' => 'rice', 'course' => 2], ['side' => 'buttered-loaf', 'course' => 3]]],

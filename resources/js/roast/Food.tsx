@@ -34,6 +34,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   const format = useUnits();
   const zone = plan.time_zone;
   const on = entryAt(plan, index, 'on') ?? at(plan.serve_at);
+  const look = entryAt(plan, index, 'first_look');
   const time = (minutes: number) => clock(on + minutes * 60_000, zone);
   // Once it is on, the readings know better than the plan.
   const live = 'live' in dish ? dish.live : null;
@@ -99,11 +100,13 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
         </div>
       )}
       <dl className="mt-4 grid gap-x-8 border-t border-hair sm:grid-cols-2">
-        <Line label="First look, not sooner">
-          <Why of="first_look_minutes" workings={workings}>
-            {time(dish.first_look_minutes)}
-          </Why>
-        </Line>
+        {look !== null && (
+          <Line label="First look, not sooner">
+            <Why of="first_look_minutes" workings={workings}>
+              {clock(look, zone)}
+            </Why>
+          </Line>
+        )}
         <Line label="By weight alone">
           {dish.rule === null ? (
             'no rule for this'
