@@ -13,7 +13,7 @@ declare -A TESTS=(
     [Day]="tests/Core/SheetsTest.php tests/Core/HandsByHandTest.php tests/Core/HandsTest.php tests/Core/FirePlanTest.php tests/Core/SidesTest.php tests/Core/SidesPlaceTest.php tests/Core/DayTest.php tests/Core/PlanTest.php tests/Core/StepWordsTest.php"
     [Tending]="tests/Core/FiguresTest.php tests/Core/TendingTest.php tests/Core/CorrectionTest.php tests/Core/FirePlanTest.php"
     [Cooking]="tests/Core/FiguresTest.php tests/Core/CookTest.php tests/Core/TendingTest.php"
-    [Live]="tests/Core/FiguresTest.php tests/Core/LiveTest.php tests/Core/ProbeMapTest.php tests/Core/BeliefTest.php tests/Core/SieveTest.php tests/Core/AdviceTest.php"
+    [Live]="tests/Core/FiguresTest.php tests/Core/LiveTest.php tests/Core/ProbeMapTest.php tests/Core/BeliefTest.php tests/Core/BeliefByHandTest.php tests/Core/SieveTest.php tests/Core/AdviceTest.php"
 )
 # Which lines a test runs through is told by an extension that slows everything else, so it is loaded for this alone.
 COVERAGE="$(php -r 'echo extension_loaded("pcov") ? "" : "storage/pcov/usr/lib/php/20220829/pcov.so";')"
