@@ -20,6 +20,8 @@ final readonly class Cooker
     /**
      * @param  VesselKind|null  $vessel  of a closed pot, whose air the food makes with it; null for any other
      * @param  float  $doubt  what the physics of the kind leaves open of the time, one in ten to either side
+     * @param  string  $body  kind of the cooker that it is, laid or set another way; its own for most
+     * @param  bool  $overFire  whether the food lies over the fire, where no pan has room
      */
     public function __construct(
         public string $id,
@@ -36,6 +38,8 @@ final readonly class Cooker
         public bool $lid,
         public ?VesselKind $vessel = null,
         public float $doubt = 0.0,
+        public string $body = '',
+        public bool $overFire = false,
     ) {
     }
 
@@ -104,6 +108,8 @@ final readonly class Cooker
             $this->lid,
             $this->vessel,
             $this->doubt,
+            $this->body,
+            $this->overFire,
         );
     }
 }

@@ -42,7 +42,7 @@ final class CookerShed
         $kinds = [];
         /** @var list<array{id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
          *   convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float, contact_w_m2k?: int,
-         *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool,
+         *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool, body?: string, over_fire?: bool,
          *   vessel?: array{storage_j_k: float, wall_m2: float, floor_m2: float, leak_kg_s_pa: float, loss_w_k: float, most_w?: float, liquid_kg?: float}, doubt?: float}> $rows
          */
         $rows = Table::named('cookers')['cookers'];
@@ -63,6 +63,8 @@ final class CookerShed
                 $row['preheat_min'], $row['light'], $row['light_min'], $row['recovery_min'], $row['lid'],
                 isset($row['vessel']) ? self::vessel($row['vessel']) : null,
                 $row['doubt'] ?? 0.0,
+                $row['body'] ?? $row['id'],
+                $row['over_fire'] ?? false,
             );
         }
 

@@ -153,7 +153,7 @@ final class DishWords
             $turns && ! $dish->cut->isSpitted() => Message::of('sheet.into_the_basket_side'),
             $turns && $dish->cut->hasLimbs() => Message::of('sheet.tie_close_both_forks', kind: $dish->cut->kind),
             $turns => Message::of('sheet.along_the_middle'),
-            ! $cooker->lid => Message::of('sheet.pat_dry_oil_the_meat', cooker: $cooker->id),
+            ! $cooker->lid || $cooker->overFire => Message::of('sheet.pat_dry_oil_the_meat', cooker: $cooker->id),
             $dish->cut->isSpitted() => Message::of('sheet.tie_to_one_thickness_set'),
             default => Message::of('sheet.pat_dry_set_the_probe'),
         };

@@ -20,6 +20,11 @@ final class FireTasks
     /** Lid off and slots open, coals come back to a glow. Common practice. */
     private const TAKE_OVER_MINUTES = 5.0;
 
+    /** Raking coals to another place, and turning a few knobs. Common practice. */
+    private const RAKED_MINUTES = 3.0;
+
+    private const TURNED_MINUTES = 1.0;
+
     /** So near to the end it is not turned again. Common practice. */
     private const LEFT_ALONE_MINUTES = 5.0;
 
@@ -108,7 +113,7 @@ final class FireTasks
         $kind = $fire->stove->equipment->kind->id;
         $at = fn (float $minutes): \DateTimeImmutable => Timing::after($fire->use->startsAt, $minutes);
         $entries = [];
-        if ($fire->lent->from !== null) {
+        if ($fire->lent->from !== null && ! $fire->lent->isSame) {
             $fuel = $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel : null;
             $more = $fuel?->inWords($fire->lent->topUpKg);
             $entries = $fuel === null || $more === null
@@ -142,7 +147,9 @@ final class FireTasks
                 ),
             ];
         }
-        if (! $fire->use->first) {
+        if ($fire->lent->isSame) {
+            array_push($entries, ...self::turned($fire, $at));
+        } elseif (! $fire->use->first) {
             // The dish comes to it from another cooker: it has to be ready by then.
             $light = self::light($fire);
             $lay = self::lay($fire);
@@ -157,7 +164,8 @@ final class FireTasks
                 until: $at(0.0),
             );
         }
-        if (! $begun && $fire->stove->equipment->isVented() && $fire->run->closedInMinutes !== null) {
+        $isClosedIn = self::climbs($fire) || ! $fire->lent->isSame;
+        if (! $begun && $isClosedIn && $fire->stove->equipment->isVented() && $fire->run->closedInMinutes !== null) {
             $entries[] = new Entry(
                 EntryId::ofFire($kind, 'close'),
                 $fire->use->dish,
@@ -187,7 +195,7 @@ final class FireTasks
                 Message::note($fire->stove->curve->mechanism->inWords($step->settings)),
             );
         }
-        foreach ($fire->run->refuels as $i => $refuel) {
+        foreach ($fire->refuels() as $i => $refuel) {
             $fuel = $fire->stove->fuel;
             if ($fuel === null) {
                 continue;
@@ -217,7 +225,7 @@ final class FireTasks
                 $at($refuel->minutes),
                 Message::of($second && $fire->stove->equipment->isOpen() ? 'fire_task.rake_in' : 'fire_task.add', coals: $coals),
                 $onlyIfSlow ?? self::refuelled($fire),
-                until: isset($fire->run->refuels[$i + 1]) ? $at($fire->run->refuels[$i + 1]->minutes) : null,
+                until: isset($fire->refuels()[$i + 1]) ? $at($fire->refuels()[$i + 1]->minutes) : null,
                 minutes: $isForSlow ? 0.0 : null,
             );
         }
@@ -237,6 +245,62 @@ final class FireTasks
         }
 
         return $entries;
+    }
+
+    /**
+     * The same cooker, laid or set another way.
+     *
+     * @param  \Closure(float): \DateTimeImmutable  $at
+     * @return list<Entry>
+     */
+    private static function turned(FirePlan $fire, \Closure $at): array
+    {
+        $kind = $fire->stove->equipment->kind->id;
+        $fuel = $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel : null;
+        $more = $fuel?->inWords($fire->lent->topUpKg);
+        $laid = $fire->stove->equipment->burnsCoals();
+        $before = max($fire->use->preheatMinutes, $laid ? self::RAKED_MINUTES : self::TURNED_MINUTES);
+        $inWords = $fire->stove->curve->mechanism->inWords($fire->steps[0]->settings);
+        $entries = $fuel === null || $more === null ? [] : [new Entry(
+            EntryId::ofFire($kind, 'light'),
+            $fire->use->dish,
+            Act::Fire,
+            $at($fire->lightMinutes()),
+            Message::of('fire_task.light_more', more: $more),
+            Message::of('fire_task.onto_what_is_left', chimneys: self::chimneys($fire->lent->topUpKg), from: (string) $fire->lent->from),
+            until: $at(-$before),
+        )];
+        $entries[] = new Entry(
+            EntryId::ofFire($kind, 'turn'),
+            $fire->use->dish,
+            Act::Fire,
+            $at(-$before),
+            Message::of('fire_task.to', stove: $fire->stove->name, target: Quantity::celsius($fire->steps[0]->targetC)),
+            Message::notes(
+                $laid ? ($more === null ? Message::of('fire_task.rake_what_is_there') : Message::of('fire_task.rake_what_is_there_and', more: $more)) : null,
+                $laid ? self::layout($fire) : null,
+                self::climbs($fire) && $fire->closeInC() !== null
+                    ? Message::of('fire_task.slots_wide_open', close_in: Quantity::celsius($fire->closeInC()), settings: $inWords)
+                    : $inWords,
+                $fire->stove->equipment->kind->lid ? Message::of('fire_task.lid_down') : null,
+                $laid || $fire->use->preheatMinutes > 0.0 ? Message::of('fire_task.the_meat_on_a_board') : null,
+            ),
+            until: $at(0.0),
+            // Straight from the one to the other, whoever moves the meat is at it already.
+            minutes: match (true) {
+                $fire->use->preheatMinutes <= 0.0 => 0.0,
+                $laid => self::RAKED_MINUTES,
+                default => self::TURNED_MINUTES,
+            },
+        );
+
+        return $entries;
+    }
+
+    /** Whether it is hotter than it was when it was laid, and closed in on the way. */
+    private static function climbs(FirePlan $fire): bool
+    {
+        return $fire->run->closedInMinutes > -$fire->use->preheatMinutes;
     }
 
     /** Where the coals go. */

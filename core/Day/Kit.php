@@ -147,7 +147,8 @@ final class Kit
         if (array_intersect(array_column($dish->preparations, 'id'), ['stuff']) !== []) {
             $items[] = new KitItem('needle', Message::of('kit.needle_and_thread'), Message::of('kit.to_close'), $rig);
         }
-        if ($dish->stages[0]->cooker->lid && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
+        $first = $dish->stages[0]->cooker;
+        if ($first->lid && ! $first->overFire && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
             $items[] = new KitItem('drip_pan', Message::of('kit.drip_pan_with_water'), Message::of('kit.fat_on_coals_makes_dirty'), $rig);
         }
 

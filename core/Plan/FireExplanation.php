@@ -181,7 +181,7 @@ final class FireExplanation
                     ...($fire->stove->equipment->isOpen()
                         ? [Input::of('fed_at', Quantity::percent(100.0 * $fire->stove->equipment->renewAt($fire->stove->wish->steady)))]
                         : []),
-                    Input::of('refuels', count($fire->run->refuels)),
+                    Input::of('refuels', count($fire->refuels())),
                     Input::of('wind', Quantity::of($fire->stove->weather->windMs, Unit::MetrePerSecond, 1)),
                 ], Source::of(Mark::Common)),
             new Working(
@@ -189,7 +189,7 @@ final class FireExplanation
                 Message::of('why_fire.what_is_laid_and_added'),
                 [
                     Input::of('laid_at_first', Quantity::kg($fuel->boughtKg($fire->run->startKg), 1)),
-                    Input::of('refuels', count($fire->run->refuels)),
+                    Input::of('refuels', count($fire->refuels())),
                     Input::of('in_all', Quantity::kg($fire->usedKg(), 1)),
                     Input::of('still_there_at_the_end', Quantity::kg($fire->run->leftKg, 1)),
                 ],

@@ -61,7 +61,9 @@ final readonly class FirePlan
     /** Coals laid and added in all. */
     public function bedKg(): float
     {
-        return $this->lent->from !== null ? $this->lent->topUpKg : $this->run->startKg + array_sum(array_column($this->run->refuels, 'kg'));
+        $laid = $this->lent->from === null ? $this->run->startKg : $this->lent->topUpKg;
+
+        return $laid + array_sum(array_column($this->refuels(), 'kg'));
     }
 
     public function buyKg(): float
@@ -72,11 +74,19 @@ final readonly class FirePlan
     /** One refuel more than is likely to be laid on, kg as bought: a cook that runs late still has a fire. */
     public function inHandKg(): float
     {
-        $refuels = array_column($this->run->refuels, 'kg');
+        $refuels = array_column($this->refuels(), 'kg');
 
-        return $this->stove->fuel === null || $this->lent->from !== null
-            ? 0.0
-            : $this->stove->fuel->boughtKg($refuels === [] ? self::SPARE_SHARE * $this->run->startKg : max($refuels));
+        return match (true) {
+            $this->stove->fuel === null => 0.0,
+            $refuels !== [] => $this->stove->fuel->boughtKg(max($refuels)),
+            default => $this->lent->from === null ? $this->stove->fuel->boughtKg(self::SPARE_SHARE * $this->run->startKg) : 0.0,
+        };
+    }
+
+    /** @return list<Refuel> none for a sear over what is left */
+    public function refuels(): array
+    {
+        return $this->lent->from === null || $this->lent->isSame ? $this->run->refuels : [];
     }
 
     /** Gas or pellets that pass through in all. */
@@ -176,9 +186,13 @@ final readonly class FirePlan
         return $this->stove->equipment->isVented() ? ($this->run->closedInC ?? $this->steps[0]->targetC) : null;
     }
 
-    /** Minutes before the first dish goes on at which its fire is lit; below 0. */
+    /** Minutes before the first dish goes on at which its fire is lit, or what is lit already is seen to; below 0. */
     public function lightMinutes(): float
     {
+        if ($this->lent->isSame) {
+            return -$this->use->preheatMinutes - ($this->lent->topUpKg > 0.0 ? $this->stove->fuel->ashOverMinutes ?? 0.0 : 0.0);
+        }
+
         return -$this->use->preheatMinutes - $this->stove->wish->lightMinutes($this->stove->equipment);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Tending;
 
 use Diatherm\Cooker\Cooker;
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
@@ -82,16 +83,24 @@ final class FirePlanning
         $steps = self::steps($heats, $stove);
         // In the open coals are shovelled as they are needed, one refuel in hand; elsewhere they are laid for the slow end.
         $ends = array_map(fn (HeatWanted $heat): float => $equipment->isOpen() ? $heat->freeMinutes : $heat->untilMinutes, $heats);
+        $lender = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $all);
+        $isSame = $lender !== null && $lender->stove->equipment->kind->body === $equipment->kind->body;
+        $standsC = $isSame ? $lender->steps[count($lender->steps) - 1]->targetC : null;
         $use = new FireUse(
             $dish,
             array_values(array_unique(array_map(fn (HeatWanted $heat): int => $heat->dish, $heats))),
             $roast->serveAt->setTimestamp((int) round(60.0 * $first)),
-            self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes,
+            $standsC === null
+                ? self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes
+                : min(
+                    max(0.0, $first - self::freeMinutes($lender, $all)),
+                    Settling::between($stove->curve, $stove->weather, $standsC, $heats[0]->celsius)?->doneMinutes() ?? 0.0,
+                ),
             max($ends) - $first + self::IN_HAND_MINUTES,
             $forecasts[$dish]->dish->stages[0]->cooker->id === $kind,
             $buried,
         );
-        $run = FireSimulation::run($stove, $steps, -$use->preheatMinutes, $use->untilMinutes);
+        $run = FireSimulation::run($stove, $steps, -$use->preheatMinutes, $use->untilMinutes, $standsC);
 
         return new FirePlan(
             $stove,
@@ -100,7 +109,7 @@ final class FirePlanning
             $run,
             self::course($stove, $run, $buried ? $forecasts[$dish]->dish->bed : null, $use->untilMinutes),
             FireLayout::piles($wish, $equipment, $stove->layout, $run->startKg),
-            self::lent($kind, $forecasts[$dish]->dish, $before, $first, $run->startKg, $all),
+            $lender === null ? Lent::none() : self::lent($lender, $isSame, $first, $run->startKg),
         );
     }
 
@@ -118,14 +127,14 @@ final class FirePlanning
     }
 
     /**
-     * The cooker whose coals a sear in the open takes over, lid off and pan out: the one that the dish comes from, when
-     * enough is left in it and nothing else wants it from then on. None where a fire of its own is lit.
+     * The cooker that the dish comes from, when nothing else wants it from then on and it is the same one, laid or set another way, or its
+     * coals do for a sear in the open, lid off and pan out. None where a fire of its own is lit.
      *
      * @param  list<FirePlan>  $before
      * @param  float  $firstMinutes  when the dish comes to it
      * @param  array<string, non-empty-list<HeatWanted>>  $all
      */
-    private static function lent(string $kind, Dish $dish, array $before, float $firstMinutes, float $needsKg, array $all): Lent
+    private static function lender(string $kind, Dish $dish, array $before, float $firstMinutes, array $all): ?FirePlan
     {
         $from = null;
         foreach ($dish->stages as $stage) {
@@ -134,20 +143,46 @@ final class FirePlanning
             }
             $from = $stage->cooker->isRest() ? $from : $stage->cooker->id;
         }
-        foreach ($kind === self::SEARS ? $before : [] as $plan) {
-            $at = $firstMinutes - $plan->use->startsAt->getTimestamp() / 60.0;
-            $left = 0.0;
-            foreach ($plan->run->left as [$minutes, $kg]) {
-                $left = $minutes <= $at ? $kg : $left;
-            }
-            $isIt = $plan->stove->equipment->kind->id === $from && $plan->stove->equipment->isVented()
-                && max(array_column($all[$from], 'freeMinutes')) <= $firstMinutes + self::LENT_FROM_MINUTES;
-            if ($isIt && $plan->stove->fuel !== null && $left > 0.0) {
-                return new Lent($plan->stove->equipment->kind->short, max(0.0, self::LENT_SHARE * $needsKg - $left));
+        foreach ($before as $plan) {
+            $its = $plan->stove->equipment;
+            $isFree = $its->kind->id === $from && self::freeMinutes($plan, $all) <= $firstMinutes + self::LENT_FROM_MINUTES;
+            $hasCoals = $kind === self::SEARS && $its->isVented() && $plan->stove->fuel !== null && self::leftKg($plan, $firstMinutes) > 0.0;
+            if ($isFree && ($hasCoals || $its->kind->body === CookerShed::kind($kind)->body)) {
+                return $plan;
             }
         }
 
-        return Lent::none();
+        return null;
+    }
+
+    private static function lent(FirePlan $lender, bool $isSame, float $firstMinutes, float $needsKg): Lent
+    {
+        return new Lent(
+            $lender->stove->equipment->kind->short,
+            max(0.0, ($isSame ? 1.0 : self::LENT_SHARE) * $needsKg - self::leftKg($lender, $firstMinutes)),
+            $isSame,
+        );
+    }
+
+    /**
+     * When nothing is on it any more.
+     *
+     * @param  array<string, non-empty-list<HeatWanted>>  $all
+     */
+    private static function freeMinutes(FirePlan $plan, array $all): float
+    {
+        return max(array_map(fn (HeatWanted $heat): float => $heat->freeMinutes, $all[$plan->stove->equipment->kind->id]));
+    }
+
+    /** Coals that are left in it by then. */
+    private static function leftKg(FirePlan $plan, float $atMinutes): float
+    {
+        $left = 0.0;
+        foreach ($plan->run->left as [$minutes, $kg]) {
+            $left = $minutes <= $atMinutes - $plan->use->startsAt->getTimestamp() / 60.0 ? $kg : $left;
+        }
+
+        return $left;
     }
 
     /**

@@ -56,6 +56,7 @@ final class FireSimulation
         private readonly array $steps,
         private readonly float $fromMinutes,
         private readonly float $untilMinutes,
+        private readonly ?float $startC,
     ) {
         $this->mechanism = $stove->curve->mechanism;
         $this->renewAt = $stove->equipment->renewAt($stove->wish->steady);
@@ -64,10 +65,11 @@ final class FireSimulation
     /**
      * @param  non-empty-list<FireStep>  $steps
      * @param  float  $fromMinutes  before 0: when the coals go in, or the knob is turned
+     * @param  float|null  $startC  what it stands at by then; null for cold
      */
-    public static function run(Stove $stove, array $steps, float $fromMinutes, float $untilMinutes): FireRun
+    public static function run(Stove $stove, array $steps, float $fromMinutes, float $untilMinutes, ?float $startC = null): FireRun
     {
-        return (new self($stove, $steps, $fromMinutes, $untilMinutes))->burn();
+        return (new self($stove, $steps, $fromMinutes, $untilMinutes, $startC))->burn();
     }
 
     private function burn(): FireRun
@@ -76,7 +78,7 @@ final class FireSimulation
         $bed = $fuel === null ? null : CoalBed::of($fuel, $this->mechanism instanceof VentedCooker ? 0.0 : $weather->groundWindMs());
         $startKg = $fuel === null ? 0.0 : $this->firstKg($fuel);
         $bed?->add($startKg, true);
-        $warmth = new Warmth($this->stove->curve, $weather, $bed);
+        $warmth = new Warmth($this->stove->curve, $weather, $bed, $this->startC);
         $minutes = (int) ceil($this->untilMinutes - $this->fromMinutes);
         [$course, $left, $energyJ, $closedInMinutes, $closedInC, $current] = [[], [], 0.0, null, null, -1];
         for ($m = 0; $m <= $minutes; $m++) {
@@ -126,7 +128,9 @@ final class FireSimulation
             return ($step->settings->get('over') + $step->settings->get('under')) * CampOvenCount::kgOfOne($fuel);
         }
         $need = $this->need($step);
-        $warming = $this->warmingKg($fuel, $step, $this->stove->weather->airC);
+        $airC = $this->stove->weather->airC;
+        $startC = $this->startC === null ? $airC : $this->stove->curve->modelC($this->startC, $this->stove->weather);
+        $warming = $this->warmingKg($fuel, $step, $startC);
 
         return self::asCounted($fuel, min(
             self::HEADROOM * $need / CoalBed::freshWKg($fuel) + $warming,

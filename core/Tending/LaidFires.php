@@ -45,13 +45,13 @@ final class LaidFires
             $stages = [];
             $left = [];
             foreach ($dish->stages as $stage) {
-                $kind = $stage->cooker->id;
-                $stages[] = self::laid($stage, $left[$kind] ?? null, $dish, $roast, $yard);
+                $body = $stage->cooker->body;
+                $stages[] = self::laid($stage, $left[$body] ?? null, $dish, $roast, $yard);
                 $left = array_map(
                     fn (array $one): array => [$one[0], $one[1] + ($stage->end->isTimed() ? (float) $stage->value : INF)],
                     $left,
                 );
-                $left[$kind] = [$stage->cookerC, 0.0];
+                $left[$body] = [$stage->cookerC, 0.0];
             }
 
             return $dish->through($stages);

@@ -774,6 +774,55 @@ it('buys for a sear what is laid on the coals that it takes over, and nothing wh
         ->and($sear->buyKg())->toEqualWithDelta($sear->stove->fuel?->boughtKg($sear->lent->topUpKg), 1e-9)->and($bought)->toHaveCount($buys ? 1 : 0);
 })->with([[110, 450, true], [230, 330, false]]);
 
+// One grill, used two ways: nobody lights it twice.
+it('takes over the same cooker as it stands, laid or set another way', function (string $from, int $fromC, string $to, int $toC, float $rest) {
+    $dish = fn (string $second): array => ['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [
+        ['cooker' => $from, 'cooker_c' => $fromC, 'until_core_c' => 35], ...($rest > 0.0 ? [['cooker' => 'rest', 'minutes' => $rest]] : []),
+        ['cooker' => $second, 'cooker_c' => $toC, 'pull' => true],
+    ]];
+    $plan = planned($dish($to));
+    $sheet = entriesById($plan);
+    [$first, $second] = [$plan->fires[0]->plan, $plan->fires[1]->plan];
+    $turned = $sheet["fire.$to.turn"];
+    $moves = $sheet['d0.stage.'.($rest > 0.0 ? 2 : 1)];
+    expect($second->lent->isSame)->toBeTrue()->and($second->lent->from)->toBe($first->stove->equipment->kind->short)
+        ->and(isset($sheet["fire.$to.light"]))->toBe($second->lent->topUpKg > 0.0)
+        // Not while the meat is still on it for the heat before, but for the minutes that it takes to turn or rake; in time for the next.
+        ->and($turned->at >= $sheet['d0.stage.1']->at->modify('-4 minutes'))->toBeTrue()->and($turned->at <= $moves->at)->toBeTrue()
+        ->and($turned->clash)->toBeNull()
+        ->and(said($turned->detail))->not->toContain('All burners full')
+        // It begins where it stood.
+        ->and($second->course[0][1]->likely)->toEqualWithDelta($fromC, 25.0);
+    $when = fn (float $minutes): float => array_reduce($second->course, fn (float $c, array $at): float => $at[0] <= $minutes ? $at[1]->likely : $c, 0.0);
+    if ($rest >= 40.0) {
+        expect($when(1.0))->toEqualWithDelta(min($toC, $second->steps[0]->steadyC->likely), 12.0);
+    }
+    if ($second->stove->fuel !== null) {
+        $alone = planned(['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'oven', 'cooker_c' => $fromC, 'until_core_c' => 35], ['cooker' => $to, 'cooker_c' => $toC, 'pull' => true]]])->fires[1]->plan;
+        expect($second->buyKg())->toBeLessThan($alone->buyKg());
+    }
+})->with([
+    ['gas', 120, 'gas-direct', 250, 0.0], ['gas', 120, 'gas-direct', 250, 40.0], ['gas-direct', 250, 'gas', 150, 0.0], ['kettle', 120, 'kettle-direct', 250, 45.0],
+    ['kettle-direct', 220, 'kettle', 150, 0.0], ['oven', 140, 'oven-grill', 220, 0.0], ['oven', 140, 'oven-grill', 220, 40.0], ['pellet', 120, 'griddle', 220, 45.0], ['grill-rotisserie', 180, 'gas', 220, 0.0],
+]);
+
+it('lights another fire where the first is wanted for something else, or is not that one', function () {
+    $dish = ['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'gas', 'cooker_c' => 130, 'until_core_c' => 40], ['cooker' => 'gas-direct', 'cooker_c' => 250, 'pull' => true]]];
+    $long = ['cut' => 'potatoes', 'mass_kg' => 0.2, 'pieces' => 8, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'gas', 'cooker_c' => 130, 'pull' => true]]];
+    $file = Samples::file($dish);
+    $kept = Plan::of(RoastFile::read(['dishes' => [$file['dishes'][0], ['course' => 3] + $long]] + $file), new DateTimeImmutable(DAWN));
+    $direct = fn (Plan $plan) => array_values(array_filter($plan->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === 'gas-direct'))[0]->plan;
+    expect($direct($kept)->lent->from)->toBeNull()->and($direct(planned($dish))->lent->isSame)->toBeTrue();
+    $other = planned(['stages' => [['cooker' => 'pellet', 'cooker_c' => 130, 'until_core_c' => 40], ['cooker' => 'gas-direct', 'cooker_c' => 250, 'pull' => true]]]);
+    expect($direct($other)->lent->from)->toBeNull()->and(entriesById($other))->toHaveKey('fire.gas-direct.light');
+});
+
+it('packs no pan for what lies over its fire', function (string $cooker, bool $pan) {
+    $plan = planned(['stages' => [['cooker' => $cooker, 'pull' => true]]]);
+    expect(in_array('drip_pan', array_column($plan->kit, 'id'), true))->toBe($pan)
+        ->and(str_contains(said(entriesById($plan)['d0.rig']->detail), 'drip pan'))->toBe($pan);
+})->with([['kettle', true], ['gas', true], ['kettle-direct', false], ['gas-direct', false], ['open-grate', false], ['oven', true]]);
+
 it('feeds no fire that is to be cooler in a moment, and every one that is not', function () {
     foreach (['open-grate' => ['fuel' => 'hardwood'], 'camp-oven' => ['fuel' => 'briquettes', 'layout' => 'roast']] as $kind => $fire) {
         foreach ([5, 12, 18, 25, 40, 60] as $minutes) {

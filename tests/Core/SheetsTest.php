@@ -118,6 +118,22 @@ const SHEETS = [
         ['sides' => [['side' => 'diced-potatoes', 'on' => 'kettle'], ['side' => 'rice']]],
         30, ['on' => 90, 'done' => ['d0.chore.0.0.0']],
     ],
+    'steaks slow and then hot on one gas grill' => [
+        ['cut' => 'beef-steak', 'mass_kg' => 0.6, 'pieces' => 4, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'gas', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'gas-direct', 'cooker_c' => 260, 'minutes' => 3, 'chores' => [['do' => 'turn', 'every_minutes' => 1]]]]],
+        ['people' => 4, 'air_c' => 22, 'sides' => [['side' => 'greens'], ['side' => 'flat-bread', 'on' => 'gas-direct']]],
+    ],
+    'a rib in a kettle, then over all its coals' => [
+        ['cut' => 'beef-rib', 'mass_kg' => 2.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 15], ['cooker' => 'kettle-direct', 'cooker_c' => 280, 'minutes' => 6, 'chores' => [['do' => 'turn', 'every_minutes' => 2]]]]],
+        [],
+    ],
+    'legs browned over the coals, then beside them' => [
+        ['cut' => 'chicken-legs', 'mass_kg' => 0.3, 'pieces' => 6, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'kettle-direct', 'cooker_c' => 230, 'minutes' => 8, 'chores' => [['do' => 'turn', 'every_minutes' => 3]]], ['cooker' => 'kettle', 'cooker_c' => 170, 'pull' => true]]],
+        ['people' => 4],
+    ],
+    'belly in an oven, its rind under the grill' => [
+        ['cut' => 'pork-belly', 'mass_kg' => 2, 'taste' => 'tender', 'stages' => [['cooker' => 'oven', 'cooker_c' => 140, 'until_core_c' => 85], ['cooker' => 'oven-grill', 'cooker_c' => 230, 'minutes' => 8]]],
+        ['people' => 4],
+    ],
     'thighs in a camp oven laid to simmer, in three courses' => [
         ['cut' => 'chicken-legs', 'mass_kg' => 0.2, 'pieces' => 6, 'taste' => null, 'target_c' => 79, 'course' => 2, 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 180, 'pull' => true]]],
         ['fires' => [['cooker' => 'camp-oven', 'fuel' => 'briquettes', 'layout' => 'simmer']], 'sides' => [['side' => 'greens', 'course' => 1], ['side' => 'rice', 'course' => 2], ['side' => 'buttered-loaf', 'course' => 3]]],

@@ -68,14 +68,14 @@ final class FireResource
                     'bought_kg' => round($fire->litKg(), 2),
                     'chimneys' => $fuel->isWood() ? null : round(Fuel::chimneys($fire->run->startKg), 2),
                 ],
-            'refuels' => $fuel === null || $fire->lent->from !== null
+            'refuels' => $fuel === null
                 ? []
                 : array_map(
                     fn (Refuel $refuel): array => [
                         'minutes' => round($refuel->minutes, 1), 'light_minutes' => round($refuel->lightMinutes, 1),
                         'kg' => round($refuel->kg, 3), 'pieces' => $fire->pieces($refuel->kg), 'words' => $fire->measure($refuel->kg),
                     ],
-                    $fire->run->refuels,
+                    $fire->refuels(),
                 ),
             'used_kg' => round($fire->isFed() ? $fire->feedKg() : $fire->usedKg(), 2),
             'buy_kg' => round($fire->buyKg(), 2),
