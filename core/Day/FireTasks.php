@@ -348,7 +348,7 @@ final class FireTasks
             $share < 0.17 => Message::of('fire_task.a_few_in_the_bottom'),
             $share < 0.29 => Message::of('fire_task.about_a_quarter'),
             $share < 0.42 => Message::of('fire_task.about_a_third'),
-            $share < 0.58 => Message::of('fire_task.about_half_a_chimney'),
+            $share < 0.62 => Message::of('fire_task.about_half_a_chimney'),
             $share < 0.88 => Message::of('fire_task.about_three_quarters'),
             $share < 1.15 => Message::of('fire_task.a_full_chimney'),
             default => Message::of('fire_task.chimneys', share: Quantity::number($share, 1)),

@@ -89,7 +89,7 @@ final readonly class PreparationPlan
             }
         }
         $room = $takeOut - $nowMinutes;
-        $share = $best > $least ? max(0.0, min(1.0, ($room - $least) / ($best - $least))) : 1.0;
+        $share = $best > $least ? ($room - $least) / ($best - $least) : 1.0;
         $windows = [];
         $longEnd = $takeOut;
         $shortEnd = $rig;
@@ -120,7 +120,7 @@ final readonly class PreparationPlan
         $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
         $isBrief = $window->mostHours < self::BRIEF_HOURS;
 
-        return $preparation->isHandwork() || $window->mostHours <= $window->leastHours
+        return $window->mostHours <= $window->leastHours
             ? null
             : Message::of(
                 'prepare.at_the_least_no_more',

@@ -147,7 +147,7 @@ final readonly class SideTimes
     /** @param  list<HeatSpan>  $spans  what that cooker has */
     private function on(string $cooker, float $cookerC, float $slowness, ?int $after, array $spans): self
     {
-        $first = $spans[0] ?? null;
+        $first = null;
         foreach ($spans as $one) {
             $first = $first === null || $one->from < $first->from ? $one : $first;
         }

@@ -257,17 +257,16 @@ final class Advising
                 $minutes === null ? null : Message::of('advice.where_nothing_reads_it', minutes: Quantity::minutes($minutes)),
             ));
         }
-        $hold = $safe->lethality === null || $atCarving->log10 === null
-            ? INF
-            : (1.0 - min(1.0, $atCarving->log10 / $safe->lethality->log10)) * $safe->lethality->seconds($coreNowC) / 60.0;
+        $table = $safe->lethality;
+        $hold = $table === null ? INF : (1.0 - min(1.0, (float) $atCarving->log10 / $table->log10)) * $table->seconds($coreNowC) / 60.0;
         $held = match (true) {
-            $hold > self::LONGEST_HOLD_MINUTES || $safe->lethality === null => null,
-            $hold <= 0.0 => Message::of('advice.by_time_at_temperature', lethality: $safe->lethality->name),
+            $table === null || $hold > self::LONGEST_HOLD_MINUTES => null,
+            $hold <= 0.0 => Message::of('advice.by_time_at_temperature', lethality: $table->name),
             default => Message::of(
                 'advice.or_keep_it_at_read',
                 core_now: Quantity::celsius(floor($coreNowC)),
                 hold: Quantity::minutes(ceil($hold + 1.0)),
-                lethality: $safe->lethality->name,
+                lethality: $table->name,
             ),
         };
 

@@ -425,11 +425,9 @@ final readonly class Posterior
     /** @return array{int, int, float} the moments of the grid before and after, and how far it is from one to the other */
     private function between(float $seconds): array
     {
-        $j = $this->place($seconds);
-        $i = max(0, $j - 1);
-        $width = $this->seconds[$j] - $this->seconds[$i];
+        $j = max(1, $this->place($seconds));
 
-        return [$i, $j, $width <= 0.0 ? 1.0 : min(1.0, max(0.0, ($seconds - $this->seconds[$i]) / $width))];
+        return [$j - 1, $j, min(1.0, max(0.0, $seconds / max(1e-9, $this->seconds[1]) - $j + 1))];
     }
 
     private function place(float $seconds): int
@@ -474,13 +472,11 @@ final readonly class Posterior
         $read = (self::WANDERS / self::READ_TO) ** 2;
         foreach ($course->cookerReadings as [$seconds]) {
             $at = $seconds / $knotS;
-            $i = self::HEAT + (int) min($count - self::HEAT - 1, floor($at));
+            $i = self::HEAT + (int) min($count - self::HEAT - 2, floor($at));
             $share = min(1.0, $at - ($i - self::HEAT));
             foreach ([$i => 1.0 - $share, $i + 1 => $share] as $a => $one) {
                 foreach ([$i => 1.0 - $share, $i + 1 => $share] as $b => $two) {
-                    if ($a < $count && $b < $count) {
-                        $precision[$a][$b] += $read * $one * $two;
-                    }
+                    $precision[$a][$b] += $read * $one * $two;
                 }
             }
         }

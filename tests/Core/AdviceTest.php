@@ -42,6 +42,16 @@ function risingTo(Dish $dish, float $coreC): array
     return array_map(fn (float $ago): array => [$ago, $trace->coreAt(max(0.0, $at - 60.0 * $ago))], [40.0, 20.0, 1.0]);
 }
 
+/** @param  list<array{float, float}>  $read  minutes before now and °C */
+function followedTo(Dish $dish, float $nowMinutes, array $read, ?float $pulledMinutes = null): LiveForecast
+{
+    $now = 60.0 * $nowMinutes;
+    $readings = array_map(fn (array $one, int $i): Reading => Reading::of("r$i", $now - 60.0 * $one[0], 'core', $one[1]), $read, array_keys($read));
+    $course = new Course([[600.0, $dish->stages[0]->cookerC]], [], [], $pulledMinutes === null ? null : 60.0 * $pulledMinutes, $now);
+
+    return LiveForecast::of($dish, 14.0, $course, $readings, $dish->targetC);
+}
+
 function minutesTo(Dish $dish, float $coreC): float
 {
     return (float) Forecast::of($dish, 14.0)->trace->reaches($coreC) / 60.0;
@@ -113,3 +123,30 @@ it('says once it is off whether it will do, and how long it goes back', function
     'the rib, rare as it was chosen' => [RARE_RIB, 49.0, null, []],
     'the rib, raw' => [RARE_RIB, 30.0, 'back_on', [15.0, 120.0]],
 ]);
+
+// Time at temperature: what the table asks for at that core, less what it has had, and a minute for the reading of the clock.
+// Source of the times: USDA FSIS, Appendix A (data/lethality.json), held against the publication in tests/Reference/SafetyTest.php.
+it('tells how long a core that is short would have to be kept as it is', function (array $asked, float $coreC, bool $isTold) {
+    $dish = Samples::dish($asked);
+    $at = minutesTo($dish, $coreC) + 2.0;
+    $live = followedTo($dish, $at, array_map(fn (array $one): array => [$one[0] + 2.0, $one[1]], risingTo($dish, $coreC)), $at - 2.0);
+    $table = $live->atCarving->minimum->lethality;
+    $minutes = (1.0 - (float) $live->atCarving->log10 / (float) $table?->log10) * (float) $table?->seconds($live->coreNowC->likely) / 60.0;
+    $words = said($live->advice?->why);
+    expect($live->advice?->act->value)->toBe('back_on')->and(str_contains($words, (string) $table?->name))->toBe($isTold);
+    match (true) {
+        ! $isTold => expect($minutes)->toBeGreaterThan(90.0),
+        // It came there slowly enough to have had it all.
+        $minutes <= 0.0 => expect($words)->toContain('it has had as much already'),
+        default => expect($words)->toContain(ceil($minutes + 1.0).' min'),
+    };
+})->with(['bird at 64' => [A_BIRD, 64.0, true], 'bird at 67' => [A_BIRD, 67.0, true], 'rack at 57' => [RACK_ON_A_KETTLE, 57.0, true], 'bird at 50' => [A_BIRD, 50.0, false], 'rack at 48' => [RACK_ON_A_KETTLE, 48.0, false]]);
+
+it('says that it does not get there as long as it was not read there, and no longer', function () {
+    // At 90 °C drying holds a shoulder some kelvin lower: a core of 88 is not promised, and is taken where it was read.
+    $dish = Samples::dish(['cut' => 'pork-shoulder', 'mass_kg' => 2, 'taste' => null, 'target_c' => 88, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 90, 'pull' => true]]]);
+    $short = followedTo($dish, 900.0, [[60.0, 60.0], [30.0, 62.0], [2.0, 63.0]]);
+    expect($short->getsThere)->toBeFalse()->and($short->advice?->act->value)->toBeIn(['hotter', 'read_cooker']);
+    $there = followedTo($dish, 900.0, [[120.0, 82.0], [60.0, 84.5], [2.0, 88.4]]);
+    expect($there->getsThere)->toBeTrue()->and($there->advice?->act->value)->toBe('take_off');
+});

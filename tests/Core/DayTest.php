@@ -259,3 +259,29 @@ it('has each step of each dish on its cooker from the one before to the one afte
         }
     }
 });
+
+it('turns what is turned no later than a minute before its step ends', function (int $minutes, array $at) {
+    $plan = planOf(Samples::file(['cut' => 'beef-steak', 'mass_kg' => 0.5, 'taste' => 'medium_rare', 'stages' => [
+        ['cooker' => 'open-grate', 'cooker_c' => 450, 'minutes' => $minutes, 'chores' => [['do' => 'turn', 'every_minutes' => 4]]],
+    ]]));
+    expect($plan)->not->toBeNull();
+    $on = $plan === null ? 0 : entriesById($plan)['d0.on']->at->getTimestamp();
+    $turns = array_filter($plan === null ? [] : $plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Chore);
+    expect(array_map(fn (Entry $entry): int => intdiv($entry->at->getTimestamp() - $on, 60), array_values($turns)))->toBe($at);
+})->with([[4, []], [5, []], [6, [4]], [9, [4]], [10, [4, 8]]]);
+
+it('forgets a chore of the dish that is off, and a look whose hour is past, and of no other', function () {
+    $stages = fn (string $cooker): array => [['cooker' => $cooker, 'cooker_c' => 170, 'pull' => true, 'chores' => [['do' => 'rotate', 'every_minutes' => 40]]]];
+    $file = Samples::file(['stages' => $stages('kettle')]);
+    $file['dishes'][] = ['cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => null, 'target_c' => 79, 'stages' => $stages('gas')];
+    $now = new DateTimeImmutable('2031-10-04T18:00:00+02:00');
+    $on = $now->modify('-50 minutes');
+    $ids = fn (Progress ...$made): array => array_keys(entriesById(Plan::of(RoastFile::read($file), $now, array_values($made))));
+    // Both have been on for fifty minutes; at forty there was a turn that comes round again at eighty.
+    expect($ids(new Progress($on), new Progress($on)))->toContain('d0.chore.0.0.0', 'd1.chore.0.0.0')
+        ->and($ids(new Progress($on), new Progress($on, pulledAt: $now->modify('-2 minutes'))))->toContain('d0.chore.0.0.0')->not->toContain('d1.chore.0.0.0')
+        ->and($ids(new Progress($on, pulledAt: $now->modify('-2 minutes')), new Progress($on)))->toContain('d1.chore.0.0.0')->not->toContain('d0.chore.0.0.0');
+    $look = entriesById(Plan::of(RoastFile::read($file), $on, [new Progress($on), new Progress($on)]))['d0.first_look']->at;
+    $then = fn (int $minutes): array => array_keys(entriesById(Plan::of(RoastFile::read($file), $look->modify("$minutes minutes"), [new Progress($on), new Progress($on)])));
+    expect($then(1))->toContain('d0.first_look')->and($then(3))->not->toContain('d0.first_look');
+});

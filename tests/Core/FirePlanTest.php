@@ -864,3 +864,34 @@ it('asks for nothing on a fire after its last dish is off, but what a slow one w
         }
     }
 });
+
+it('says how much of a chimney coals fill, to the nearest part that an eye can tell', function () {
+    $parts = ['a few' => 0.1, 'about a quarter' => 0.25, 'about a third' => 1 / 3, 'about half' => 0.5, 'about three quarters' => 0.75, 'a full chimney' => 1.0];
+    $heard = [];
+    foreach ([100, 130, 150, 180, 220, 260] as $celsius) {
+        foreach ([0, 8] as $wind) {
+            foreach (['kettle', 'ceramic', 'kettle-direct'] as $kind) {
+                $plan = planned(['stages' => [['cooker' => $kind, 'cooker_c' => $celsius === 100 && $kind === 'kettle-direct' ? 120 : $celsius, 'pull' => true]]], ['wind_ms' => $wind]);
+                $fire = $plan->fires[0]->plan;
+                $share = Diatherm\Fire\Fuel::chimneys($fire->run->startKg);
+                $words = strtolower(said(FireTasks::light($fire)->detail));
+                $told = array_filter($parts, fn (string $part): bool => str_starts_with($words, $part), ARRAY_FILTER_USE_KEY);
+                if ($told === []) {
+                    expect($share)->toBeGreaterThanOrEqual(1.15)->and($words)->toContain(round($share, 1).' chimneys');
+
+                    continue;
+                }
+                $heard += $told;
+                $nearest = min(array_map(fn (float $part): float => abs($part - $share), $parts));
+                expect(abs(array_values($told)[0] - $share))->toBeLessThanOrEqual($nearest + 0.02, "$share: $words");
+            }
+        }
+    }
+    expect(count($heard))->toBeGreaterThanOrEqual(5);
+});
+
+it('rakes in what a second fire makes for an open one, and adds to any other', function (string $kind, string $fuel, string $words) {
+    $plan = planned(['cut' => 'lamb-leg', 'mass_kg' => 2.4, 'taste' => 'well', 'stages' => [['cooker' => $kind, 'pull' => true]]], ['fires' => [['cooker' => $kind, 'fuel' => $fuel]]]);
+    $titles = array_map(fn (Entry $entry): string => said($entry->title), array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id->isOfFire($kind, 'refuel')));
+    expect($titles)->not->toBe([])->and(array_filter($titles, fn (string $title): bool => ! str_starts_with($title, $words)))->toBe([]);
+})->with([['open-spit', 'hardwood', 'Rake in'], ['open-spit', 'lump', 'Add'], ['camp-oven', 'hardwood', 'Add'], ['camp-oven', 'briquettes', 'Add'], ['kettle', 'briquettes', 'Add']]);
