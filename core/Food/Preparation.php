@@ -72,6 +72,15 @@ final readonly class Preparation
     /** @return array<string, self> in the order of the work */
     public static function all(): array
     {
+        static $all = [];
+
+        /** @var array<string, self> */
+        return $all === [] ? $all = self::read() : $all;
+    }
+
+    /** @return array<string, self> */
+    private static function read(): array
+    {
         /**
          * @var list<array{id: string, name: string, rule?: string, hours?: array{float, float, float}, ml_per_kg?: float,
          *     kinds: list<string>, half_factor?: float, layer_mm?: float, layer_w_mk?: float, seals?: bool,
