@@ -25,7 +25,7 @@ final class FireTasks
 
     private const TURNED_MINUTES = 1.0;
 
-    /** So near to the end it is not turned again. Common practice. */
+    /** So near to the end nobody feeds or turns it any more. Common practice. */
     private const LEFT_ALONE_MINUTES = 5.0;
 
     private const MOST_TURNS = 40;
@@ -51,7 +51,7 @@ final class FireTasks
         }
         if ($fuel->isWood()) {
             return new Task(
-                Message::of('fire_task.light_of_wood', lit: Quantity::kg($fire->litKg())),
+                Message::of('fire_task.light_of_wood', lit: Quantity::kg($fire->litKg()), cooker: $fire->stove->equipment->kind->short),
                 Message::note(
                     Message::of(
                         'fire_task.it_leaves_in_about',
@@ -64,7 +64,9 @@ final class FireTasks
         }
 
         return new Task(
-            Message::of('fire_task.light_coals', coals: $fire->measure($fire->run->startKg)),
+            Message::of(
+                'fire_task.light_coals', coals: $fire->measure($fire->run->startKg), cooker: $fire->stove->equipment->kind->short,
+            ),
             Message::note(
                 Message::of(
                     'fire_task.grey_in_about',
@@ -202,7 +204,7 @@ final class FireTasks
             }
             $coals = $fire->measure($refuel->kg);
             $second = $fire->hasSecondFire();
-            $isForSlow = $refuel->minutes > $likelyMinutes;
+            $isForSlow = $refuel->minutes > $likelyMinutes - self::LEFT_ALONE_MINUTES;
             $onlyIfSlow = $isForSlow ? Message::of('fire_task.only_if_it_is_slow') : null;
             $entries[] = new Entry(
                 EntryId::ofFire($kind, 'ready', $i),

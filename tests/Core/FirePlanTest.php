@@ -113,7 +113,7 @@ it('puts the fire into the run sheet by the clock', function () {
     $entries = array_values(array_filter(fireEntries($plan), fn (Entry $entry): bool => ! $entry->id->isOfFire('kettle', 'close')));
     $light = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))[0];
     $bring = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Preheat))[0];
-    expect(said($light->title))->toMatch('/^Light \d+ briquettes$/')
+    expect(said($light->title))->toMatch('/^Light \d+ briquettes for the kettle$/')
         ->and(said($light->detail))->toContain('chimney')->toContain('carbon monoxide')
         ->and(said($bring->detail))->toContain('Banked at one side')->toContain('mm')
         ->and(said($entries[0]->title))->toMatch('/^Light \d+ briquettes more$/')
