@@ -97,12 +97,11 @@ final readonly class RunSheet
                 $fire->use->dishes,
             );
             $burning = array_filter($fire->use->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
-            $alone = array_filter($sides, fn (SideTimes $side): bool => $side->after !== null
-                && $side->cooker === $fire->stove->equipment->kind->id);
-            foreach ($alone as $side) {
+            $on = array_filter($sides, fn (SideTimes $side): bool => $side->cooker === $fire->stove->equipment->kind->id);
+            foreach ($on as $side) {
                 $off[] = ($side->offAt->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0;
             }
-            $kept = array_filter($alone, fn (SideTimes $side): bool => $side->offAt > $now);
+            $kept = array_filter($on, fn (SideTimes $side): bool => $side->offAt > $now);
             if (! $fire->use->buried && ($burning !== [] || $kept !== [])) {
                 array_push(
                     $entries,

@@ -130,7 +130,7 @@ final readonly class Plan
         $spans = HeatSpan::all($forecasts, $ons);
         $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now);
         $timings = self::litForSides($forecasts, $timings, $sides);
-        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides));
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides, $spans));
         $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $sides, $finishing, $hours, $now, $progress);
 
         return new self(
@@ -163,21 +163,34 @@ final readonly class Plan
     }
 
     /**
-     * What is on before any dish wants that cooker's first heat from then on; what is on after them, its own.
+     * What is on before any dish wants that cooker's first heat from then on; what is on after them, its own; what outlasts them, the heat
+     * that it has.
      *
      * @param  list<SideTimes>  $sides
+     * @param  list<HeatSpan>  $spans
      * @return array<string, list<HeatWanted>> by kind of cooker
      */
-    private static function heatsOfSides(array $sides): array
+    private static function heatsOfSides(array $sides, array $spans): array
     {
         $heats = [];
         foreach ($sides as $side) {
             [$from, $until] = [$side->onAt->getTimestamp() / 60.0, $side->offAt->getTimestamp() / 60.0];
             if ($side->cooker !== null && $side->cookerC !== null && $side->after !== null) {
                 $heats[$side->cooker][] = new HeatWanted($from, $until, $until, $side->cookerC, $side->after);
-            } elseif ($side->before !== null) {
-                $until = $side->before->from->getTimestamp() / 60.0;
-                $heats[$side->before->cooker][] = new HeatWanted($from, $until, $until, $side->before->celsius, $side->before->dish);
+
+                continue;
+            }
+            if ($side->before !== null) {
+                $hot = $side->before->from->getTimestamp() / 60.0;
+                $heats[$side->before->cooker][] = new HeatWanted($from, $hot, $hot, $side->before->celsius, $side->before->dish);
+            }
+            $last = null;
+            foreach ($spans as $span) {
+                $last = $span->cooker === $side->cooker && ($last === null || $span->until > $last->until) ? $span : $last;
+            }
+            $left = $last === null ? INF : $last->until->getTimestamp() / 60.0;
+            if ($last !== null && $left > $from && $left < $until) {
+                $heats[$last->cooker][] = new HeatWanted($left, $until, $until, $last->celsius, $last->dish);
             }
         }
 

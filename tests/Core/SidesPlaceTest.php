@@ -202,3 +202,23 @@ it('has a grate hold no more once the joint is off it', function () {
         }
     }
 });
+
+it('keeps the fire up for whatever is on it, until it is off, however long the joint rests meanwhile', function (string $kind, int $celsius) {
+    $outlasting = 0;
+    foreach ([0, 10, 20, 30, 35, 40, 45, 50, 55, 60, 70, 90] as $rest) {
+        $plan = sidePlan([['side' => 'diced-potatoes', 'on' => $kind]], ['rest_minutes' => $rest, 'stages' => [['cooker' => $kind, 'cooker_c' => $celsius, 'pull' => true]]]);
+        $fire = $plan->fires[0]->plan;
+        $ends = $fire->use->startsAt->getTimestamp() + 60.0 * $fire->use->untilMinutes;
+        foreach ($plan->runSheet->sides as $side) {
+            $off = $side->offAt->getTimestamp();
+            expect($side->cooker)->toBe($kind)->and($ends)->toBeGreaterThanOrEqual($off);
+            $pull = entriesById($plan)['d0.pull']->at->getTimestamp();
+            $outlasting += $side->onAt->getTimestamp() < $pull - 200 && $off > $pull + 600 ? 1 : 0;
+            // And as hot as it stands on the ticket.
+            $minutes = ($off - $fire->use->startsAt->getTimestamp()) / 60.0;
+            $stands = array_values(array_filter($fire->course, fn (array $at): bool => $at[0] <= $minutes));
+            expect($stands[count($stands) - 1][1]->likely)->toEqualWithDelta((float) $side->cookerC, 25.0, "$rest min: {$side->dish->name}");
+        }
+    }
+    expect($outlasting)->toBeGreaterThan(2);
+})->with([['kettle', 180], ['ceramic', 190], ['gas', 180], ['oven', 180]]);
