@@ -38,7 +38,7 @@ final class FireTasks
             return match ($fire->stove->equipment->kind->light) {
                 'gas' => new Task(
                     Message::of('fire_task.light', cooker: $fire->stove->equipment->kind->short),
-                    Message::note(Message::of('fire_task.lid_open_to_light'), self::preheating($fire)),
+                    Message::note(Message::of('fire_task.lid_open_to_light')),
                 ),
                 default => new Task(
                     Message::of('fire_task.switch', cooker: $fire->stove->equipment->kind->short),
