@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Ways;
 
+use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Measure\Message;
 use Diatherm\Roast\Stage;
@@ -11,9 +12,6 @@ use Diatherm\Roast\Stage;
 /** Fat burns under it: starve the flames, or take it aside. Common practice. */
 final class FlareUp
 {
-    /** The same cooker with the food beside its fire. */
-    private const ASIDE = ['kettle-direct' => 'kettle', 'gas-direct' => 'gas'];
-
     /** @return list<Way> */
     public static function ways(Question $question, Standing $standing): array
     {
@@ -22,17 +20,20 @@ final class FlareUp
             return [];
         }
         $cooker = $standing->dish($dish)->stages[$standing->step($dish)[0]]->cooker;
-        if ($cooker->isRest()) {
+        // In a closed pot there is no air for it.
+        if ($cooker->isRest() || $cooker->vessel !== null) {
             return [];
         }
+        $how = self::how($cooker);
         $starve = new Way(
             'starve',
-            Message::of($cooker->lid ? 'ways.starve' : 'ways.rake', dish: $standing->dish($dish)->name),
-            Message::of($cooker->lid ? 'ways.starve.how' : 'ways.rake.how'),
+            Message::of("ways.$how", dish: $standing->dish($dish)->name),
+            Message::of("ways.$how.how"),
             Message::of('ways.price.look_again'),
             $standing->roast(),
         );
-        $to = self::ASIDE[$cooker->id] ?? null;
+        // The same cooker with the food beside its fire.
+        $to = $cooker->overFire ? $cooker->body : null;
         $leaves = fn (Stage $stage): bool => $stage->cooker->id === $cooker->id;
         $moved = $to === null ? null : Elsewhere::move($standing, [$dish], CookerShed::kind($to), $leaves);
 
@@ -44,5 +45,16 @@ final class FlareUp
             $moved->roast,
             $moved->begun,
         )];
+    }
+
+    /** What takes its air, or its fire, away. */
+    private static function how(Cooker $cooker): string
+    {
+        return match (true) {
+            $cooker->light === 'gas' => 'burners_off',
+            $cooker->light === 'switch' => 'switch_off',
+            $cooker->lid => 'starve',
+            default => 'rake',
+        };
     }
 }

@@ -19,7 +19,7 @@ final class FromNow
     private const HARDLY_BEGUN_MINUTES = 2.0;
 
     /**
-     * @param  \Closure(Stage): Stage  $change  of every step with a heat that is still to come or under way
+     * @param  \Closure(Stage): Stage  $change  of every step with a heat that is still to come or under way, in their order
      * @return array{Roast, array<int, int>} the roast, and the step that begins now
      */
     public static function change(Standing $standing, int $number, \Closure $change): array
@@ -35,9 +35,8 @@ final class FromNow
         [$at, $minutes] = $standing->step($number);
         $stage = $dish->stages[$at];
         $before = array_slice($dish->stages, 0, $at);
-        $after = array_map($heated, array_slice($dish->stages, $at + 1));
         if ($stage->cooker->isRest() || $minutes < self::HARDLY_BEGUN_MINUTES) {
-            $stages = [...$before, $heated($stage), ...$after];
+            $stages = [...$before, $heated($stage), ...array_map($heated, array_slice($dish->stages, $at + 1))];
 
             return [self::with($standing->roast(), $number, Holds::rigged($dish->through($stages))), []];
         }
@@ -47,7 +46,7 @@ final class FromNow
             ...$before,
             self::step($stage, StageEnd::Minutes, $done, self::until($stage->chores, $done)),
             $heated(self::step($stage, $stage->end, $left, self::from($stage->chores, $done), laid: true)),
-            ...$after,
+            ...array_map($heated, array_slice($dish->stages, $at + 1)),
         ];
 
         return [self::with($standing->roast(), $number, $dish->through($stages)), [$number => $at + 1]];

@@ -348,10 +348,32 @@ it('has three ways out of a stall, of which waiting is the slowest', function ()
 });
 
 it('has something for a flare-up wherever fat can burn, and takes it aside where there is a side', function () {
-    foreach (['kettle-direct' => true, 'gas-direct' => true, 'open-grate' => false, 'kettle' => false, 'oven' => false] as $kind => $aside) {
+    // What puts it out: no air where there are slots, no gas, no current; in the open the coals go apart.
+    $outs = ['kettle-direct' => 'slots', 'kettle' => 'slots', 'ceramic' => 'slots', 'gas-direct' => 'Burners off', 'gas' => 'Burners off', 'oven' => 'Switch off', 'pellet' => 'Switch off', 'open-grate' => 'rake'];
+    foreach ($outs as $kind => $out) {
+        $aside = in_array($kind, ['kettle-direct', 'gas-direct'], true);
         $dish = ['cut' => 'beef-steak', 'mass_kg' => 0.5, 'taste' => null, 'target_c' => 57, 'stages' => [['cooker' => $kind, 'pull' => true]]];
         [$standing, $prospect] = underWay(RoastFile::read(Samples::file($dish)), 3.0);
         $ways = waysOut(Turn::FlareUp, $standing, $prospect);
-        expect(array_key_exists('starve', $ways))->toBeTrue($kind)->and(array_key_exists('aside', $ways))->toBe($aside, $kind);
+        expect(array_key_exists('starve', $ways))->toBeTrue($kind)->and(array_key_exists('aside', $ways))->toBe($aside, $kind)
+            ->and(said($ways['starve']->way->title))->toContain($out)->and(said($ways['starve']->way->how))->not->toBe('');
     }
+    // Under a tight lid nothing burns.
+    $pot = ['cut' => 'lamb-rack', 'mass_kg' => 1, 'taste' => 'medium', 'stages' => [['cooker' => 'camp-oven', 'pull' => true]]];
+    [$standing, $prospect] = underWay(RoastFile::read(Samples::file($pot)), 10.0);
+    expect(waysOut(Turn::FlareUp, $standing, $prospect))->toBe([]);
 });
+
+it('names the heat that the other cooker is set to now, whatever comes after it', function (array $stages, float $minutes, int $celsius) {
+    [$standing, $prospect] = underWay(RoastFile::read(Samples::file(['cut' => 'beef-rib', 'mass_kg' => 2.6, 'taste' => 'medium_rare', 'stages' => $stages])), $minutes);
+    $offer = waysOut(Turn::Rain, $standing, $prospect, own: ['oven'])['oven'];
+    $now = $offer->way->begun[0] ?? $standing->step(0)[0];
+    $begins = array_values(array_filter(array_slice($offer->way->roast->dishes[0]->stages, $now), fn (Stage $stage): bool => ! $stage->cooker->isRest()))[0];
+    expect($begins->cooker->id)->toBe('oven')->and($begins->cookerC)->toBe((float) $celsius)
+        ->and(said($offer->way->title))->toBe("To the kitchen oven at $celsius °C");
+})->with([
+    'slow, then hot' => [[['cooker' => 'gas', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'gas-direct', 'cooker_c' => 230, 'minutes' => 5]], 30.0, 120],
+    'hardly begun' => [[['cooker' => 'kettle', 'cooker_c' => 130, 'until_core_c' => 45], ['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]], 1.0, 130],
+    'hot, then slow' => [[['cooker' => 'kettle-direct', 'cooker_c' => 230, 'minutes' => 20], ['cooker' => 'kettle', 'cooker_c' => 140, 'pull' => true]], 6.0, 230],
+    'in its second step' => [[['cooker' => 'kettle-direct', 'cooker_c' => 230, 'minutes' => 8], ['cooker' => 'kettle', 'cooker_c' => 140, 'pull' => true]], 25.0, 140],
+]);
