@@ -20,8 +20,7 @@ final class FlareUp
             return [];
         }
         $cooker = $standing->dish($dish)->stages[$standing->step($dish)[0]]->cooker;
-        // In a closed pot there is no air for it.
-        if ($cooker->isRest() || $cooker->vessel !== null) {
+        if ($cooker->isRest()) {
             return [];
         }
         $how = self::how($cooker);
@@ -53,6 +52,7 @@ final class FlareUp
         return match (true) {
             $cooker->light === 'gas' => 'burners_off',
             $cooker->light === 'switch' => 'switch_off',
+            $cooker->vessel !== null => 'smother',
             $cooker->lid => 'starve',
             default => 'rake',
         };
