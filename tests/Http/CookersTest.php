@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Cooker;
 use App\Models\CookerObservation;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Support\Contract;
 
@@ -170,4 +171,28 @@ it('does not find another cook’s cooker', function () {
 
 it('asks who is there', function () {
     $this->getJson('/api/cookers')->assertUnauthorized();
+});
+
+it('lists each as it stands, however often it was listed before', function () {
+    $this->actingAs($this->cook());
+    $id = $this->postJson('/api/cookers', KETTLE)->json('id');
+    $this->postJson('/api/cookers', ['name' => 'Another', 'kind' => 'gas']);
+    $same = function () use ($id): void {
+        foreach ([1, 2] as $time) {
+            $listed = array_column((array) $this->getJson('/api/cookers')->assertOk()->json(), null, 'id');
+            expect($listed)->toHaveCount(2)->and($listed[$id])->toBe($this->getJson("/api/cookers/$id")->json());
+        }
+    };
+    $same();
+    $reading = onKettle(6, 120);
+    $this->postJson("/api/cookers/$id/observations", $reading)->assertOk();
+    $same();
+    $this->putJson("/api/cookers/$id", ['name' => 'Renamed', 'facts' => ['diameter_cm' => 47]] + KETTLE)->assertOk();
+    $same();
+    $this->deleteJson("/api/cookers/$id/observations/{$reading['id']}")->assertOk();
+    $same();
+    // Listed again, its log is not even read.
+    DB::enableQueryLog();
+    $this->getJson('/api/cookers')->assertOk();
+    expect(array_filter(array_column(DB::getQueryLog(), 'query'), fn (string $query): bool => str_contains($query, 'observations')))->toBe([]);
 });

@@ -20,18 +20,26 @@ use Diatherm\Measure\Message;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
 
 /** The cook's own cookers: what they are, what was logged on them, and what their curves answer. */
 final class CookerController
 {
     use AsksItsCook;
 
+    private const KEPT_S = 30 * 86_400;
+
     public function index(Request $request): JsonResponse
     {
         /** @var list<Cooker> $cookers */
-        $cookers = self::cook($request)->cookers()->with('observations')->orderBy('name')->get()->all();
+        $cookers = self::cook($request)->cookers()->orderBy('name')->get()->all();
+        $kept = Cache::many(array_map(self::key(...), $cookers));
+        $whole = array_filter(array_map(
+            fn (Cooker $cooker): ?string => is_string($kept[self::key($cooker)] ?? null) ? $kept[self::key($cooker)] : self::unlessBroken($cooker),
+            $cookers,
+        ));
 
-        return new JsonResponse(array_values(array_filter(array_map(self::unlessBroken(...), $cookers))));
+        return JsonResponse::fromJsonString('['.implode(',', $whole).']');
     }
 
     /** A new one, or one from a file with its log. */
@@ -130,11 +138,20 @@ final class CookerController
         return new JsonResponse(CookerResource::answer(Yard::take($cooker->load('observations')), Fields::of($request->json()->all())));
     }
 
-    /** @return array<string, mixed>|null null for one whose log can no longer be read: it takes no other down */
-    private static function unlessBroken(Cooker $cooker): ?array
+    /** Its curve stands until its facts or its log change. */
+    private static function key(Cooker $cooker): string
+    {
+        return "cooker.$cooker->id.$cooker->version";
+    }
+
+    /** @return string|null null for one whose log can no longer be read: it takes no other down */
+    private static function unlessBroken(Cooker $cooker): ?string
     {
         try {
-            return CookerResource::of($cooker);
+            $whole = (string) (new JsonResponse(CookerResource::of($cooker->load('observations'))))->getContent();
+            Cache::put(self::key($cooker), $whole, self::KEPT_S);
+
+            return $whole;
         } catch (\Throwable $wrong) {
             report($wrong);
 
