@@ -205,18 +205,18 @@ final class FireTasks
             $coals = $fire->measure($refuel->kg);
             $second = $fire->hasSecondFire();
             $isForSlow = $refuel->minutes > $likelyMinutes - self::LEFT_ALONE_MINUTES;
-            $onlyIfSlow = $isForSlow ? Message::of('fire_task.only_if_it_is_slow') : null;
+            $perhaps = fn (Message $task): Message => $isForSlow ? Message::of('fire_task.if_it_is_late', task: $task) : $task;
             $entries[] = new Entry(
                 EntryId::ofFire($kind, 'ready', $i),
                 $fire->use->dish,
                 Act::Fire,
                 $at($refuel->lightMinutes),
-                $second
+                $perhaps($second
                     ? Message::of('fire_task.feed_the_second_fire', bought: Quantity::kg($fuel->boughtKg($refuel->kg)))
-                    : Message::of('fire_task.light_more', more: $coals),
-                $onlyIfSlow ?? ($second
+                    : Message::of('fire_task.light_more', more: $coals)),
+                $second
                     ? Message::of('fire_task.from_the_back_coals_are')
-                    : Message::of('fire_task.for', chimneys: self::chimneys($refuel->kg), cooker: $fire->stove->equipment->kind->short)),
+                    : Message::of('fire_task.for', chimneys: self::chimneys($refuel->kg), cooker: $fire->stove->equipment->kind->short),
                 until: $at($refuel->minutes),
                 minutes: $isForSlow ? 0.0 : null,
             );
@@ -225,8 +225,10 @@ final class FireTasks
                 $fire->use->dish,
                 Act::Fire,
                 $at($refuel->minutes),
-                Message::of($second && $fire->stove->equipment->isOpen() ? 'fire_task.rake_in' : 'fire_task.add', coals: $coals),
-                $onlyIfSlow ?? self::refuelled($fire),
+                $perhaps(
+                    Message::of($second && $fire->stove->equipment->isOpen() ? 'fire_task.rake_in' : 'fire_task.add', coals: $coals),
+                ),
+                self::refuelled($fire),
                 until: isset($fire->refuels()[$i + 1]) ? $at($fire->refuels()[$i + 1]->minutes) : null,
                 minutes: $isForSlow ? 0.0 : null,
             );

@@ -857,7 +857,7 @@ it('asks for nothing on a fire after its last dish is off, but what a slow one w
             $last = max(array_keys(array_filter($stages, fn ($stage): bool => $stage->cooker->id === $entry->id->parts[0])));
             $sheet = entriesById($plan);
             $off = ($sheet['d0.stage.'.($last + 1)] ?? $sheet['d0.pull'])->at;
-            $perhaps = $entry->detail?->id === 'fire_task.only_if_it_is_slow';
+            $perhaps = $entry->title->id === 'fire_task.if_it_is_late';
             // A lid may be lifted a few minutes sooner or later, so that it is lifted once.
             expect($perhaps || $entry->at <= $off->modify('+5 minutes'))->toBeTrue($name.' '.$entry->id->text())
                 ->and($perhaps && ($entry->work?->minutes ?? 0.0) > 0.0)->toBeFalse();

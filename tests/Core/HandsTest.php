@@ -152,7 +152,7 @@ it('knows for every line what it asks of hands and where', function () {
         foreach ($plan->runSheet->entries as $entry) {
             $rests = in_array($entry->id->what, ['rest', 'serve', 'course'], true);
             // What is done only if a cook is slow has no hands kept for it: then everything after it is later too.
-            $perhaps = $entry->detail?->id === 'fire_task.only_if_it_is_slow';
+            $perhaps = $entry->title->id === 'fire_task.if_it_is_late';
             expect($entry->work)->not->toBeNull()->and($entry->work?->minutes > 0.0)->toBe(! $rests && ! $perhaps, $entry->id->text());
         }
     }
