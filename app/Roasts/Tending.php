@@ -8,8 +8,10 @@ use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
 use Diatherm\Day\Act;
 use Diatherm\Measure\Message;
+use Diatherm\Roast\Stage;
 use Diatherm\Tending\Correction;
 use Diatherm\Tending\FirePlan;
+use Diatherm\Ways\Standing;
 
 /** One fire that burns now: how it stands, and the one thing worth doing to it. */
 final readonly class Tending
@@ -28,19 +30,33 @@ final readonly class Tending
     ) {
     }
 
-    /** @return list<self> one for each fire with a dish on it now */
+    /** @return list<self> one for each fire with a dish on it now, or soon */
     public static function all(Day $day, CarbonImmutable $now): array
     {
+        $standing = Prospect::standingOf($day, $now);
         $tended = [];
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;
-            $on = array_values(array_filter($fire->use->dishes, fn (int $dish): bool => $day->dishStatus($dish) === 'on'));
-            if ($on !== [] && ! $fire->use->buried) {
+            $wanting = array_filter($fire->use->dishes, fn (int $dish): bool => $standing->isOn($dish) && self::isWanted($standing, $fire, $dish));
+            if ($wanting !== [] && ! $fire->use->buried) {
                 $tended[] = self::one($day, $fire, $now);
             }
         }
 
         return $tended;
+    }
+
+    /** Whether a dish is on it, or comes to it from another cooker while it is lit or turned for it; not once it has left it for good. */
+    private static function isWanted(Standing $standing, FirePlan $fire, int $dish): bool
+    {
+        $kind = $fire->stove->equipment->kind->id;
+        [$step] = $standing->step($dish);
+        $kinds = array_map(fn (Stage $stage): string => $stage->cooker->id, $standing->dish($dish)->stages);
+        $wasOn = in_array($kind, array_slice($kinds, 0, $step + 1), true);
+        $isToCome = in_array($kind, array_slice($kinds, $step), true);
+        $isLit = $standing->now->getTimestamp() >= $fire->use->startsAt->getTimestamp() + 60.0 * $fire->lightMinutes();
+
+        return $isToCome && ($wasOn || $isLit);
     }
 
     private static function one(Day $day, FirePlan $fire, CarbonImmutable $now): self

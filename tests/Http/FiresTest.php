@@ -262,3 +262,23 @@ it('teaches a cooker what a roast found of it, once', function () {
     $this->postJson("/api/cookers/$id/learn", [])->assertUnprocessable();
     expect($this->getJson("/api/cookers/$id")->json('observations.0.settings.intake_mm'))->toBeGreaterThan(4.0);
 });
+
+it('tends the fire that a dish is on, and the next one once it is lit for it', function (array $first, array $second) {
+    $roast = $this->roast(
+        ['cut' => 'beef-rib', 'mass_kg' => 2.6, 'taste' => 'medium', 'stages' => [$first, ['cooker' => 'rest', 'minutes' => 20], $second + ['pull' => true]]],
+        ['serve_at' => now()->addHours(3)->toAtomString()],
+    );
+    $tended = fn (): array => array_column((array) $this->getJson("/api/roasts/{$roast->id}")->assertOk()->json('tending'), 'cooker');
+    $this->log($roast, 'on', 30)->assertOk();
+    expect($tended())->toBe([$first['cooker']]);
+    // Off, to rest: nothing is on the first any more.
+    $this->log($roast, 'stage', 0, ['stage' => 1])->assertOk();
+    expect($tended())->not->toContain($first['cooker']);
+    $this->travel(20)->minutes();
+    $this->log($roast, 'stage', 0, ['stage' => 2])->assertOk();
+    expect($tended())->toBe([$second['cooker']]);
+})->with([
+    'one grill' => [['cooker' => 'gas', 'cooker_c' => 120, 'until_core_c' => 40], ['cooker' => 'gas-direct', 'cooker_c' => 230]],
+    'two cookers' => [['cooker' => 'pellet', 'cooker_c' => 120, 'until_core_c' => 40], ['cooker' => 'oven', 'cooker_c' => 200]],
+    'a kettle and its coals' => [['cooker' => 'kettle', 'cooker_c' => 120, 'until_core_c' => 40], ['cooker' => 'open-grate', 'cooker_c' => 420]],
+]);
