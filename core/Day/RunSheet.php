@@ -7,7 +7,9 @@ namespace Diatherm\Day;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Measure\Message;
 use Diatherm\Roast\Chore;
+use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
+use Diatherm\Roast\Stage;
 use Diatherm\Tending\FirePlan;
 
 /** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
@@ -91,13 +93,17 @@ final readonly class RunSheet
             $earliest = max($earliest, $promise);
         }
         foreach ($fires as $fire) {
+            $kind = $fire->stove->equipment->kind->id;
             $off = array_map(
-                fn (int $i): float => self::offMinutes($forecasts[$i], $timings[$i], $fire->stove->equipment->kind->id)
+                fn (int $i): float => self::offMinutes($forecasts[$i], $timings[$i], $kind)
                     + ($onTimes[$i]->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0,
                 $fire->use->dishes,
             );
-            $burning = array_filter($fire->use->dishes, fn (int $i): bool => ($progress[$i] ?? new Progress)->pulledAt === null);
-            $on = array_filter($sides, fn (SideTimes $side): bool => $side->cooker === $fire->stove->equipment->kind->id);
+            $burning = array_filter(
+                $fire->use->dishes,
+                fn (int $i): bool => ! self::hasLeft($forecasts[$i]->dish, $kind, $progress[$i] ?? new Progress),
+            );
+            $on = array_filter($sides, fn (SideTimes $side): bool => $side->cooker === $kind);
             foreach ($on as $side) {
                 $off[] = ($side->offAt->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0;
             }
@@ -153,6 +159,15 @@ final readonly class RunSheet
         usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
 
         return new self($entries, $ready ?? $now, self::upToFive($earliest), $sides);
+    }
+
+    /** Whether a dish is off a cooker for good, by what was logged. */
+    private static function hasLeft(Dish $dish, string $cooker, Progress $made): bool
+    {
+        $on = array_keys(array_filter($dish->stages, fn (Stage $stage): bool => $stage->cooker->id === $cooker));
+        $begun = array_keys($made->stageStarts);
+
+        return $made->pulledAt !== null || ($begun !== [] && $on !== [] && max($begun) > max($on));
     }
 
     /** When a dish is likely to leave a cooker for good, minutes after it went on. */

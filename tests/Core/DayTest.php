@@ -285,3 +285,19 @@ it('forgets a chore of the dish that is off, and a look whose hour is past, and 
     $then = fn (int $minutes): array => array_keys(entriesById(Plan::of(RoastFile::read($file), $look->modify("$minutes minutes"), [new Progress($on), new Progress($on)])));
     expect($then(1))->toContain('d0.first_look')->and($then(3))->not->toContain('d0.first_look');
 });
+
+it('asks for nothing at a fire that its dishes have left', function () {
+    $stages = [['cooker' => 'kettle', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]];
+    $roast = Samples::roast(['cut' => 'beef-rib', 'mass_kg' => 4, 'taste' => 'medium', 'stages' => $stages]);
+    $on = entriesById(Plan::of($roast, new DateTimeImmutable(MORNING)))['d0.on']->at;
+    $kinds = function (int $minutes, array $starts) use ($roast, $on): array {
+        $made = new Progress($on, stageStarts: array_map(fn (int $at): DateTimeImmutable => $on->modify("$at minutes"), $starts));
+        $lines = Plan::of($roast, $on->modify("$minutes minutes"), [$made])->runSheet->entries;
+
+        return array_values(array_unique(array_map(fn (Entry $entry): string => (string) $entry->id->parts[0], array_filter($lines, fn (Entry $entry): bool => $entry->id->what === 'fire'))));
+    };
+    // On the first, both have their lines; once it rests, or is on the second, the first has none.
+    expect($kinds(10, []))->toBe(['kettle', 'gas'])
+        ->and($kinds(170, [1 => 165]))->toBe(['gas'])
+        ->and($kinds(190, [1 => 165, 2 => 180]))->not->toContain('kettle');
+});
