@@ -13,9 +13,11 @@ use Diatherm\Heat\Trace;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Clocks;
+use Diatherm\Safety\SafeMinimum;
 
 /** What to do about the core now: from what was read; from what was computed only that it be read. */
 final class Advising
@@ -123,6 +125,10 @@ final class Advising
             };
         }
 
+        $begunS = $course->stageStarts[$number] ?? 0.0;
+        if ($stage->end->isTimed() && $course->nowS >= $begunS + 60.0 * (float) $stage->value) {
+            return self::overItsTime($dish, $stage, $last, $read, $coreNowC);
+        }
         if ($fallen > self::LIKELY_FALLEN && $read && ! $dish->isBuried() && self::unreadS($course) > self::COOKER_FRESH_S) {
             return new Advice(
                 AdviceAct::ReadCooker,
@@ -143,6 +149,29 @@ final class Advising
         }
 
         return $read && $belief->disagrees() ? self::disagreeing($belief, $belief->newest) : null;
+    }
+
+    /** A step by the clock whose minutes are over: on with it, unless it is the last one and leaves food that is not done. */
+    private static function overItsTime(Dish $dish, Stage $stage, bool $isLast, bool $read, float $coreNowC): Advice
+    {
+        $over = Message::of('advice.this_step_was_to_take', minutes: Quantity::minutes((float) $stage->value));
+        if (! $isLast) {
+            return new Advice(AdviceAct::NextStage, Message::of('advice.on_to_the_next_step'), $over);
+        }
+        $safe = SafeMinimum::of($dish->safetyClass());
+        $isMeant = $safe->coreC !== null && $dish->targetC >= $safe->coreC - 0.5;
+        if (! $isMeant || $coreNowC >= $safe->coreC - $dish->carryover()->creditK - self::AT_K) {
+            return new Advice(AdviceAct::TakeOff, Message::of('advice.take_it_off'), $over);
+        }
+
+        return $read
+            ? new Advice(AdviceAct::Wait, Message::of('advice.not_done_leave_it_on'), Message::of(
+                'advice.it_reads_should_have',
+                core_now: Quantity::celsius(floor($coreNowC)), safe: $safe->name, core: Quantity::celsius($safe->coreC),
+            ))
+            : new Advice(AdviceAct::Read, Message::of('advice.its_time_is_over_read'), Message::sentences(
+                $over, Message::of('advice.worked_out_not_read_about', core_now: Quantity::celsius($coreNowC)),
+            ));
     }
 
     /** How long the cooker has not been read, s. */

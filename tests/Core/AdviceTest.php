@@ -19,6 +19,10 @@ const A_BIRD = ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'target_c
 const A_SHOULDER = ['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 121, 'until_tender' => true]]];
 const TWO_HEATS = ['cut' => 'beef-rib', 'mass_kg' => 3, 'taste' => 'medium', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 130, 'until_core_c' => 40], ['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]];
 
+const SEARED_RIB = ['cut' => 'beef-rib', 'mass_kg' => 2.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'gas', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'gas-direct', 'cooker_c' => 230, 'minutes' => 5]]];
+const BROWNED_LEGS = ['cut' => 'chicken-legs', 'mass_kg' => 0.3, 'pieces' => 4, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'kettle-direct', 'cooker_c' => 230, 'minutes' => 8], ['cooker' => 'kettle', 'cooker_c' => 170, 'pull' => true]]];
+const LEGS_BY_THE_CLOCK = ['cut' => 'chicken-legs', 'mass_kg' => 0.3, 'pieces' => 4, 'taste' => null, 'target_c' => 79, 'stages' => [['cooker' => 'gas', 'cooker_c' => 190, 'minutes' => 60]]];
+
 /**
  * @param  list<array{float, float}>  $read  minutes before now and °C
  * @param  array{pulled?: float, carved?: float, stage?: float}  $did  minutes before now
@@ -150,3 +154,20 @@ it('says that it does not get there as long as it was not read there, and no lon
     $there = followedTo($dish, 900.0, [[120.0, 82.0], [60.0, 84.5], [2.0, 88.4]]);
     expect($there->getsThere)->toBeTrue()->and($there->advice?->act->value)->toBe('take_off');
 });
+
+// A step by the clock is over when it is over; but nobody takes off a bird that is not done because five minutes have passed.
+it('says when the minutes of a step are over, and takes nothing off that is not done', function (array $asked, array $stageStarts, float $now, ?float $read, ?string $act, string $words) {
+    $dish = Samples::dish($asked);
+    $readings = $read === null ? [] : [Reading::of('a', 60.0 * ($now - 2.0), 'core', $read)];
+    $course = new Course([[600.0, $dish->stages[0]->cookerC]], [], array_map(fn (int $minutes): float => 60.0 * $minutes, $stageStarts), nowS: 60.0 * $now);
+    $advice = LiveForecast::of($dish, 14.0, $course, $readings, $dish->targetC)->advice;
+    expect($advice?->act->value)->toBe($act)->and(said($advice?->words).' '.said($advice?->why))->toContain($words);
+})->with([
+    'the sear of a rib, under way' => [SEARED_RIB, [1 => 100, 2 => 110], 114.0, 48.0, null, ''],
+    'and over' => [SEARED_RIB, [1 => 100, 2 => 110], 115.5, 49.0, 'take_off', 'This step was to take 5 min'],
+    'its rest is over' => [SEARED_RIB, [1 => 100], 110.5, 47.0, 'next_stage', 'This step was to take 10 min'],
+    'legs browned first' => [BROWNED_LEGS, [], 8.5, null, 'next_stage', 'This step was to take 8 min'],
+    'legs by the clock, done' => [LEGS_BY_THE_CLOCK, [], 61.0, 76.0, 'take_off', 'This step was to take 60 min'],
+    'legs by the clock, read and not done' => [LEGS_BY_THE_CLOCK, [], 61.0, 66.0, 'wait', 'It reads 66 °C; poultry should have 74 °C'],
+    'legs by a short clock that nobody read' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 190, 'minutes' => 25]]] + LEGS_BY_THE_CLOCK, [], 26.0, null, 'read', 'Its time is over: read it'],
+]);
