@@ -54,6 +54,15 @@ export function FireView({ laid, plan, fire, roast, now, onPiles }: Props) {
             </Why>
           </Answer>
         )}
+        {fire.lender !== null && (
+          <Answer
+            label="Takes over"
+            tone="ember"
+            remark={fire.fuel !== null && fire.buy_kg > 0 ? 'with what is laid on it' : 'nothing is lit anew'}
+          >
+            {`the ${fire.lender}`}
+          </Answer>
+        )}
         <Answer
           label={
             fire.buried

@@ -147,6 +147,13 @@ describe('fire view', () => {
   const view = (fire: Fire, units?: { temperatureUnit: 'c' | 'f'; massUnit: 'kg' | 'lb'; clockHours: 12 | 24 }) =>
     show(<FireView laid={undefined} plan={planWith(fire)} fire={fire} roast={roast()} now={NOON} onPiles={() => undefined} />, units);
 
+  it('says which cooker it takes over, and lights nothing anew', () => {
+    view(aFire({ lender: 'gas grill', start: null, fuel: null }));
+    expect(screen.getByText('the gas grill')).toBeInTheDocument();
+    expect(screen.getByText('nothing is lit anew')).toBeInTheDocument();
+    expect(screen.queryByText(/Light at/)).toBeNull();
+  });
+
   it('says what to light, when, and how it is set', () => {
     view(aFire());
     expect(screen.getByText('Light at 16:20')).toBeInTheDocument();
