@@ -96,7 +96,7 @@ final readonly class Day
     /** As it was read; where nothing was, no longer than the slow end of the plan had it. */
     private static function staysHotMinutes(LiveForecast $live, Forecast $planned): float
     {
-        return $live->belief->newest === null ? min($live->hotMinutes, $planned->hotMinutes) : $live->hotMinutes;
+        return $live->belief->newest === null ? min($live->knownHotMinutes(), $planned->knownHotMinutes()) : $live->knownHotMinutes();
     }
 
     /**

@@ -151,6 +151,12 @@ final readonly class Forecast
         );
     }
 
+    /** How long it is known to stay at 57 °C or more after the pull: no longer than it was followed, however hot it still is then. */
+    public function knownHotMinutes(): float
+    {
+        return min($this->hotMinutes, $this->trace->endS() / 60.0 - $this->cookMinutes->likely);
+    }
+
     /** Through the least rest and on, shown no hotter than its climb is taken for. */
     private static function rested(Cook $cook, Trace $trace, Dish $dish, bool $judged = false): Trace
     {

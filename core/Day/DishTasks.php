@@ -271,7 +271,7 @@ final class DishTasks
             return [];
         }
         $allowed = Clocks::allowedMinutes($roast->airC);
-        $hot = $made->hotMinutes ?? $forecast->hotMinutes;
+        $hot = $made->hotMinutes ?? $forecast->knownHotMinutes();
         $words = $dish->leastRestMinutes() < 1.0
             ? Message::of('sheet.covered_until_it_is_served')
             : Message::of(

@@ -178,6 +178,12 @@ final readonly class LiveForecast
         );
     }
 
+    /** How long it is known to stay at 57 °C or more after the pull: no longer than it is followed. */
+    public function knownHotMinutes(): float
+    {
+        return min($this->hotMinutes, $this->trace->endS() / 60.0 - $this->cookMinutes->likely);
+    }
+
     /** How long it would take through what was logged of its cooker, had nothing been read in the meat; never less than it took so far. */
     private static function usualS(Dish $dish, float $airC, Course $course, float $pullC): float
     {

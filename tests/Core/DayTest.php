@@ -301,3 +301,30 @@ it('asks for nothing at a fire that its dishes have left', function () {
         ->and($kinds(170, [1 => 165]))->toBe(['gas'])
         ->and($kinds(190, [1 => 165, 2 => 180]))->not->toContain('kettle');
 });
+
+// Source of the two hours and the 57 °C: Safety\Clocks. Nobody leaves a joint on a board from four in the morning until noon.
+it('has whatever rests for longer than it is known to stay hot kept hot, or tells its two hours, whatever its size', function () {
+    $kept = 0;
+    foreach (['pork-leg' => 9.0, 'beef-brisket-whole' => 6.0, 'turkey' => 12.0, 'lamb-leg' => 2.0, 'chicken' => 1.5, 'suckling-pig' => 12.0] as $cut => $kg) {
+        foreach ([60, 120, 240, 480] as $rest) {
+            foreach ([68, 85] as $target) {
+                $plan = planOf(Samples::file(['cut' => $cut, 'mass_kg' => $kg, 'taste' => null, 'target_c' => $target, 'rest_minutes' => $rest, 'stages' => [['cooker' => 'oven', 'cooker_c' => 163, 'pull' => true]]]));
+                if ($plan === null) {
+                    continue;
+                }
+                $sheet = entriesById($plan);
+                $minutes = ($sheet['d0.carve']->at->getTimestamp() - $sheet['d0.pull']->at->getTimestamp()) / 60.0;
+                $hot = $plan->forecast(0)->knownHotMinutes();
+                expect($hot)->toBeFloat()->toBeLessThan(24 * 60.0);
+                if ($minutes > $hot && $hot > 0.0) {
+                    $kept++;
+                    expect($sheet)->toHaveKey('d0.hold')
+                        ->and($sheet['d0.hold']->at <= $sheet['d0.pull']->at->modify(sprintf('+%d seconds', (int) (60 * $hot))))->toBeTrue("$cut, $rest min");
+                }
+                // Eight hours are more than anything stays hot on a board.
+                expect($rest < 480 || isset($sheet['d0.hold']) || $hot <= 0.0)->toBeTrue("$cut at $target");
+            }
+        }
+    }
+    expect($kept)->toBeGreaterThan(15);
+});
