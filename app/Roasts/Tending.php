@@ -37,7 +37,7 @@ final readonly class Tending
         $tended = [];
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;
-            $wanting = array_filter($fire->use->dishes, fn (int $dish): bool => $standing->isOn($dish) && self::isWanted($standing, $fire, $dish));
+            $wanting = array_filter($fire->use->dishes, fn (int $dish): bool => self::isWanted($standing, $fire, $dish));
             if ($wanting !== [] && ! $fire->use->buried) {
                 $tended[] = self::one($day, $fire, $now);
             }
@@ -49,6 +49,9 @@ final readonly class Tending
     /** Whether a dish is on it, or comes to it from another cooker while it is lit or turned for it; not once it has left it for good. */
     private static function isWanted(Standing $standing, FirePlan $fire, int $dish): bool
     {
+        if (! $standing->isOn($dish)) {
+            return false;
+        }
         $kind = $fire->stove->equipment->kind->id;
         [$step] = $standing->step($dish);
         $kinds = array_map(fn (Stage $stage): string => $stage->cooker->id, $standing->dish($dish)->stages);

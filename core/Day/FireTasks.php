@@ -116,26 +116,10 @@ final class FireTasks
         $at = fn (float $minutes): \DateTimeImmutable => Timing::after($fire->use->startsAt, $minutes);
         $entries = [];
         if ($fire->lent->from !== null && ! $fire->lent->isSame) {
-            $fuel = $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel : null;
-            $more = $fuel?->inWords($fire->lent->topUpKg);
-            $entries = $fuel === null || $more === null
-                ? []
-                : [new Entry(
-                    EntryId::ofFire($kind, 'light'),
-                    $fire->use->dish,
-                    Act::Fire,
-                    $at(-self::TAKE_OVER_MINUTES - $fuel->ashOverMinutes),
-                    Message::of('fire_task.light_more', more: $more),
-                    Message::of(
-                        'fire_task.for_the_sear_over_what',
-                        chimneys: self::chimneys($fire->lent->topUpKg),
-                        from: $fire->lent->from,
-                    ),
-                    until: $at(0.0),
-                )];
+            $more = self::more($fire);
 
             return [
-                ...$entries,
+                ...self::moreLit($fire, 'fire_task.for_the_sear_over_what', $at, -self::TAKE_OVER_MINUTES, 0.0),
                 new Entry(
                     EntryId::ofFire($kind, 'lay'),
                     $fire->use->dish,
@@ -260,20 +244,11 @@ final class FireTasks
     private static function turned(FirePlan $fire, \Closure $at): array
     {
         $kind = $fire->stove->equipment->kind->id;
-        $fuel = $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel : null;
-        $more = $fuel?->inWords($fire->lent->topUpKg);
+        $more = self::more($fire);
         $laid = $fire->stove->equipment->burnsCoals();
         $before = max($fire->use->preheatMinutes, $laid ? self::RAKED_MINUTES : self::TURNED_MINUTES);
         $inWords = $fire->stove->curve->mechanism->inWords($fire->steps[0]->settings);
-        $entries = $fuel === null || $more === null ? [] : [new Entry(
-            EntryId::ofFire($kind, 'light'),
-            $fire->use->dish,
-            Act::Fire,
-            $at($fire->lightMinutes()),
-            Message::of('fire_task.light_more', more: $more),
-            Message::of('fire_task.onto_what_is_left', chimneys: self::chimneys($fire->lent->topUpKg), from: (string) $fire->lent->from),
-            until: $at(-$before),
-        )];
+        $entries = self::moreLit($fire, 'fire_task.onto_what_is_left', $at, -$fire->use->preheatMinutes, -$before);
         $entries[] = new Entry(
             EntryId::ofFire($kind, 'turn'),
             $fire->use->dish,
@@ -281,7 +256,11 @@ final class FireTasks
             $at(-$before),
             Message::of('fire_task.to', stove: $fire->stove->name, target: Quantity::celsius($fire->steps[0]->targetC)),
             Message::notes(
-                $laid ? ($more === null ? Message::of('fire_task.rake_what_is_there') : Message::of('fire_task.rake_what_is_there_and', more: $more)) : null,
+                match (true) {
+                    ! $laid => null,
+                    $more === null => Message::of('fire_task.rake_what_is_there'),
+                    default => Message::of('fire_task.rake_what_is_there_and', more: $more),
+                },
                 $laid ? self::layout($fire) : null,
                 self::climbs($fire) && $fire->closeInC() !== null
                     ? Message::of('fire_task.slots_wide_open', close_in: Quantity::celsius($fire->closeInC()), settings: $inWords)
@@ -299,6 +278,35 @@ final class FireTasks
         );
 
         return $entries;
+    }
+
+    /** What is laid on coals that are taken over, in a cook's measure; null where they do. */
+    private static function more(FirePlan $fire): ?Message
+    {
+        return $fire->lent->topUpKg > 0.0 ? $fire->stove->fuel?->inWords($fire->lent->topUpKg) : null;
+    }
+
+    /**
+     * The lighting of it.
+     *
+     * @param  'fire_task.for_the_sear_over_what'|'fire_task.onto_what_is_left'  $for
+     * @param  \Closure(float): \DateTimeImmutable  $at
+     * @param  float  $greyMinutes  by when it is grey
+     * @return list<Entry>
+     */
+    private static function moreLit(FirePlan $fire, string $for, \Closure $at, float $greyMinutes, float $untilMinutes): array
+    {
+        $more = self::more($fire);
+
+        return $more === null ? [] : [new Entry(
+            EntryId::ofFire($fire->stove->equipment->kind->id, 'light'),
+            $fire->use->dish,
+            Act::Fire,
+            $at($greyMinutes - ($fire->stove->fuel->ashOverMinutes ?? 0.0)),
+            Message::of('fire_task.light_more', more: $more),
+            Message::of($for, chimneys: self::chimneys($fire->lent->topUpKg), from: (string) $fire->lent->from),
+            until: $at($untilMinutes),
+        )];
     }
 
     /** Whether it is hotter than it was when it was laid, and closed in on the way. */

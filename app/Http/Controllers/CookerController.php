@@ -33,11 +33,8 @@ final class CookerController
     {
         /** @var list<Cooker> $cookers */
         $cookers = self::cook($request)->cookers()->orderBy('name')->get()->all();
-        $kept = Cache::many(array_map(self::key(...), $cookers));
-        $whole = array_filter(array_map(
-            fn (Cooker $cooker): ?string => is_string($kept[self::key($cooker)] ?? null) ? $kept[self::key($cooker)] : self::unlessBroken($cooker),
-            $cookers,
-        ));
+        $kept = array_filter(Cache::many(array_map(self::key(...), $cookers)), is_string(...));
+        $whole = array_filter(array_map(fn (Cooker $cooker): ?string => $kept[self::key($cooker)] ?? self::unlessBroken($cooker), $cookers));
 
         return JsonResponse::fromJsonString('['.implode(',', $whole).']');
     }
