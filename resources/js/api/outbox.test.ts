@@ -1,3 +1,4 @@
+import { act, renderHook } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const call = vi.hoisted(() => vi.fn());
@@ -172,6 +173,51 @@ describe('outbox', () => {
     await outbox.flush();
     expect(sent()).toEqual(['a', 'b', 'c', 'd']);
     expect(told).toEqual(['r', 's']);
+  });
+
+  // What is undone while it is on its way: whether it arrives decides who has to take it back.
+  it.each([
+    ['arrives', true],
+    ['does not arrive', false],
+  ])('neither throws away nor mends what is on its way before it is known that it %s', async (_, arrives) => {
+    const { discard, mend, post } = await opened();
+    const { Unreachable } = await import('./client');
+    let answer: () => void = () => undefined;
+    call.mockImplementationOnce(
+      () => new Promise((done, fail) => (answer = () => (arrives ? done(undefined) : fail(new Unreachable(''))))),
+    );
+    call.mockRejectedValue(new Unreachable(''));
+    const posted = post(parcel('a'));
+    await vi.waitFor(() => expect(sent()).toEqual(['a']));
+    const mended = mend('a', { ...parcel('a'), body: { ...parcel('a').body, celsius: 50 } });
+    const gone = discard('a');
+    expect(stored()).toEqual(['a']);
+    answer();
+    expect(await posted).toBe(arrives);
+    expect(await mended).toBe(!arrives);
+    expect(await gone).toBe(!arrives);
+    expect(stored()).toEqual([]);
+  });
+
+  it('has what was logged in sight from the press until an answer that has it', async () => {
+    const outbox = await opened();
+    const seen: string[] = [];
+    const { result } = renderHook(() => {
+      const now = outbox.unseen(outbox.useOutbox(), 0);
+      seen.push(now.map((one) => one.body.id).join(' '));
+      return now;
+    });
+    call.mockResolvedValue(undefined);
+    await act(async () => void (await outbox.post(parcel('a'))));
+    await act(async () => void (await outbox.post(parcel('b'))));
+    expect(result.current.map((one) => one.body.id)).toEqual(['a', 'b']);
+    expect(stored()).toEqual([]);
+    expect(seen.slice(seen.findIndex((one) => one !== '')).every((one) => one.startsWith('a'))).toBe(true);
+    const { result: later } = renderHook(() => outbox.unseen(outbox.useOutbox(), Date.now() + 1));
+    expect(later.current).toEqual([]);
+    await outbox.openOutbox('ben');
+    const { result: another } = renderHook(() => outbox.unseen(outbox.useOutbox(), 0));
+    expect(another.current).toEqual([]);
   });
 
   it('never loses a parcel, whatever the server does, over two hundred random evenings', async () => {

@@ -11,15 +11,19 @@ import type { NewEvent, NewReading } from './types';
 export type Parcel = { roast: string } & ({ what: 'readings'; body: NewReading } | { what: 'events'; body: NewEvent });
 export type Kept = Parcel & { refused?: { message: string; errors: Record<string, string[]> } };
 export type Hold = 'none' | 'unreachable' | 'signed out' | 'busy';
-type Outbox = { kept: readonly Kept[]; hold: Hold };
+/** With the server since then, ms; an answer that was had before does not have it yet. */
+type Landed = Parcel & { landed: number };
+type Outbox = { kept: readonly Kept[]; landed: readonly Landed[]; hold: Hold };
 
 const PREFIX = 'diatherm.outbox';
 const FIRST_WAIT_MS = 2_000;
 const LONGEST_WAIT_MS = 60_000;
+/** Every screen has asked anew by then. */
+const LANDED_KEPT_MS = 60_000;
 
 const listeners = new Set<() => void>();
 let cook: string | null = null;
-let state: Outbox = { kept: [], hold: 'none' };
+let state: Outbox = { kept: [], landed: [], hold: 'none' };
 let waits = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** Who is told that a roast was logged to, such as the query cache. */
@@ -71,7 +75,7 @@ export async function openOutbox(id: string | null, told: (roast: string) => voi
   cook = id;
   clearTimeout(timer);
   waits = 0;
-  show({ kept: id === null ? [] : read(), hold: 'none' });
+  show({ kept: id === null ? [] : read(), landed: [], hold: 'none' });
   if (id === null) return;
   const older = localStorage.getItem(PREFIX);
   if (older !== null) {
@@ -88,10 +92,14 @@ export async function openOutbox(id: string | null, told: (roast: string) => voi
  */
 export async function post(parcel: Parcel): Promise<boolean> {
   await change((kept) => [...kept, parcel]);
+  return await sent(parcel.body.id);
+}
+
+async function sent(id: string): Promise<boolean> {
   clearTimeout(timer);
   await flush();
   // It may have been sent by another call, or another tab, before this one had its turn.
-  const left = read().find((one) => one.body.id === parcel.body.id);
+  const left = read().find((one) => one.body.id === id);
   if (left?.refused !== undefined) throw new Refused(left.refused.message, left.refused.errors);
   return left === undefined;
 }
@@ -128,6 +136,8 @@ async function sendAll(logged: Set<string>): Promise<void> {
         quiet: true,
         waiting: read().length,
       });
+      // Shown as logged throughout: it is in one of the two, or in both.
+      land(next);
       await change((kept) => kept.filter((one) => one.body.id !== id));
       waits = 0;
       logged.add(next.roast);
@@ -142,6 +152,11 @@ async function sendAll(logged: Set<string>): Promise<void> {
       );
     }
   }
+}
+
+function land(parcel: Parcel): void {
+  const now = Date.now();
+  show({ landed: [...state.landed.filter((one) => now - one.landed < LANDED_KEPT_MS), { ...parcel, landed: now }] });
 }
 
 /** What the server will say again however often it is asked; null for what another time may change. */
@@ -163,14 +178,27 @@ function again(error: unknown): void {
   timer = setTimeout(() => void flush().catch(() => undefined), wait * (1 + 0.3 * Math.random()));
 }
 
-/** A refused parcel goes out again as it was mended. */
-export async function mend(id: string, parcel: Parcel): Promise<boolean> {
-  await change((kept) => kept.filter((one) => one.body.id !== id));
-  return await post(parcel);
+/**
+ * Puts another in the place of a parcel that the server does not have, or none; says whether there was one. What is on its
+ * way is waited for: it may arrive, and is the server's to change then.
+ */
+function replace(id: string, by: readonly Kept[]): Promise<boolean> {
+  return alone(`${key()}.send`, async () => {
+    const here = read().some((one) => one.body.id === id);
+    if (here) await change((kept) => kept.flatMap((one) => (one.body.id === id ? by : [one])));
+    return here;
+  });
 }
 
-/** By the cook's own hand alone. */
-export const discard = (id: string): Promise<void> => change((kept) => kept.filter((one) => one.body.id !== id));
+/** What waits here goes out as it was mended; says whether it did wait. Throws what the server said when it refused it again. */
+export async function mend(id: string, parcel: Parcel): Promise<boolean> {
+  if (!(await replace(id, [parcel]))) return false;
+  await sent(id);
+  return true;
+}
+
+/** By the cook's own hand alone; says whether it was here still. */
+export const discard = (id: string): Promise<boolean> => replace(id, []);
 
 if (typeof window !== 'undefined') {
   // Another tab kept or sent something.
@@ -185,6 +213,12 @@ if (typeof window !== 'undefined') {
     if (document.visibilityState === 'visible') now();
   });
 }
+
+/** What was logged here and is not in an answer that was had at that moment, ms. */
+export const unseen = ({ kept, landed }: Pick<Outbox, 'kept' | 'landed'>, hadAt: number): readonly Kept[] => [
+  ...landed.filter((one) => one.landed > hadAt && !kept.some((other) => other.body.id === one.body.id)),
+  ...kept,
+];
 
 export function useOutbox(): Outbox {
   return useSyncExternalStore(

@@ -82,16 +82,34 @@ const asRoast = (id: string) => ({
   queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/roasts/{roast}', { at: { roast: id }, signal }),
 });
 
+/** Ends with the session: what is asked after it is refused. */
+let session = new AbortController();
+
 /** Roasts that may be wanted where there is no network: told once now, and kept. */
 export async function fetchAhead(cache: QueryClient, ids: readonly string[]): Promise<void> {
-  await cache.prefetchQuery(asHandbook);
-  await cache.prefetchQuery(asMixes(1, 1));
-  await cache.prefetchQuery({
-    queryKey: keys.reference,
-    queryFn: ({ signal }) => call('get', '/api/reference', { signal }),
-    staleTime: Infinity,
-  });
-  for (const id of ids) await cache.prefetchQuery({ ...asRoast(id), staleTime: AHEAD_STANDS_MS });
+  const { signal: over } = session;
+  const wanted = [
+    () => cache.prefetchQuery(asHandbook),
+    () => cache.prefetchQuery(asMixes(1, 1)),
+    () =>
+      cache.prefetchQuery({
+        queryKey: keys.reference,
+        queryFn: ({ signal }) => call('get', '/api/reference', { signal }),
+        staleTime: Infinity,
+      }),
+    ...ids.map((id) => () => cache.prefetchQuery({ ...asRoast(id), staleTime: AHEAD_STANDS_MS })),
+  ];
+  for (const fetch of wanted) {
+    if (over.aborted) return;
+    await fetch();
+  }
+}
+
+/** Before a session ends: nothing more is asked ahead, and nobody waits for what was asked. */
+export async function stopAsking(cache: QueryClient): Promise<void> {
+  session.abort();
+  session = new AbortController();
+  await cache.cancelQueries();
 }
 
 const AHEAD_STANDS_MS = 10 * 60_000;
@@ -172,13 +190,19 @@ export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
   });
 }
 
+/** A new state of a roast: what was asked for before it would tell of an older one. */
+async function stands(cache: QueryClient, id: string, roast: Roast | BrokenRoast): Promise<void> {
+  await cache.cancelQueries({ queryKey: keys.roast(id) });
+  cache.setQueryData(keys.roast(id), roast);
+}
+
 /** A change to one roast whose answer is its new state. */
 export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRoast>) {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSuccess: (roast) => {
-      cache.setQueryData(keys.roast(roast.id), roast);
+    onSuccess: async (roast) => {
+      await stands(cache, roast.id, roast);
       void cache.invalidateQueries(everyList);
     },
   });
@@ -189,8 +213,8 @@ export function useRoastLogged<T>(id: string, change: (input: T) => Promise<Roas
   const cache = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSuccess: (roast) => {
-      if (roast !== null) cache.setQueryData(keys.roast(id), roast);
+    onSuccess: async (roast) => {
+      if (roast !== null) await stands(cache, id, roast);
       void cache.invalidateQueries(everyList);
     },
   });

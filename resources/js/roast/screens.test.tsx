@@ -369,6 +369,55 @@ describe('live', () => {
     await waitFor(() => expect(call.mock.calls.map((one) => `${one[0]} ${one[1]}`)).toContain(`DELETE /api/roasts/roast/events/${id}`));
   });
 
+  it('undoes again what was put back, however soon', async () => {
+    let events = [anEvent('basted', 'Basted', '2031-10-04T17:20:00Z')];
+    const kept = events;
+    answering({
+      '/api/roasts/roast': () => cooking({ events }),
+      'DELETE /api/roasts/roast/events/e1': () => {
+        events = [];
+        return cooking({ events });
+      },
+      'POST /api/roasts/roast/events': () => {
+        events = kept;
+        return cooking({ events });
+      },
+    });
+    open('/roasts/roast/live');
+    const line = { name: /^Undo Basted/ };
+    for (let times = 0; times < 3; times++) {
+      await screen.findByRole('button', line);
+      await userEvent.keyboard('u');
+      await waitFor(() => expect(screen.queryByRole('button', line)).toBeNull());
+      await userEvent.click(await screen.findByRole('button', { name: 'Put it back' }));
+    }
+    await screen.findByRole('button', line);
+  });
+
+  it('undoes what is still on its way: it takes nothing else back, and nothing is left behind', async () => {
+    let events = [anEvent('basted', 'Basted', '2031-10-04T17:20:00Z')];
+    let arrive: () => void = () => undefined;
+    call.mockImplementation((verb: string, path: string, body: unknown) => {
+      if (verb === 'DELETE') events = events.filter((one) => !path.endsWith(one.id));
+      if (verb !== 'POST') return Promise.resolve(path === '/api/reference' ? reference : cooking({ events }));
+      return new Promise((done) => {
+        arrive = () => {
+          events = [...events, { ...anEvent('lid', 'Lid lifted', '2031-10-04T17:30:00Z'), id: (body as NewEvent).id }];
+          done(undefined);
+        };
+      });
+    });
+    open('/roasts/roast/live');
+    await screen.findByRole('button', { name: /^Undo Basted/ });
+    await userEvent.keyboard('l');
+    await screen.findByRole('button', { name: /^Undo Lid lifted/ });
+    await userEvent.keyboard('u');
+    arrive();
+    await waitFor(() => expect(screen.queryByRole('button', { name: /^Undo Lid lifted/ })).toBeNull());
+    expect(events.map((one) => one.kind)).toEqual(['basted']);
+    expect(screen.getByRole('button', { name: /^Undo Basted/ })).toBeInTheDocument();
+  });
+
   it('undoes a way that was taken, and takes it back as it was', async () => {
     const roast = cooking({ events: [anEvent('way', 'Everything 40 min later', '2031-10-04T17:20:00Z')] });
     show(<Live roast={roast} />);

@@ -47,18 +47,14 @@ export function useLogging(roast: Roast) {
   /** A line of the log gets another time and keeps its id. */
   const move = useRoastLogged<{ what: 'readings' | 'events'; id: string; at: number }>(roast.id, async ({ what, id, at }) => {
     const here = keptAs(id);
-    if (here !== undefined) {
-      await mend(id, { ...here, body: { ...here.body, at: time(at) } } as Parcel);
-      return null;
-    }
+    if (here !== undefined && (await mend(id, { ...here, body: { ...here.body, at: time(at) } } as Parcel))) return null;
     return await call('patch', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id }, body: { at: time(at) } });
   });
   const [undone, setUndone] = useState<Undone | null>(null);
   const undo = useRoastLogged<{ what: 'readings' | 'events'; id: string }>(roast.id, async ({ what, id }) => {
     const here = keptAs(id);
-    if (here !== undefined) {
+    if (here !== undefined && (await discard(id))) {
       // It never left this device: throwing it away is all there is to undo.
-      await discard(id);
       setUndone({ roast: here.roast, what: here.what, body: here.body } as Parcel);
       return null;
     }

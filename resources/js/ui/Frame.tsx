@@ -1,16 +1,17 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { forgetKept } from '../api/keep';
 import { call, forgetToken } from '../api/client';
-import { keys, useMe } from '../api/queries';
+import { keys, stopAsking, useMe } from '../api/queries';
 import type { Me } from '../api/types';
 import { useUnits } from '../units/units';
 import { Sheet } from './Sheet';
 import { useKeys } from './useKeys';
 import { useTheme } from './theme';
 import { Waiting } from './Waiting';
+import { Wrong } from './Failure';
 
 const PLACES = [
   { to: '/', name: 'Hearth' },
@@ -55,13 +56,19 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
   const toggleTemperature = () => void change({ temperature_unit: units.temperatureUnit === 'c' ? 'f' : 'c' });
   const toggleMass = () => void change({ mass_unit: units.massUnit === 'kg' ? 'lb' : 'kg' });
   const toggleClock = () => void change({ clock_hours: units.clockHours === 24 ? 12 : 24 });
-  const leave = async () => {
-    await call('post', '/api/logout');
-    forgetToken();
-    cache.clear();
-    await forgetKept();
-    void navigate('/');
-  };
+  const leave = useMutation({
+    mutationFn: async () => {
+      await stopAsking(cache);
+      await call('post', '/api/logout');
+    },
+    onSuccess: async () => {
+      forgetToken();
+      cache.clear();
+      await forgetKept();
+      void navigate('/');
+    },
+    onError: () => cache.invalidateQueries(),
+  });
   useKeys({
     h: () => void navigate('/'),
     p: () => void navigate('/roasts/new'),
@@ -125,13 +132,14 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           <Link to={ACCOUNT.to} className={clsx(quiet, 'flex items-center')}>
             {ACCOUNT.name}
           </Link>
-          <button type="button" className={quiet} onClick={() => void leave()}>
+          <button type="button" className={quiet} onClick={() => leave.mutate()}>
             Sign out
           </button>
         </div>
       </nav>
       <main className="mx-auto max-w-[1320px] px-4 pt-3 pb-28 md:px-6 md:pb-6">
         <Waiting />
+        {leave.isError && <Wrong error={`${leave.error.message} You are signed in still.`} className="mb-2" />}
         <div className="stands">{children}</div>
       </main>
       <nav
@@ -187,7 +195,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           <button type="button" className="push" onClick={toggleTheme}>
             {theme === 'day' ? 'Night' : 'Day'}
           </button>
-          <button type="button" className="push" onClick={() => void leave()}>
+          <button type="button" className="push" onClick={() => leave.mutate()}>
             Sign out
           </button>
         </div>

@@ -87,6 +87,10 @@ export function Live({ roast }: { roast: Roast }) {
     const last = log.lastOf(history);
     if (last !== undefined && !slips('undo')) log.undo.mutate({ what: last.what, id: last.id });
   };
+  const putBack = () => {
+    // What is undone after this is another thing than what was undone before it.
+    if (!slips('put back')) log.putBack.now();
+  };
   useKeys({
     r: () => readAt(undefined),
     b: () => did('basted'),
@@ -211,7 +215,7 @@ export function Live({ roast }: { roast: Roast }) {
           {log.undone !== null && (
             <p role="status" className="flex items-center justify-between gap-3 border-l-[3px] border-water pl-3">
               Undone.
-              <button type="button" className="push" disabled={log.putBack.isPending} onClick={log.putBack.now}>
+              <button type="button" className="push" disabled={log.putBack.isPending} onClick={putBack}>
                 Put it back
               </button>
             </p>

@@ -1,0 +1,57 @@
+import { QueryClient } from '@tanstack/react-query';
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Unreachable } from '../api/client';
+import { fetchAhead } from '../api/queries';
+import { show } from '../testing';
+import { Frame } from './Frame';
+
+const call = vi.hoisted(() => vi.fn());
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof import('../api/client')>()),
+  call: (await import('../testing')).overTheWire(call),
+}));
+
+const asked = () => call.mock.calls.map((one) => `${one[0]} ${one[1]}`);
+const signOut = async () => await userEvent.click(screen.getByRole('button', { name: 'Sign out' }));
+
+describe('signing out', () => {
+  beforeEach(() => call.mockReset());
+
+  it('ends what is asked ahead before the session ends', async () => {
+    const answers: (() => void)[] = [];
+    call.mockImplementation((verb: string, path: string) =>
+      verb === 'GET' && path !== '/api/me'
+        ? new Promise((done) => answers.push(() => done([])))
+        : Promise.resolve({ user: null, demo: true, csrf: 'x' }),
+    );
+    show(<Frame>Hearth</Frame>);
+    const ahead = fetchAhead(new QueryClient(), ['a', 'b']);
+    await signOut();
+    await waitFor(() => expect(asked()).toContain('POST /api/logout'));
+    answers.forEach((answer) => answer());
+    await ahead;
+    expect(asked().filter((one) => one.startsWith('GET') && one !== 'GET /api/me')).toEqual(['GET /api/handbook']);
+  });
+
+  it('asks ahead again for whoever signs in next', async () => {
+    call.mockResolvedValue({ user: null, demo: true, csrf: 'x' });
+    show(<Frame>Hearth</Frame>);
+    await signOut();
+    await waitFor(() => expect(asked()).toContain('POST /api/logout'));
+    await fetchAhead(new QueryClient(), ['a']);
+    expect(asked()).toContain('GET /api/roasts/a');
+  });
+
+  it('says so where the kitchen cannot be reached', async () => {
+    call.mockImplementation(async (verb: string) => {
+      if (verb === 'POST') throw new Unreachable('The kitchen cannot be reached.');
+      return { user: null, demo: true, csrf: 'x' };
+    });
+    show(<Frame>Hearth</Frame>);
+    await signOut();
+    expect(await screen.findByRole('alert')).toHaveTextContent('The kitchen cannot be reached. You are signed in still.');
+    expect(screen.getByText('Hearth', { selector: '.stands' })).toBeInTheDocument();
+  });
+});
