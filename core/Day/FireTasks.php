@@ -266,12 +266,12 @@ final class FireTasks
                     ? Message::of('fire_task.slots_wide_open', close_in: Quantity::celsius($fire->closeInC()), settings: $inWords)
                     : $inWords,
                 $fire->stove->equipment->kind->lid ? Message::of('fire_task.lid_down') : null,
-                $laid || $fire->use->preheatMinutes > 0.0 ? Message::of('fire_task.the_meat_on_a_board') : null,
+                ! $fire->use->first && ($laid || $fire->use->preheatMinutes > 0.0) ? Message::of('fire_task.the_meat_on_a_board') : null,
             ),
             until: $at(0.0),
             // Straight from the one to the other, whoever moves the meat is at it already.
             minutes: match (true) {
-                $fire->use->preheatMinutes <= 0.0 => 0.0,
+                ! $fire->use->first && $fire->use->preheatMinutes <= 0.0 => 0.0,
                 $laid => self::RAKED_MINUTES,
                 default => self::TURNED_MINUTES,
             },

@@ -69,7 +69,7 @@ final readonly class RunSheet
             $timing = $timings[$i];
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
-            $hot = isset($lit[$cooker]);
+            $hot = isset($lit[$cooker]) || self::standsReady($byKind[$cooker] ?? null, $i);
             array_push(
                 $entries,
                 ...DishTasks::preparations($i, $forecast->dish, $timing, $on, $now, $made),
@@ -168,6 +168,12 @@ final readonly class RunSheet
         $begun = array_keys($made->stageStarts);
 
         return $made->pulledAt !== null || ($begun !== [] && $on !== [] && max($begun) > max($on));
+    }
+
+    /** Whether a fire is there for a dish that begins on it: taken over from another use of that cooker, or lit for one that came to it. */
+    private static function standsReady(?FirePlan $fire, int $dish): bool
+    {
+        return $fire !== null && ! $fire->use->buried && ($fire->lent->isSame || (! $fire->use->first && $fire->use->dish !== $dish));
     }
 
     /** When a dish is likely to leave a cooker for good, minutes after it went on. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
 use Diatherm\Roast\SideDish;
@@ -93,6 +94,13 @@ final readonly class SideTimes
         return $times;
     }
 
+    /** Whether it bears the heat that the cooker has meanwhile; true where that is not known. */
+    public function bearsItsPlace(): bool
+    {
+        return $this->cooker === null || $this->cookerC === null
+            || $this->dish->bears($this->cookerC, CookerShed::kind($this->cooker)->overFire);
+    }
+
     /** Whether it has to wait longer than it waits well. */
     public function isKeptTooLong(): bool
     {
@@ -111,9 +119,9 @@ final readonly class SideTimes
      */
     private static function shared(SideDish $dish, ?Dish $with, array $spans): array
     {
-        $cooker = $dish->on ?? $with?->mainStage()->cooker->id;
+        $body = $dish->on === null ? $with?->mainStage()->cooker->body : CookerShed::kind($dish->on)->body;
 
-        return array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->cooker === $cooker && ! $span->turns));
+        return array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->body === $body && ! $span->turns));
     }
 
     /**

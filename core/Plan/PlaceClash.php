@@ -61,10 +61,11 @@ final readonly class PlaceClash
         $clashes = [];
         foreach ($spans as $i => $first) {
             foreach (array_slice($spans, $i + 1) as $second) {
-                $isShared = $first->cooker === $second->cooker && $first->dish !== $second->dish
+                $isShared = $roast->isOneCooker($first->cooker, $second->cooker) && $first->dish !== $second->dish
                     && $first->meetsMinutes($second->from, $second->until) > self::TELLING_MINUTES;
-                if ($isShared && abs($first->celsius - $second->celsius) > self::ONE_HEAT_K) {
-                    $clashes["$first->cooker.heat"] ??= self::heat($roast, $first, $second);
+                $isOneHeat = $first->cooker === $second->cooker && abs($first->celsius - $second->celsius) <= self::ONE_HEAT_K;
+                if ($isShared && ! $isOneHeat) {
+                    $clashes["$first->body.heat"] ??= self::heat($roast, $first, $second);
                 }
             }
         }
@@ -83,20 +84,18 @@ final readonly class PlaceClash
 
     private static function heat(Roast $roast, HeatSpan $first, HeatSpan $second): self
     {
-        return new self(
-            $first->cooker,
-            [$first->dish, $second->dish],
-            null,
-            Message::of(
-                'place.heat',
-                first: $roast->dishes[$first->dish]->name,
-                one: Quantity::celsius($first->celsius),
-                second: $roast->dishes[$second->dish]->name,
-                other: Quantity::celsius($second->celsius),
-                cooker: self::named($roast, $first->cooker),
-                from: max($first->from, $second->from),
-            ),
-        );
+        $what = [
+            'first' => $roast->dishes[$first->dish]->name,
+            'one' => Quantity::celsius($first->celsius),
+            'second' => $roast->dishes[$second->dish]->name,
+            'other' => Quantity::celsius($second->celsius),
+            'cooker' => self::named($roast, $first->cooker),
+            'from' => max($first->from, $second->from),
+        ];
+
+        return new self($first->body, [$first->dish, $second->dish], null, $first->cooker === $second->cooker
+            ? Message::of('place.heat', ...$what)
+            : Message::of('place.two_ways', ...$what, another: self::named($roast, $second->cooker)));
     }
 
     /**
@@ -112,7 +111,7 @@ final readonly class PlaceClash
         }
         $there = array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->cooker === $kind));
         [$leastC, $mostC] = [$side->dish->side->leastC, $side->dish->side->mostC];
-        if ($side->after !== null || $side->dish->bears($celsius) || $leastC === null || $mostC === null) {
+        if ($side->after !== null || $side->bearsItsPlace() || $leastC === null || $mostC === null) {
             return null;
         }
 
@@ -217,7 +216,7 @@ final readonly class PlaceClash
         foreach ($sides as $side) {
             // In the tin under a joint that is off, it lies there by itself.
             $isThere = $with === null
-                ? $side->dish->on === $on || ($side->cooker === $on && $side->after !== null)
+                ? $side->cooker === $on && ($side->dish->on !== null || $side->after !== null)
                 : $side->dish->with === $with;
             $litres += $isThere && $side->onAt <= $at && $side->offAt > $at ? $roast->people * $side->dish->side->litres : 0.0;
         }

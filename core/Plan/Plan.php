@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooking\Forecast;
@@ -185,8 +186,9 @@ final readonly class Plan
                 $heats[$side->before->cooker][] = new HeatWanted($from, $hot, $hot, $side->before->celsius, $side->before->dish);
             }
             $last = null;
+            $body = $side->cooker === null ? null : CookerShed::kind($side->cooker)->body;
             foreach ($spans as $span) {
-                $last = $span->cooker === $side->cooker && ($last === null || $span->until > $last->until) ? $span : $last;
+                $last = $span->body === $body && ($last === null || $span->until > $last->until) ? $span : $last;
             }
             $left = $last === null ? INF : $last->until->getTimestamp() / 60.0;
             if ($last !== null && $left > $from && $left < $until) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Roast;
 
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Weather;
 
 /** One occasion, with a serving hour. */
@@ -99,6 +100,15 @@ final readonly class Roast
         }
 
         return false;
+    }
+
+    /** Whether two kinds are one cooker, laid or set in two ways; two that the cook calls by two names are two. */
+    public function isOneCooker(string $kind, string $other): bool
+    {
+        [$own, $another] = [$this->fires[$kind]->own ?? null, $this->fires[$other]->own ?? null];
+
+        return $kind === $other
+            || (CookerShed::kind($kind)->body === CookerShed::kind($other)->body && ($own === null || $another === null || $own === $another));
     }
 
     /** When a course is on the table: the first at the serving hour. */

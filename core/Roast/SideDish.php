@@ -74,10 +74,13 @@ final readonly class SideDish
         return min(self::SLOWEST, max(self::QUICKEST, $slowness));
     }
 
-    /** Whether it can be done at that heat at all: neither dried out before it browns, nor burnt before it is done. */
-    public function bears(float $cookerC): bool
+    /**
+     * Whether it can be done at that heat at all: neither dried out before it browns, nor burnt before it is done; straight over the fire
+     * no more than it is ever given.
+     */
+    public function bears(float $cookerC, bool $overFire = false): bool
     {
         return $this->side->leastC === null || $this->side->mostC === null
-            || ($this->slowness($cookerC) < self::SLOWEST && $cookerC <= $this->side->mostC + self::SCORCHES_K);
+            || ($this->slowness($cookerC) < self::SLOWEST && $cookerC <= $this->side->mostC + ($overFire ? 0.0 : self::SCORCHES_K));
     }
 }

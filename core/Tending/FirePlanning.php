@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Diatherm\Tending;
 
 use Diatherm\Cooker\Cooker;
-use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OpenFire;
 use Diatherm\Cooker\OwnCooker;
@@ -37,6 +36,12 @@ final class FirePlanning
     /** Coals are raked together so soon after what they were for came off. */
     private const LENT_FROM_MINUTES = 2.0;
 
+    /** One cooker for two dishes that meet on it for no longer: the one is taken off before the other goes on. Common practice. */
+    private const IN_TURN_MINUTES = 5.0;
+
+    /** A cooker that nothing is on is kept hot for what comes so soon; later it is lit anew. Common practice. */
+    private const KEPT_HOT_MINUTES = 60.0;
+
     /** A target that the cooker misses by no more than this is reached, K. */
     private const NEAR_K = 4.0;
 
@@ -52,13 +57,15 @@ final class FirePlanning
         $plans = [];
         $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
         $all = self::heats($forecasts, $onMinutes, $besides);
-        foreach ($all as $kind => $heats) {
-            if (Equipment::has($kind)) {
-                $plans[] = self::one($kind, $roast, $forecasts, $all, $yard, $plans);
-            }
+        $kinds = array_values(array_filter(array_keys($all), Equipment::has(...)));
+        // What a fire takes over was burning before it, whichever dish comes first on the ticket.
+        $inTime = $kinds;
+        usort($inTime, fn (string $a, string $b): int => $all[$a][0]->fromMinutes <=> $all[$b][0]->fromMinutes);
+        foreach ($inTime as $kind) {
+            $plans[$kind] = self::one($kind, $roast, $forecasts, $all, $yard, array_values($plans));
         }
 
-        return $plans;
+        return array_map(fn (string $kind): FirePlan => $plans[$kind], $kinds);
     }
 
     /**
@@ -83,8 +90,8 @@ final class FirePlanning
         $steps = self::steps($heats, $stove);
         // In the open coals are shovelled as they are needed, one refuel in hand; elsewhere they are laid for the slow end.
         $ends = array_map(fn (HeatWanted $heat): float => $equipment->isOpen() ? $heat->freeMinutes : $heat->untilMinutes, $heats);
-        $lender = self::lender($kind, $forecasts[$dish]->dish, $before, $first, $all);
-        $isSame = $lender !== null && $lender->stove->equipment->kind->body === $equipment->kind->body;
+        $lender = self::lender($kind, $roast, $forecasts[$dish]->dish, $before, $first, $all);
+        $isSame = $lender !== null && $roast->isOneCooker($lender->stove->equipment->kind->id, $kind);
         $standsC = $isSame ? $lender->steps[count($lender->steps) - 1]->targetC : null;
         $use = new FireUse(
             $dish,
@@ -127,14 +134,14 @@ final class FirePlanning
     }
 
     /**
-     * The cooker that the dish comes from, when nothing else wants it from then on and it is the same one, laid or set another way, or its
-     * coals do for a sear in the open, lid off and pan out. None where a fire of its own is lit.
+     * What nothing else wants from then on: the cooker itself, laid or set another way, that this dish or another has left; or the one that
+     * the dish comes from, whose coals do for a sear in the open, lid off and pan out. None where a fire of its own is lit.
      *
      * @param  list<FirePlan>  $before
      * @param  float  $firstMinutes  when the dish comes to it
      * @param  array<string, non-empty-list<HeatWanted>>  $all
      */
-    private static function lender(string $kind, Dish $dish, array $before, float $firstMinutes, array $all): ?FirePlan
+    private static function lender(string $kind, Roast $roast, Dish $dish, array $before, float $firstMinutes, array $all): ?FirePlan
     {
         $from = null;
         foreach ($dish->stages as $stage) {
@@ -145,9 +152,12 @@ final class FirePlanning
         }
         foreach ($before as $plan) {
             $its = $plan->stove->equipment;
-            $isFree = $its->kind->id === $from && self::freeMinutes($plan, $all) <= $firstMinutes + self::LENT_FROM_MINUTES;
+            $stands = $firstMinutes - self::freeMinutes($plan, $all);
+            $isIts = $its->kind->id === $from;
+            $isSame = $roast->isOneCooker($its->kind->id, $kind) && $stands >= -self::IN_TURN_MINUTES
+                && ($isIts || $stands <= self::KEPT_HOT_MINUTES);
             $hasCoals = $kind === self::SEARS && $its->isVented() && $plan->stove->fuel !== null && self::leftKg($plan, $firstMinutes) > 0.0;
-            if ($isFree && ($hasCoals || $its->kind->body === CookerShed::kind($kind)->body)) {
+            if ($isSame || ($isIts && $hasCoals && $stands >= -self::LENT_FROM_MINUTES)) {
                 return $plan;
             }
         }
@@ -174,15 +184,22 @@ final class FirePlanning
         return max(array_map(fn (HeatWanted $heat): float => $heat->freeMinutes, $all[$plan->stove->equipment->kind->id]));
     }
 
-    /** Coals that are left in it by then. */
+    /** Coals that are left in it by then; past the end of what was reckoned they burn down as they did last. */
     private static function leftKg(FirePlan $plan, float $atMinutes): float
     {
-        $left = 0.0;
+        $at = $atMinutes - $plan->use->startsAt->getTimestamp() / 60.0;
+        $last = [0.0, 0.0];
+        $burns = 0.0;
         foreach ($plan->run->left as [$minutes, $kg]) {
-            $left = $minutes <= $atMinutes - $plan->use->startsAt->getTimestamp() / 60.0 ? $kg : $left;
+            if ($minutes > $at) {
+                return $last[1];
+            }
+            // Not over a refuel, where there is more than before.
+            $burns = $kg < $last[1] && $minutes > $last[0] ? ($last[1] - $kg) / ($minutes - $last[0]) : $burns;
+            $last = [$minutes, $kg];
         }
 
-        return $left;
+        return max(0.0, $last[1] - $burns * max(0.0, $at - $last[0]));
     }
 
     /**

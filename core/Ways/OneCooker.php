@@ -11,7 +11,10 @@ use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Stage;
 
-/** Two dishes want one cooker: a common heat, another cooker for one of them, or one after the other. Common practice. */
+/**
+ * Two dishes want one cooker, be it laid in two ways: a common heat, another cooker for one of them, or one after the other. Common
+ * practice.
+ */
 final class OneCooker
 {
     private const STEP_C = 5.0;
@@ -40,8 +43,9 @@ final class OneCooker
         $masses = array_map(fn (int $dish): float => self::kg($roast->dishes[$dish]), $dishes);
         $mean = array_sum(array_map(fn (float $heat, float $kg): float => $heat * $kg, $heats, $masses)) / array_sum($masses);
         $ways = [];
+        $isOneWay = count(array_unique(array_map(fn (int $dish): string => self::of($roast->dishes[$dish], $kind)->cooker->id ?? '', $dishes))) === 1;
         foreach (array_unique([self::STEP_C * round($mean / self::STEP_C), $heats[0], max($heats)]) as $heat) {
-            if (count(array_unique($heats)) > 1 && count($ways) < 2) {
+            if ($isOneWay && count(array_unique($heats)) > 1 && count($ways) < 2) {
                 $ways[] = self::together($standing, $kind, $dishes, $heat);
             }
         }
@@ -111,7 +115,7 @@ final class OneCooker
     {
         $roast = $standing->roast();
         foreach ($dishes as $dish) {
-            [$changed] = FromNow::change($standing, $dish, fn (Stage $stage): Stage => $stage->cooker->id === $kind
+            [$changed] = FromNow::change($standing, $dish, fn (Stage $stage): Stage => self::isOn($stage, $kind)
                 ? FromNow::heated($stage, celsius: $stage->cooker->clampC($heat))
                 : $stage);
             $roast = FromNow::with($roast, $dish, $changed->dishes[$dish]);
@@ -132,11 +136,13 @@ final class OneCooker
      */
     private static function elsewhere(Question $question, Standing $standing, string $kind, array $smaller): array
     {
-        $kinds = fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->id, $dish->stages);
-        $taken = array_merge(...array_map($kinds, $standing->roast()->dishes));
-        foreach (array_diff([...$question->own, 'oven', 'gas'], $taken) as $id) {
+        $bodies = fn (Dish $dish): array => array_map(fn (Stage $stage): string => $stage->cooker->body, $dish->stages);
+        $taken = array_merge(...array_map($bodies, $standing->roast()->dishes));
+        foreach (array_unique([...$question->own, 'oven', 'gas']) as $id) {
             $other = CookerShed::kind($id);
-            $moved = Elsewhere::move($standing, $smaller, $other, fn (Stage $stage): bool => $stage->cooker->id === $kind);
+            $moved = in_array($other->body, $taken, true)
+                ? null
+                : Elsewhere::move($standing, $smaller, $other, fn (Stage $stage): bool => self::isOn($stage, $kind));
             if ($moved !== null) {
                 return [new Way(
                     "cooker_$id",
@@ -181,16 +187,28 @@ final class OneCooker
         )];
     }
 
-    /** What a dish wants of a kind of cooker; null where it is never on it. */
+    /** What a dish wants of a cooker; null where it is never on it. */
     private static function heatC(Dish $dish, string $kind): ?float
     {
+        return self::of($dish, $kind)?->cookerC;
+    }
+
+    /** Its first step on a cooker. */
+    private static function of(Dish $dish, string $kind): ?Stage
+    {
         foreach ($dish->stages as $stage) {
-            if ($stage->cooker->id === $kind) {
-                return $stage->cookerC;
+            if (self::isOn($stage, $kind)) {
+                return $stage;
             }
         }
 
         return null;
+    }
+
+    /** On that kind, or on another way of using it. */
+    private static function isOn(Stage $stage, string $kind): bool
+    {
+        return in_array($kind, [$stage->cooker->id, $stage->cooker->body], true);
     }
 
     private static function kg(Dish $dish): float

@@ -16,6 +16,7 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Fire\Pile;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\FireExplanation;
+use Diatherm\Plan\PlaceClash;
 use Diatherm\Plan\Plan;
 use Diatherm\Roast\FireWish;
 use Diatherm\Roast\RoastFile;
@@ -815,6 +816,69 @@ it('lights another fire where the first is wanted for something else, or is not 
     expect($direct($kept)->lent->from)->toBeNull()->and($direct(planned($dish))->lent->isSame)->toBeTrue();
     $other = planned(['stages' => [['cooker' => 'pellet', 'cooker_c' => 130, 'until_core_c' => 40], ['cooker' => 'gas-direct', 'cooker_c' => 250, 'pull' => true]]]);
     expect($direct($other)->lent->from)->toBeNull()->and(entriesById($other))->toHaveKey('fire.gas-direct.light');
+});
+
+// Two dishes, one cooker used two ways: told that they meet on it, or taken over as it stands, or an hour and more apart; never lit twice unsaid.
+it('lights one cooker once for two dishes, or says that both want it at once', function (string $one, int $oneC, string $other, int $otherC) {
+    $meets = ['told' => 0, 'taken over' => 0, 'lit anew' => 0];
+    foreach ([0, 15, 40, 75, 150, 230] as $rest) {
+        foreach ([[$one, $oneC, $other, $otherC], [$other, $otherC, $one, $oneC]] as [$first, $firstC, $second, $secondC]) {
+            $joint = ['cut' => 'pork-loin', 'mass_kg' => 1.6, 'taste' => 'juicy', 'rest_minutes' => $rest, 'stages' => [['cooker' => $first, 'cooker_c' => $firstC, 'pull' => true]]];
+            $legs = ['cut' => 'chicken-legs', 'name' => 'Legs', 'mass_kg' => 0.3, 'pieces' => 4, 'start_c' => 5, 'taste' => null, 'target_c' => 76, 'stages' => [['cooker' => $second, 'cooker_c' => $secondC, 'pull' => true]]];
+            foreach ([[$joint, $legs], [$legs, $joint]] as $order => $dishes) {
+                $file = Samples::file($dishes[0]);
+                $file['dishes'][] = $dishes[1];
+                $plan = Plan::of(RoastFile::read($file), new DateTimeImmutable(DAWN));
+                $what = json_encode([$first, $second, $rest, $order], JSON_THROW_ON_ERROR);
+                $sheet = entriesById($plan);
+                $lit = array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light);
+                $told = array_filter($plan->places, fn (PlaceClash $clash): bool => $clash->words->id === 'place.two_ways');
+                $laterDish = 1 - $order;
+                $later = array_values(array_filter($plan->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === $second))[0]->plan;
+                $apart = ($sheet["d$laterDish.on"]->at->getTimestamp() - $sheet["d$order.pull"]->at->getTimestamp()) / 60.0;
+                if ($apart < -5.0) {
+                    $meets['told']++;
+                    expect($told)->not->toBe([], $what)->and($told[array_key_first($told)]->dishes)->toEqualCanonicalizing([0, 1]);
+                } elseif ($apart <= 60.0) {
+                    $meets['taken over']++;
+                    $turn = $sheet["fire.$second.turn"];
+                    expect($told)->toBe([], $what)->and($later->lent->isSame)->toBeTrue($what)->and($lit)->toHaveCount(1, $what)
+                        ->and(isset($sheet["d$laterDish.preheat"]))->toBeFalse($what)
+                        // Once the one is off, and before the other goes on; within two minutes one pair of hands does both in turn.
+                        ->and($turn->at <= $sheet["d$laterDish.on"]->at->modify($apart < 5.0 ? '+3 minutes' : '+0 minutes'))->toBeTrue($what)
+                        ->and($turn->at >= $sheet["d$order.pull"]->at->modify('-6 minutes'))->toBeTrue($what)
+                        ->and(said($turn->detail))->not->toContain('on a board');
+                } else {
+                    $meets['lit anew']++;
+                    expect($told)->toBe([], $what)->and($later->lent->from)->toBeNull($what)->and(isset($sheet["d$laterDish.preheat"]) || isset($sheet["d$laterDish.light"]))->toBeTrue($what);
+                }
+            }
+        }
+    }
+    expect(min($meets))->toBeGreaterThan(0, json_encode($meets, JSON_THROW_ON_ERROR));
+})->with([
+    ['kettle', 150, 'kettle-direct', 220], ['gas', 150, 'gas-direct', 220], ['oven', 150, 'oven-grill', 220], ['gas', 150, 'grill-rotisserie', 190], ['pellet', 130, 'griddle', 200],
+]);
+
+it('burns down what lies an hour under a closed lid, and lays more on it', function () {
+    $more = [];
+    foreach ([20, 40, 65] as $rest) {
+        $file = Samples::file(['cut' => 'pork-loin', 'mass_kg' => 1.6, 'taste' => 'juicy', 'rest_minutes' => $rest, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]]);
+        $file['dishes'][] = ['cut' => 'beef-steak', 'name' => 'Steaks', 'mass_kg' => 0.35, 'pieces' => 4, 'start_c' => 5, 'taste' => 'medium', 'stages' => [['cooker' => 'kettle-direct', 'cooker_c' => 240, 'pull' => true]]];
+        $direct = array_values(array_filter(Plan::of(RoastFile::read($file), new DateTimeImmutable(DAWN))->fires, fn ($fire): bool => $fire->plan->stove->equipment->kind->id === 'kettle-direct'))[0]->plan;
+        expect($direct->lent->isSame)->toBeTrue((string) $rest);
+        $more[] = $direct->lent->topUpKg;
+    }
+    expect($more[0])->toBeLessThan($more[1])->and($more[1])->toBeLessThan($more[2])->and($more[2])->toBeLessThanOrEqual($direct->run->startKg);
+});
+
+// Lit for what comes to it from another cooker, it is lit once for what begins on it later.
+it('lights no cooker again that is lit for what came to it before', function () {
+    $file = Samples::file(['cut' => 'beef-rib', 'mass_kg' => 2.5, 'taste' => 'medium', 'rest_minutes' => 60, 'stages' => [['cooker' => 'oven', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'gas-direct', 'cooker_c' => 250, 'pull' => true]]]);
+    $file['dishes'][] = ['cut' => 'beef-steak', 'name' => 'Steaks', 'mass_kg' => 0.35, 'pieces' => 4, 'start_c' => 5, 'taste' => 'medium', 'stages' => [['cooker' => 'gas-direct', 'cooker_c' => 250, 'pull' => true]]];
+    $sheet = entriesById(Plan::of(RoastFile::read($file), new DateTimeImmutable(DAWN)));
+    expect($sheet)->toHaveKey('fire.gas-direct.light')->not->toHaveKey('d1.light')->not->toHaveKey('d1.preheat')
+        ->and($sheet['fire.gas-direct.light']->at)->toBeLessThan($sheet['d1.on']->at);
 });
 
 it('packs no pan for what lies over its fire', function (string $cooker, bool $pan) {

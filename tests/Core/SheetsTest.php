@@ -122,6 +122,13 @@ const SHEETS = [
         ['cut' => 'beef-steak', 'mass_kg' => 0.6, 'pieces' => 4, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'gas', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 10], ['cooker' => 'gas-direct', 'cooker_c' => 260, 'minutes' => 3, 'chores' => [['do' => 'turn', 'every_minutes' => 1]]]]],
         ['people' => 4, 'air_c' => 22, 'sides' => [['side' => 'greens'], ['side' => 'flat-bread', 'on' => 'gas-direct']]],
     ],
+    'a rack beside the coals of a kettle, steaks over them once it is off' => [
+        [],
+        ['people' => 10, 'dishes' => [
+            ['cut' => 'pork-rack', 'mass_kg' => 2.4, 'start_c' => 6, 'taste' => 'juicy', 'rest_minutes' => 30, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]],
+            ['cut' => 'beef-steak', 'name' => 'Steaks', 'pieces' => 4, 'mass_kg' => 0.35, 'start_c' => 6, 'taste' => 'medium', 'stages' => [['cooker' => 'kettle-direct', 'cooker_c' => 260, 'pull' => true, 'chores' => [['do' => 'turn', 'every_minutes' => 4]]]]],
+        ], 'hands' => 2, 'sides' => [['side' => 'roots-in-stock'], ['side' => 'flat-bread', 'on' => 'kettle-direct'], ['side' => 'greens']]],
+    ],
     'a rib in a kettle, then over all its coals' => [
         ['cut' => 'beef-rib', 'mass_kg' => 2.6, 'taste' => 'medium_rare', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 120, 'until_core_c' => 45], ['cooker' => 'rest', 'minutes' => 15], ['cooker' => 'kettle-direct', 'cooker_c' => 280, 'minutes' => 6, 'chores' => [['do' => 'turn', 'every_minutes' => 2]]]]],
         [],

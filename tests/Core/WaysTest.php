@@ -164,6 +164,42 @@ it('finds a common heat by mass, and works both dishes out at it', function () {
         ->and(Plan::of($ways['cooker_oven']->way->roast, $now)->places)->toBe([]);
 });
 
+// One cooker cannot lie under two dishes in two ways: each way out leaves it to one at a time, and no common heat makes one of two ways.
+it('parts two dishes that want one cooker in two ways', function (string $one, string $other) {
+    $now = new DateTimeImmutable(THAT_MORNING);
+    foreach ([[$one, $other], [$other, $one]] as [$first, $second]) {
+        $file = Samples::file(['cut' => 'pork-loin', 'mass_kg' => 1.8, 'taste' => 'juicy', 'stages' => [['cooker' => $first, 'cooker_c' => 180, 'pull' => true]]]);
+        $file['dishes'][] = ['cut' => 'chicken-legs', 'name' => 'Legs', 'mass_kg' => 0.3, 'pieces' => 4, 'start_c' => 5, 'taste' => null, 'target_c' => 76, 'stages' => [['cooker' => $second, 'cooker_c' => 180, 'pull' => true]]];
+        $standing = plannedStanding($file);
+        expect(array_map(fn ($place): string => $place->words->id, $standing->plan->places))->toContain('place.two_ways');
+        $ways = waysOut(Turn::Shared, $standing, new PlannedProspect($now), cooker: $standing->plan->places[0]->kind, own: ['ceramic', $first, $second]);
+        expect(array_keys($ways))->toContain('cooker_ceramic');
+        foreach ($ways as $id => $offer) {
+            $left = array_map(fn ($place): string => $place->words->id, Plan::of($offer->way->roast, $now)->places);
+            expect($id)->not->toStartWith('together')->and($left)->not->toContain('place.two_ways')->not->toContain('place.heat');
+        }
+    }
+})->with([['kettle', 'kettle-direct'], ['gas', 'gas-direct'], ['oven', 'oven-grill'], ['pellet', 'griddle']]);
+
+it('takes two that a cook calls by two names for two', function () {
+    $told = function (?string $one, ?string $other): bool {
+        $file = Samples::file(['cut' => 'pork-loin', 'mass_kg' => 1.8, 'taste' => 'juicy', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150, 'pull' => true]]], [
+            'fires' => [['cooker' => 'kettle', 'own' => $one], ['cooker' => 'kettle-direct', 'own' => $other]],
+        ]);
+        $file['dishes'][] = ['cut' => 'chicken-legs', 'name' => 'Legs', 'mass_kg' => 0.3, 'pieces' => 4, 'start_c' => 5, 'taste' => null, 'target_c' => 76, 'stages' => [['cooker' => 'kettle-direct', 'cooker_c' => 220, 'pull' => true]]];
+
+        // What goes on it in turn is as much one cooker as what meets.
+        $apart = ['rest_minutes' => 60] + $file['dishes'][0];
+        $inTurn = Plan::of(RoastFile::read(['dishes' => [$apart, $file['dishes'][1]]] + $file), new DateTimeImmutable(THAT_MORNING));
+        $plan = Plan::of(RoastFile::read($file), new DateTimeImmutable(THAT_MORNING));
+        expect($inTurn->fires[1]->plan->lent->isSame)->toBe($plan->places !== []);
+
+        return $plan->places !== [];
+    };
+    expect($told(null, null))->toBeTrue()->and($told('Old kettle', null))->toBeTrue()->and($told('Old kettle', 'Old kettle'))->toBeTrue()
+        ->and($told('Old kettle', 'New kettle'))->toBeFalse();
+});
+
 it('tells of a grate that is too small, and of none that is not', function () {
     $many = fn (int $pieces): Plan => Plan::of(
         RoastFile::read(Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'pieces' => $pieces, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]], ['people' => 4 * $pieces])),
