@@ -55,6 +55,7 @@ final class Advising
      * @param  Reading|null  $questioned  the newest reading, where it waits for another to agree with it
      * @param  float  $fallen  how likely it is that the cooker has fallen unread, 0 to 1
      * @param  float|null  $stuckC  the core that it comes to and no further at the heat that it has; null where it gets there
+     * @param  bool  $tells  whether an hour can be told from what was read
      */
     public static function of(
         Dish $dish,
@@ -68,6 +69,7 @@ final class Advising
         ?Reading $questioned,
         ?float $stuckC = null,
         float $fallen = 0.0,
+        bool $tells = true,
     ): ?Advice {
         if ($course->carvedS !== null) {
             return null;
@@ -148,7 +150,11 @@ final class Advising
             );
         }
 
-        return $read && $belief->disagrees() ? self::disagreeing($belief, $belief->newest) : null;
+        return match (true) {
+            $read && $belief->disagrees() => self::disagreeing($belief, $belief->newest),
+            $tells => null,
+            default => new Advice(AdviceAct::Read, Message::of('advice.read_it_once_more'), Message::of('advice.readings_tell_no_hour')),
+        };
     }
 
     /** A step by the clock whose minutes are over: on with it, unless it is the last one and leaves food that is not done. */

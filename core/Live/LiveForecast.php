@@ -146,6 +146,7 @@ final readonly class LiveForecast
                 self::questioned($readings, $verdicts),
                 $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
                 $posterior->fallen(),
+                $tells,
             ),
             $dish,
             $airC,

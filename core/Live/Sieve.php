@@ -29,6 +29,9 @@ final class Sieve
     /** What lies between two depths grows with what both have gained, to about the middle of a cook; no further. Common practice. */
     private const MOST_GROWN = 2.0;
 
+    /** What went back on sinks on until the heat has reached its middle again, s. Common practice. */
+    private const SINKS_ON_S = 1800.0;
+
     /** A probe's own scatter, with its placing. Common practice. */
     private const SLACK_K = 3.0;
 
@@ -208,7 +211,7 @@ final class Sieve
             }
             $before = $last[$reading->place] ?? null;
             $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
-                && ! $course->wasOffBetween($before->seconds ?? 0.0, $reading->seconds);
+                && ! $course->wasOffBetween(($before->seconds ?? 0.0) - self::SINKS_ON_S, $reading->seconds);
             if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - self::SLACK_K) {
                 // It sank slowly while on the heat: the earlier one was not at the core, the colder one decides.
                 $verdicts[$before->id] = Verdict::NotTheColdest;
