@@ -21,7 +21,7 @@ final readonly class Inside
      * Small bodies convect better: h falls as R to this power, between 1/4 (natural, laminar) and 1/2 (forced, laminar).
      * Source: Incropera & DeWitt, chapters 7 and 9; the value is calibrated against the practice cases.
      */
-    private const CONVECTION_BY_SIZE = 0.3;
+    private const CONVECTION_BY_SIZE = 0.4;
 
     /**
      * @param  float  $statedAtC  setting at which the flux is stated

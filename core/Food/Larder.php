@@ -51,7 +51,7 @@ final class Larder
         /** @var list<array{id: string, name: string, called?: string, kind: string, doneness: string, taste: string, safety: string,
          *   composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
          *   shape: array{half_cm: float, width: float, length: float, thickness_cm: float, growth: float, measure: string},
-         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, facing?: float,
+         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, wet_share?: float, facing?: float,
          * probe: string, carve: string,
          *   source: array{mark: string, citation: string}}> $rows
          */
@@ -100,7 +100,7 @@ final class Larder
                 Source::of(Mark::from($row['source']['mark']), $row['source']['citation']),
                 ($row['fat_layer_mm'] ?? 0.0) / 1000.0,
                 $row['facing'] ?? 1.0,
-                $wet[$row['kind']] ?? $wet['other'],
+                $row['wet_share'] ?? $wet[$row['kind']] ?? $wet['other'],
                 $row['doneness'] === 'braise',
                 $row['called'] ?? '',
             );

@@ -26,24 +26,24 @@ final class Roasting
      * Water held in meat diffuses, m²/s. Between 10⁻¹⁰ and 10⁻⁸ in the literature of drying meat; this and the next five are
      * calibrated together against the practice cases (docs/numbers.md).
      */
-    private const HELD_M2S = 2.5e-9;
+    private const HELD_M2S = 2.0e-9;
 
     /** Juice that the meat no longer holds moves so much more readily: it is pressed along the fibres, m²/s. */
-    private const PRESSED_M2S = 6.5e-8;
+    private const PRESSED_M2S = 7.5e-8;
 
     /**
      * Muscle lets go of its water as its proteins shrink, evenly between these, °C; of a share of it in all.
      * Source: the water-holding curve of heated meat, as in van der Sman 2007 (from memory): from 40 to 80 °C.
      */
-    private const LETS_GO_C = [45.0, 80.0];
+    private const LETS_GO_C = [45.0, 82.0];
 
-    private const LETS_GO_SHARE = 0.55;
+    private const LETS_GO_SHARE = 0.545;
 
     /** Dampness w of a surface, over what it was at first, gives it a water activity of (1 + κ)w/(κ + w). */
-    private const KAPPA = 0.09;
+    private const KAPPA = 0.12;
 
     /** Conductivity of what has dried, over that of the moist food. */
-    private const DRY_CONDUCTS = 0.45;
+    private const DRY_CONDUCTS = 0.41;
 
     /** As far from the core as a hand places a probe, over the half-thickness. Common practice. */
     public const PROBE_OFF = 0.25;

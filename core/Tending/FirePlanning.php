@@ -33,6 +33,9 @@ final class FirePlanning
     /** Coals that are there, raked together, do for a sear when they are such a share of a fire of its own. Common practice. */
     private const LENT_SHARE = 0.4;
 
+    /** So few more are not worth a match: what glows there does. Common practice. */
+    private const LEAST_MORE_KG = 0.1;
+
     /** Coals are raked together so soon after what they were for came off. */
     private const LENT_FROM_MINUTES = 2.0;
 
@@ -167,11 +170,9 @@ final class FirePlanning
 
     private static function lent(FirePlan $lender, bool $isSame, float $firstMinutes, float $needsKg): Lent
     {
-        return new Lent(
-            $lender->stove->equipment->kind->short,
-            max(0.0, ($isSame ? 1.0 : self::LENT_SHARE) * $needsKg - self::leftKg($lender, $firstMinutes)),
-            $isSame,
-        );
+        $moreKg = ($isSame ? 1.0 : self::LENT_SHARE) * $needsKg - self::leftKg($lender, $firstMinutes);
+
+        return new Lent($lender->stove->equipment->kind->short, $moreKg < self::LEAST_MORE_KG ? 0.0 : $moreKg, $isSame);
     }
 
     /**

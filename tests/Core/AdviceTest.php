@@ -61,8 +61,9 @@ function minutesTo(Dish $dish, float $coreC): float
     return (float) Forecast::of($dish, 14.0)->trace->reaches($coreC) / 60.0;
 }
 
-it('says what to do while it is on', function (array $asked, float $coreC, ?string $act) {
+it('says what to do while it is on', function (array $asked, ?float $coreC, ?string $act) {
     $dish = Samples::dish($asked);
+    $coreC ??= Forecast::of($dish, 14.0)->pullC;
     expect(advised($dish, minutesTo($dish, $coreC), risingTo($dish, $coreC))?->act->value)->toBe($act);
 })->with([
     'half way, as planned' => [RACK_ON_A_KETTLE, 35.0, null],
@@ -70,7 +71,7 @@ it('says what to do while it is on', function (array $asked, float $coreC, ?stri
     'the bird a little short of its number' => [A_BIRD, 72.0, null],
     'the bird at its number' => [A_BIRD, 76.0, 'take_off'],
     'the rib, rare' => [RARE_RIB, 48.0, 'take_off'],
-    'the shoulder where it should pull apart' => [A_SHOULDER, 92.0, 'read'],
+    'the shoulder where it should pull apart' => [A_SHOULDER, null, 'read'],
     'the shoulder half way' => [A_SHOULDER, 60.0, null],
     'the first of two heats, done' => [TWO_HEATS, 41.0, 'next_stage'],
     'the first of two heats, under way' => [TWO_HEATS, 30.0, null],

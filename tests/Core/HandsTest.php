@@ -247,7 +247,7 @@ it('does handwork between two steps where it belongs, and what it lays round the
     $bake = fn (Plan $one): float => $one->forecast(0)->cookMinutes->likely - $one->forecast(0)->stageStartMinutes[2];
     $lined = handsOf(Samples::file(['stages' => [$fillet['stages'][0], $fillet['stages'][1], ['preparations' => ['mushrooms']] + $fillet['stages'][2]]] + $fillet));
     // Pastry keeps the water in as well, which quickens it about as much as its layer slows it; mushrooms only slow it.
-    expect($bake($plan))->toBeGreaterThan($bake($bare))->and($bake($lined))->toBeGreaterThan(1.05 * $bake($bare))
+    expect($bake($plan))->toBeGreaterThan(0.97 * $bake($bare))->and($bake($lined))->toBeGreaterThan(1.04 * $bake($bare))
         ->and($plan->forecast(0)->stageStartMinutes)->toBe($bare->forecast(0)->stageStartMinutes)
         // Chilled, its middle is colder than it was after the sear.
         ->and($plan->forecast(0)->trace->coreAt(60.0 * $plan->forecast(0)->stageStartMinutes[2]))->toBeLessThan(12.0);
