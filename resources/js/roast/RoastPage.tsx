@@ -7,6 +7,7 @@ import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
+import { Notice } from '../ui/Notice';
 import { Loading, Trouble } from '../ui/States';
 import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
@@ -131,12 +132,10 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
           </ul>
         </nav>
       </header>
-      {offline && (
-        <p role="status" className="notice mt-1 font-semibold text-ember">
-          The kitchen cannot be reached: this is how things stood at {clock(roast.now)}, {duration((now - at(roast.now)) / 60_000)} ago.
-          What you log is kept and sent later.
-        </p>
-      )}
+      <Notice shows={offline} className="mt-1 font-semibold text-ember">
+        The kitchen cannot be reached: this is how things stood at {clock(roast.now)}, {duration((now - at(roast.now)) / 60_000)} ago. What
+        you log is kept and sent later.
+      </Notice>
       <div className="stands">
         {shown === 'food' || shown === 'rig' ? (
           <Inputs roast={roast} shown={shown} now={now} />

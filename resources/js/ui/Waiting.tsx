@@ -5,6 +5,7 @@ import { discard, flush, mend, useOutbox, type Kept } from '../api/outbox';
 import { keys } from '../api/queries';
 import { at, withOffset } from '../units/time';
 import { useUnits, useClock } from '../units/units';
+import { Notice } from './Notice';
 import { NumberField, type Typed } from './NumberField';
 import { Sheet } from './Sheet';
 
@@ -22,9 +23,11 @@ export function Waiting() {
   const [open, setOpen] = useState(false);
   const refused = kept.filter((one) => one.refused !== undefined);
   const waiting = kept.length - refused.length;
-  if (refused.length === 0 && (waiting === 0 || hold === 'none')) return null;
   return (
-    <div role="status" className="notice no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-water py-1 pl-3">
+    <Notice
+      shows={refused.length > 0 || (waiting > 0 && hold !== 'none')}
+      className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-water py-1 pl-3"
+    >
       {waiting > 0 && (
         <span className="font-semibold">
           {waiting} kept here, {WHY[hold]}.
@@ -53,7 +56,7 @@ export function Waiting() {
           ))}
         </ul>
       </Sheet>
-    </div>
+    </Notice>
   );
 }
 
