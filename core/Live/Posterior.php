@@ -266,11 +266,11 @@ final readonly class Posterior
         $looked = $course->cookerReadings === [] ? 0.0 : $course->cookerReadings[count($course->cookerReadings) - 1][0];
         $first = (int) floor($looked / $knotS) + 1;
         $last = (int) floor($course->nowS / $knotS) + 1;
-        if (! $read || $last < $first) {
+        // One that was looked at just now has hardly had the time to fall; what a correction brings is still to come.
+        $since = $course->nowS - $looked;
+        if (! $read || $last < $first || $since <= 0.0) {
             return [[1.0, $planned]];
         }
-        // One that was looked at just now has hardly had the time to fall.
-        $since = $course->nowS - $looked;
         $odds = self::FALLS_ODDS * min(
             1.0,
             $course->cookerReadings === [] ? $since / self::FORGETS_S + 0.5 : $since / self::FALLS_WITHIN_S,

@@ -165,6 +165,33 @@ it('gives the same answer to the same readings', function () {
     expect(live($readings, 60.0)->cookMinutes)->toEqual(live($readings, 60.0)->cookMinutes);
 });
 
+// A correction is a heat that is still to come: whenever it was made, and however the knots of the heat lie, the hours stand.
+it('stands by its hours from the moment of a correction until it has told', function (array $asked) {
+    $dish = Samples::dish($asked);
+    $plan = Forecast::of($dish, 14.0);
+    $heat = $dish->stages[0]->cookerC;
+    $told = function (float $nowMinutes, float $setMinutes) use ($dish, $plan, $heat): LiveForecast {
+        $read = readings($plan->trace, array_values(array_filter([20, 35, 50, 65, 80], fn (int $at): bool => $at < $nowMinutes)));
+        $cooker = [[300.0, $heat], [60.0 * $setMinutes - 600.0, $heat - 12.0], [60.0 * $setMinutes, $heat - 12.0], [60.0 * $setMinutes + 900.0, $heat]];
+
+        return LiveForecast::of($dish, 14.0, new Course($cooker, nowS: 60.0 * $nowMinutes), $read, $plan->pullC);
+    };
+    foreach ([42.0, 55.0, 70.0] as $set) {
+        $before = null;
+        for ($ago = 0.0; $ago <= 20.0; $ago += 1.0) {
+            $live = $told($set + $ago, $set);
+            $what = "set at $set, $ago min ago";
+            expect(is_finite($live->cookMinutes->likely))->toBeTrue($what)->and($live->getsThere)->toBeTrue($what)
+                ->and($live->cookMinutes->likely)->toEqualWithDelta($before ?? $live->cookMinutes->likely, 0.07 * $live->cookMinutes->likely, $what);
+            $before = $live->cookMinutes->likely;
+        }
+    }
+})->with([
+    'rack' => [[]],
+    'leg' => [['cut' => 'lamb-leg', 'mass_kg' => 2.5, 'taste' => 'medium', 'stages' => [['cooker' => 'gas', 'cooker_c' => 170, 'pull' => true]]]],
+    'shoulder' => [['cut' => 'pork-shoulder', 'mass_kg' => 3, 'taste' => 'tender', 'stages' => [['cooker' => 'pellet', 'cooker_c' => 121, 'pull' => true]]]],
+]);
+
 it('takes a cooler cooker and lifted lids into account', function () {
     $asPlanned = live([], 40.0)->cookMinutes->likely;
     $cool = live([], 40.0, new Course([[0.0, 125.0], [2400.0, 122.0]], [], [], null, 2400.0))->cookMinutes->likely;

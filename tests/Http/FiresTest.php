@@ -162,6 +162,24 @@ it('says the one correction worth making, takes it as an event, and the forecast
     );
 });
 
+// Minute by minute through the time that a correction is given to work, with a core that was read: the roast can be worked out throughout.
+it('goes on telling the hours after a correction', function () {
+    $roast = $this->roast([], ['serve_at' => now()->addHours(2)->toAtomString()]);
+    $this->log($roast, 'on', 70)->assertOk();
+    foreach ([60 => 140, 40 => 124, 20 => 117, 5 => 114] as $ago => $celsius) {
+        $this->read($roast, $celsius, $ago, ['place' => 'cooker'])->assertOk();
+    }
+    foreach ([45 => 12.0, 30 => 21.0, 15 => 30.5, 4 => 36.0] as $ago => $celsius) {
+        $this->read($roast, $celsius, $ago)->assertOk();
+    }
+    $this->log($roast, 'set', 0, ['settings' => ['intake_mm' => 12, 'exhaust_mm' => 12], 'celsius' => 150])->assertOk()->assertJsonPath('status', 'cooking');
+    for ($minutes = 1; $minutes <= 26; $minutes++) {
+        $this->travel(1)->minutes();
+        $now = $this->getJson("/api/roasts/{$roast->id}")->assertOk()->assertJsonPath('status', 'cooking');
+        expect($now->json('plan.dishes.0.live.pull_at.likely'))->not->toBeNull("$minutes min");
+    }
+});
+
 it('has nothing to say of a fire that nobody cooks on', function () {
     $roast = $this->roast();
     expect($this->getJson("/api/roasts/{$roast->id}")->json('tending'))->toBe([]);
