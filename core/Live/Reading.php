@@ -10,6 +10,11 @@ use Diatherm\Measure\Unit;
 /** A temperature that was read inside a dish, with its time and place. */
 final readonly class Reading
 {
+    /** What any probe can show, °C. */
+    private const LEAST_C = -30.0;
+
+    private const MOST_C = 400.0;
+
     private function __construct(
         public string $id,
         public float $seconds,
@@ -18,10 +23,10 @@ final readonly class Reading
     ) {
     }
 
-    /** The same, taken for so much less, K. */
+    /** The same, taken for so much less, K; no less than a probe can show. */
     public function less(float $byK): self
     {
-        return new self($this->id, $this->seconds, $this->place, $this->celsius - $byK);
+        return new self($this->id, $this->seconds, $this->place, max(self::LEAST_C, $this->celsius - $byK));
     }
 
     /**
@@ -34,6 +39,6 @@ final readonly class Reading
      */
     public static function of(string $id, float $seconds, string $place, float $celsius): self
     {
-        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, -30.0, 400.0, Unit::Celsius));
+        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, self::LEAST_C, self::MOST_C, Unit::Celsius));
     }
 }

@@ -50,6 +50,9 @@ final class Sieve
     /** Water boils at 100 °C at most where people cook; a probe may be off by this much. */
     private const BOILING_C = 103.0;
 
+    /** Nothing goes onto the heat colder than −5 °C; a probe may be off by as much as it is slack. */
+    private const COLDEST_C = -8.0;
+
     private const TYPICAL_C = 40.0;
 
     private const MARGIN = 1.5;
@@ -99,6 +102,7 @@ final class Sieve
         return match (true) {
             $reading->seconds < 0.0 => Verdict::NotOnTheHeat,
             $reading->celsius > self::BOILING_C => Verdict::AboveBoiling,
+            $reading->celsius < self::COLDEST_C => Verdict::ColderThanAny,
             (
                 $course->pulledS === null || $reading->seconds < $course->pulledS
             ) && $reading->celsius > self::airC($reading->seconds, $dish, $course) + self::SLACK_K => Verdict::AboveTheAir,

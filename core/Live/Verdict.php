@@ -12,6 +12,7 @@ enum Verdict: string
     case Counts = 'counts';
     case AboveTheAir = 'above_the_air';
     case AboveBoiling = 'above_boiling';
+    case ColderThanAny = 'colder_than_any';
     case FallsTooFast = 'falls_too_fast';
     case RisesTooFast = 'rises_too_fast';
     case Outvoted = 'outvoted';

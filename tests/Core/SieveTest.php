@@ -37,6 +37,7 @@ it('takes what follows, doubts what does not, and lets enough of one kind outvot
     'two colder against several' => [[40, 42, 44, 10, 12], ['NotTheColdest', 'Outvoted', 'Outvoted', 'Counts', 'Counts']],
     'two colder, but not of one mind' => [[40, 42, 44, 10, 46, 12], ['Counts', 'Counts', 'Counts', 'FallsTooFast', 'Counts', 'FallsTooFast']],
     'steam, or a flame' => [[20, 400], ['Counts', 'AboveBoiling']],
+    'ice with salt, or the open sky' => [[20, -16, 24], ['Counts', 'ColderThanAny', 'Counts']],
 ]);
 
 it('loses none of a cook to one stray, wherever it comes', function (float $by) {
