@@ -11,13 +11,11 @@ final readonly class HeatSpan
 {
     /**
      * @param  string  $cooker  its kind
-     * @param  string  $body  the cooker that this kind is a way of using
      * @param  int  $dish  number of the dish
      * @param  bool  $turns  whether it turns over its fire, which is then no heat for what lies beside it
      */
     private function __construct(
         public string $cooker,
-        public string $body,
         public int $dish,
         public float $celsius,
         public \DateTimeImmutable $from,
@@ -40,7 +38,6 @@ final readonly class HeatSpan
                 if (! $stage->cooker->isRest() && ! $forecast->dish->isBuried()) {
                     $spans[] = new self(
                         $stage->cooker->id,
-                        $stage->cooker->body,
                         $number,
                         $stage->cookerC,
                         Timing::after($ons[$number], $starts[$i]),

@@ -76,7 +76,7 @@ final readonly class SideTimes
                 $of = fn (float $slowness): self => self::one(
                     $dish, $hours->at($dish->course), $finishing->sides[$number], $pulls[$dish->with ?? -1] ?? null, $slowness,
                 );
-                $times[] = self::placed($of, self::shared($dish, $with, $spans));
+                $times[] = self::placed($of, self::shared($dish, $with, $spans, $roast));
 
                 continue;
             }
@@ -115,13 +115,16 @@ final readonly class SideTimes
 
     /**
      * @param  list<HeatSpan>  $spans
-     * @return list<HeatSpan> those of the cooker that it lies on; none for a place of its own
+     * @return list<HeatSpan> those of the cooker that it lies on, whichever way that is used; none for a place of its own
      */
-    private static function shared(SideDish $dish, ?Dish $with, array $spans): array
+    private static function shared(SideDish $dish, ?Dish $with, array $spans, Roast $roast): array
     {
-        $body = $dish->on === null ? $with?->mainStage()->cooker->body : CookerShed::kind($dish->on)->body;
+        $kind = $dish->on ?? $with?->mainStage()->cooker->id;
 
-        return array_values(array_filter($spans, fn (HeatSpan $span): bool => $span->body === $body && ! $span->turns));
+        return $kind === null ? [] : array_values(array_filter(
+            $spans,
+            fn (HeatSpan $span): bool => ! $span->turns && $roast->isOneCooker($span->cooker, $kind),
+        ));
     }
 
     /**

@@ -51,8 +51,8 @@ final class Larder
         /** @var list<array{id: string, name: string, called?: string, kind: string, doneness: string, taste: string, safety: string,
          *   composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
          *   shape: array{half_cm: float, width: float, length: float, thickness_cm: float, growth: float, measure: string},
-         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, wet_share?: float, facing?: float,
-         * probe: string, carve: string,
+         *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, wet_share?: float,
+         *   facing?: float, probe: string, carve: string,
          *   source: array{mark: string, citation: string}}> $rows
          */
         $rows = Table::named('cuts')['cuts'];

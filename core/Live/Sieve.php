@@ -50,7 +50,7 @@ final class Sieve
     /** Water boils at 100 °C at most where people cook; a probe may be off by this much. */
     private const BOILING_C = 103.0;
 
-    /** Nothing goes onto the heat colder than −5 °C; a probe may be off by as much as it is slack. */
+    /** Thawed meat is no colder than −5 °C anywhere; a probe may be off by as much as it is slack. Common practice. */
     private const COLDEST_C = -8.0;
 
     private const TYPICAL_C = 40.0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
+use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Day\HeatSpan;
 use Diatherm\Day\SideTimes;
@@ -65,7 +66,7 @@ final readonly class PlaceClash
                     && $first->meetsMinutes($second->from, $second->until) > self::TELLING_MINUTES;
                 $isOneHeat = $first->cooker === $second->cooker && abs($first->celsius - $second->celsius) <= self::ONE_HEAT_K;
                 if ($isShared && ! $isOneHeat) {
-                    $clashes["$first->body.heat"] ??= self::heat($roast, $first, $second);
+                    $clashes[CookerShed::kind($first->cooker)->body.'.heat'] ??= self::heat($roast, $first, $second);
                 }
             }
         }
@@ -93,7 +94,7 @@ final readonly class PlaceClash
             'from' => max($first->from, $second->from),
         ];
 
-        return new self($first->body, [$first->dish, $second->dish], null, $first->cooker === $second->cooker
+        return new self(CookerShed::kind($first->cooker)->body, [$first->dish, $second->dish], null, $first->cooker === $second->cooker
             ? Message::of('place.heat', ...$what)
             : Message::of('place.two_ways', ...$what, another: self::named($roast, $second->cooker)));
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Diatherm\Plan;
 
-use Diatherm\Cooker\CookerShed;
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
 use Diatherm\Cooking\Forecast;
@@ -131,7 +130,7 @@ final readonly class Plan
         $spans = HeatSpan::all($forecasts, $ons);
         $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now);
         $timings = self::litForSides($forecasts, $timings, $sides);
-        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($sides, $spans));
+        $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($roast, $sides, $spans));
         $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $sides, $finishing, $hours, $now, $progress);
 
         return new self(
@@ -171,7 +170,7 @@ final readonly class Plan
      * @param  list<HeatSpan>  $spans
      * @return array<string, list<HeatWanted>> by kind of cooker
      */
-    private static function heatsOfSides(array $sides, array $spans): array
+    private static function heatsOfSides(Roast $roast, array $sides, array $spans): array
     {
         $heats = [];
         foreach ($sides as $side) {
@@ -186,9 +185,8 @@ final readonly class Plan
                 $heats[$side->before->cooker][] = new HeatWanted($from, $hot, $hot, $side->before->celsius, $side->before->dish);
             }
             $last = null;
-            $body = $side->cooker === null ? null : CookerShed::kind($side->cooker)->body;
             foreach ($spans as $span) {
-                $last = $span->body === $body && ($last === null || $span->until > $last->until) ? $span : $last;
+                $last = $side->cooker !== null && $roast->isOneCooker($span->cooker, $side->cooker) && ($last === null || $span->until > $last->until) ? $span : $last;
             }
             $left = $last === null ? INF : $last->until->getTimestamp() / 60.0;
             if ($last !== null && $left > $from && $left < $until) {

@@ -107,8 +107,12 @@ final readonly class Roast
     {
         [$own, $another] = [$this->fires[$kind]->own ?? null, $this->fires[$other]->own ?? null];
 
-        return $kind === $other
-            || (CookerShed::kind($kind)->body === CookerShed::kind($other)->body && ($own === null || $another === null || $own === $another));
+        if ($kind === $other) {
+            return true;
+        }
+        $isNamedApart = $own !== null && $another !== null && $own !== $another;
+
+        return ! $isNamedApart && CookerShed::kind($kind)->body === CookerShed::kind($other)->body;
     }
 
     /** When a course is on the table: the first at the serving hour. */

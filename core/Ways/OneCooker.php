@@ -43,7 +43,8 @@ final class OneCooker
         $masses = array_map(fn (int $dish): float => self::kg($roast->dishes[$dish]), $dishes);
         $mean = array_sum(array_map(fn (float $heat, float $kg): float => $heat * $kg, $heats, $masses)) / array_sum($masses);
         $ways = [];
-        $isOneWay = count(array_unique(array_map(fn (int $dish): string => self::of($roast->dishes[$dish], $kind)->cooker->id ?? '', $dishes))) === 1;
+        $uses = array_map(fn (int $dish): ?string => self::of($roast->dishes[$dish], $kind)?->cooker->id, $dishes);
+        $isOneWay = count(array_unique($uses)) === 1;
         foreach (array_unique([self::STEP_C * round($mean / self::STEP_C), $heats[0], max($heats)]) as $heat) {
             if ($isOneWay && count(array_unique($heats)) > 1 && count($ways) < 2) {
                 $ways[] = self::together($standing, $kind, $dishes, $heat);
