@@ -67,7 +67,8 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
       await forgetKept();
       void navigate('/');
     },
-    onError: () => cache.invalidateQueries(),
+    // What was given up is asked for again; nobody waits for that to hear that it failed.
+    onError: () => void cache.invalidateQueries(),
   });
   useKeys({
     h: () => void navigate('/'),
