@@ -17,7 +17,9 @@ const asked = () => call.mock.calls.map((one) => `${one[0]} ${one[1]}`);
 const signOut = async () => await userEvent.click(screen.getByRole('button', { name: 'Sign out' }));
 
 describe('signing out', () => {
-  beforeEach(() => call.mockReset());
+  beforeEach(() => {
+    call.mockReset();
+  });
 
   it('ends what is asked ahead before the session ends', async () => {
     const answers: (() => void)[] = [];
