@@ -49,10 +49,7 @@ abstract class BrowserTest extends TestCase
 
     protected function tearDown(): void
     {
-        $severe = array_filter(
-            $this->browser->manage()->getLog('browser'),
-            fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422'),
-        );
+        $severe = $this->console();
         $this->browser->quit();
         (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($this->profile);
         if ($this->server !== null) {
@@ -60,7 +57,16 @@ abstract class BrowserTest extends TestCase
             putenv("APP_URL=$this->address");
         }
         parent::tearDown();
-        self::assertSame([], array_values($severe), 'The browser’s console is clean.');
+        self::assertSame([], $severe, 'The browser’s console is clean.');
+    }
+
+    /** What went wrong in the page since it was last asked. @return list<array{level: string, message: string}> */
+    private function console(): array
+    {
+        return array_values(array_filter(
+            $this->browser->manage()->getLog('browser'),
+            fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422'),
+        ));
     }
 
     public function window(int $width, int $height): void
@@ -276,7 +282,7 @@ abstract class BrowserTest extends TestCase
             }
             usleep(80_000);
         }
-        self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 900).$last);
+        self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 900).$last.' The console: '.implode("\n", array_column($this->console(), 'message')));
     }
 
     private function text(): string

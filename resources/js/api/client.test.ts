@@ -128,6 +128,69 @@ describe('asking the server', () => {
     expect(await asked).not.toBeInstanceOf(Unreachable);
   });
 
+  // What comes after the head of an answer can fail as well as what comes before it: then there is no answer, and no empty one either.
+  describe('an answer that is not whole', () => {
+    /** So much of a body, and then what happens to it. */
+    const body = (begun: string, then: (rest: ReadableStreamDefaultController) => void) =>
+      new ReadableStream({
+        start(rest) {
+          rest.enqueue(new TextEncoder().encode(begun));
+          then(rest);
+        },
+      });
+    const brokenOff = () => body('{"core":4', (rest) => rest.error(new TypeError('network')));
+    const parts: Record<string, () => BodyInit | null> = {
+      'broke off on its way': brokenOff,
+      'stopped short': () => '{"core":4',
+      'is empty': () => '',
+      'is nothing': () => 'null',
+      'is the page of a network that wants a sign-in': () => '<!doctype html><title>Welcome</title>',
+    };
+
+    it.each(Object.entries(parts))('is none where it %s: what was logged is not taken for sent', async (_, part) => {
+      vi.stubGlobal('fetch', (path: string) =>
+        Promise.resolve(path === '/api/me' ? new Response(JSON.stringify(me('one').body)) : new Response(part(), { status: 200 })),
+      );
+      const reading = { id: 'a', dish: 0, at: '2031-10-04T18:00:00Z', place: 'core' as const, celsius: 40 };
+      const sent = call('post', '/api/roasts/{roast}/readings', { at: { roast: 'r' }, body: reading, quiet: true });
+      await expect(sent).rejects.toBeInstanceOf(Unreachable);
+      await expect(call('get', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
+    });
+
+    it.each([409, 422])('decides nothing where it would have been a %i', async (status) => {
+      vi.stubGlobal('fetch', (path: string) =>
+        Promise.resolve(path === '/api/me' ? new Response(JSON.stringify(me('one').body)) : new Response(brokenOff(), { status })),
+      );
+      await expect(call('post', '/api/roasts', { body: ROAST })).rejects.toBeInstanceOf(Unreachable);
+    });
+
+    it('is not remembered by its tag, whether it broke off or was given up', async () => {
+      const given = new AbortController();
+      const asked: (string | undefined)[] = [];
+      const answers = [
+        () => new Response(brokenOff(), { status: 200, headers: { ETag: '"one"' } }),
+        () =>
+          new Response(
+            body('{"core":4', (rest) => given.signal.addEventListener('abort', () => rest.error(new DOMException('gone', 'AbortError')))),
+            { status: 200, headers: { ETag: '"one"' } },
+          ),
+        () => new Response('{"core":41}', { status: 200, headers: { ETag: '"one"' } }),
+      ];
+      vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+        asked.push((init.headers as Record<string, string>)['If-None-Match']);
+        return Promise.resolve(answers.shift()?.());
+      });
+      const ask = (signal?: AbortSignal) => call('get', '/api/roasts/{roast}', { at: { roast: '1' }, signal });
+      await expect(ask()).rejects.toBeInstanceOf(Unreachable);
+      const later = ask(given.signal).catch((error: unknown) => error);
+      await new Promise((done) => setTimeout(done));
+      given.abort();
+      expect(await later).toHaveProperty('name', 'AbortError');
+      expect(await ask()).toEqual({ core: 41 });
+      expect(asked).toEqual([undefined, undefined, undefined]);
+    });
+  });
+
   it('says when no answer is wanted but that it is done (RFC 7240)', async () => {
     const prefers: (string | undefined)[] = [];
     vi.stubGlobal('fetch', (path: string, init: RequestInit) => {

@@ -30,6 +30,8 @@ export class Failed extends Error {
 /** Something else is there already: it has to be looked at, and sending it again changes nothing. */
 export class Conflict extends Error {}
 
+const UNREACHED = 'The kitchen cannot be reached.';
+
 /** No answer by then is none. */
 const PATIENCE_MS = 30_000;
 
@@ -93,23 +95,38 @@ async function send<T>(
   } catch (error) {
     // Who asked does not want to know any more.
     if (signal?.aborted === true) throw error;
-    throw new Unreachable('The kitchen cannot be reached.');
+    throw new Unreachable(UNREACHED);
   }
   heardFromServer(response.headers?.get('Date') ?? null, asked);
   if (response.status === 204) return undefined as T;
   // The same object again: what is drawn from it need not be drawn anew.
   if (response.status === 304 && known !== undefined) return known.answer as T;
-  const answer: unknown = await response.json().catch(() => null);
+  if (!response.ok && response.status !== 422 && response.status !== 409)
+    throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
+  const answer = await whole(response, signal);
   const tag = response.headers?.get('ETag') ?? null;
   if (method === 'GET' && response.ok && tag !== null) remember(path, tag, answer);
   if (response.status === 422) {
     const refusal = answer as { message: string; errors: Record<string, string[]> };
     throw new Refused(refusal.message, refusal.errors);
   }
-  if (response.status === 409) throw new Conflict((answer as { message?: string } | null)?.message ?? 'Something else is there already.');
-  if (!response.ok) throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
+  if (response.status === 409) throw new Conflict((answer as { message?: string }).message ?? 'Something else is there already.');
   if (isMe(answer)) csrf = answer.csrf;
   return answer as T;
+}
+
+/**
+ * All of what was answered, never a part of it. What was given up on its way is nobody's answer; what broke off there, or what another than
+ * the kitchen says in its place (the page of a network that wants a sign-in), is none: nothing was decided.
+ */
+async function whole(response: Response, signal: AbortSignal | undefined): Promise<object> {
+  try {
+    const answer: unknown = await response.json();
+    if (typeof answer === 'object' && answer !== null) return answer;
+  } catch (error) {
+    if (signal?.aborted === true) throw error;
+  }
+  throw new Unreachable(UNREACHED);
 }
 
 /**

@@ -220,6 +220,20 @@ describe('outbox', () => {
     expect(another.current).toEqual([]);
   });
 
+  it('has in sight what another tab sent, and asks for what became of it', async () => {
+    const told: string[] = [];
+    const mine = await import('./outbox');
+    await mine.openOutbox('ada', (roast) => told.push(roast));
+    const { Unreachable } = await import('./client');
+    call.mockRejectedValue(new Unreachable(''));
+    await mine.post(parcel('a'));
+    const { result } = renderHook(() => mine.unseen(mine.useOutbox(), 0).map((one) => one.body.id));
+    localStorage.setItem('diatherm.outbox.ada', '[]');
+    act(() => void window.dispatchEvent(new StorageEvent('storage', { key: 'diatherm.outbox.ada' })));
+    expect(result.current).toEqual(['a']);
+    expect(told).toEqual(['r']);
+  });
+
   it('never loses a parcel, whatever the server does, over two hundred random evenings', async () => {
     const { Conflict, Failed, Refused, Unreachable } = await import('./client');
     const failures = [

@@ -201,9 +201,14 @@ export async function mend(id: string, parcel: Parcel): Promise<boolean> {
 export const discard = (id: string): Promise<boolean> => replace(id, []);
 
 if (typeof window !== 'undefined') {
-  // Another tab kept or sent something.
+  // Another tab kept or sent something; what went from here is with the server since, or was thrown away there.
   window.addEventListener('storage', (event) => {
-    if (event.key === key()) show({ kept: read() });
+    if (event.key !== key()) return;
+    const kept = read();
+    const gone = state.kept.filter((one) => !kept.some((other) => other.body.id === one.body.id));
+    for (const { refused, ...parcel } of gone) if (refused === undefined) land(parcel);
+    show({ kept });
+    for (const roast of new Set(gone.map((one) => one.roast))) onLogged(roast);
   });
   const now = () => {
     if (cook !== null && state.kept.some((one) => one.refused === undefined)) void flush().catch(() => undefined);

@@ -221,8 +221,8 @@ export function useRoastLogged<T>(id: string, change: (input: T) => Promise<Roas
 }
 
 /**
- * Something that is logged to one roast: once it is with the server, the roast is asked for anew, and until that is here, or has been
- * waited for long enough, it is not over. What is kept for later is over at once.
+ * Something that is logged to one roast: once it is with the server, the roast is asked for anew (by the outbox, which sent it), and until
+ * that is here, or has been waited for long enough, it is not over. What is kept for later is over at once.
  */
 export function useRoastLog<T>(id: string, log: (input: T) => Promise<boolean>) {
   const cache = useQueryClient();
@@ -230,7 +230,8 @@ export function useRoastLog<T>(id: string, log: (input: T) => Promise<boolean>) 
     mutationFn: log,
     onSuccess: async (isWithTheServer) => {
       void cache.invalidateQueries(everyList);
-      if (isWithTheServer) await Promise.race([cache.invalidateQueries({ queryKey: keys.roast(id) }), passed(LONGEST_LOOK_MS)]);
+      const anew = () => cache.invalidateQueries({ queryKey: keys.roast(id) }, { cancelRefetch: false });
+      if (isWithTheServer) await Promise.race([anew(), passed(LONGEST_LOOK_MS)]);
     },
   });
 }

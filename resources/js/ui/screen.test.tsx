@@ -1,12 +1,15 @@
-import { render, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Link, Route, Routes } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
+import { show } from '../testing';
 import { fetched, fetchTheRest } from './fetched';
 import { Screen } from './Screen';
 
 describe('a screen that is fetched when it is opened', () => {
   it('says what it waits for, and then is there', async () => {
     const Sheet = fetched(() => Promise.resolve(() => <p>All of it</p>));
-    render(
+    show(
       <Screen name="sheet">
         <Sheet />
       </Screen>,
@@ -17,7 +20,7 @@ describe('a screen that is fetched when it is opened', () => {
   it('says so when it cannot be fetched, and takes nothing else down', async () => {
     const silent = vi.spyOn(console, 'error').mockImplementation(() => undefined);
     const Sheet = fetched<object>(() => Promise.reject(new TypeError('offline')));
-    render(
+    show(
       <>
         <p>The rest</p>
         <Screen name="sheet">
@@ -28,6 +31,28 @@ describe('a screen that is fetched when it is opened', () => {
     expect(await screen.findByRole('alert')).toHaveProperty('textContent', expect.stringContaining('The sheet could not be drawn.'));
     expect(screen.getByText('The rest')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
+    silent.mockRestore();
+  });
+
+  it('keeps its trouble to itself: the next one is drawn', async () => {
+    const silent = vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    const Broken = () => {
+      throw new TypeError('nothing to draw');
+    };
+    const Sheet = () => <Link to="/roasts/1/live">Live</Link>;
+    show(
+      <Routes>
+        <Route path="/" element={<Screen name="hearth">Nothing is on the fire.</Screen>} />
+        <Route path="/roasts/1/sheet" element={<Screen name="roast">{<Sheet />}</Screen>} />
+        <Route path="/roasts/1/live" element={<Screen name="roast">{<Broken />}</Screen>} />
+      </Routes>,
+      undefined,
+      '/roasts/1/sheet',
+    );
+    await userEvent.click(screen.getByRole('link', { name: 'Live' }));
+    expect(screen.getByRole('alert')).toHaveTextContent('The roast could not be drawn.');
+    await userEvent.click(screen.getByRole('link', { name: 'To the hearth' }));
+    expect(screen.getByText('Nothing is on the fire.')).toBeTruthy();
     silent.mockRestore();
   });
 
