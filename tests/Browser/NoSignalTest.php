@@ -86,6 +86,34 @@ it('cooks a whole chicken with the network gone twice, on a phone, and loses and
     $this->browser->manage()->getLog('browser');
 });
 
+it('draws what it has while answers trickle in, and are given up for newer ones half way', function () {
+    $this->window(390, 844);
+    $this->join();
+    $roast = $this->chickenOnTheHeat(minutesAgo: 40);
+    $this->browser->navigate()->refresh();
+    $this->sees('Off the heat');
+    $this->settles();
+    $this->command('Network.enable', []);
+    $thin = ['offline' => false, 'latency' => 100, 'downloadThroughput' => 12_000, 'uploadThroughput' => 6_000];
+    $this->command('Network.emulateNetworkConditions', $thin);
+    foreach (['Lid lifted', 'Basted', 'Turned', 'Fuel added'] as $i => $act) {
+        $this->press($act);
+        // From at once to when the last byte is due.
+        usleep(400_000 * $i);
+    }
+    $this->press('Undo');
+    foreach (['Fire', 'Sheet', 'Live', 'Debrief', 'Live'] as $view) {
+        $this->press($view);
+        usleep(300_000);
+        expect($this->shows('could not be drawn'))->toBeFalse($view);
+    }
+    $this->sees('Off the heat');
+    $this->command('Network.emulateNetworkConditions', ['downloadThroughput' => -1, 'uploadThroughput' => -1, 'latency' => 0] + $thin);
+    $this->until(fn (): bool => ! $this->shows('kept here'), 'All of it went out.');
+    $logged = fn (): array => array_count_values(array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['events'], 'kind'));
+    $this->until(fn (): bool => $logged() == ['on' => 1, 'lid' => 1, 'basted' => 1, 'turned' => 1], 'The last was taken back, and nothing else.');
+});
+
 it('shows a conflict that was made meanwhile, and swallows nothing', function () {
     $this->join();
     $roast = $this->chickenOnTheHeat(minutesAgo: 90);

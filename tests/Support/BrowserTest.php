@@ -163,7 +163,7 @@ abstract class BrowserTest extends TestCase
     /** A command of the browser's own protocol. @param  array<string, mixed>  $parameters */
     public function command(string $name, array $parameters): void
     {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => $parameters]);
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => (object) $parameters]);
     }
 
     /** What the page gets when it asks the server itself. @return list<array{int, mixed}> status and answer, one for each time */
