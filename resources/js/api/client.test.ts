@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { serverNow } from './clock';
 import { call, Failed, forgetToken, Refused, Unreachable } from './client';
 
 type Answer = { status: number; body?: unknown };
@@ -155,6 +156,14 @@ describe('asking the server', () => {
       const sent = call('post', '/api/roasts/{roast}/readings', { at: { roast: 'r' }, body: reading, quiet: true });
       await expect(sent).rejects.toBeInstanceOf(Unreachable);
       await expect(call('get', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
+    });
+
+    it('tells no time: a network’s sign-in page may come from a box that has no clock', async () => {
+      const before = serverNow() - Date.now();
+      const headers = { Date: 'Thu, 01 Jan 1970 00:03:20 GMT' };
+      vi.stubGlobal('fetch', () => Promise.resolve(new Response('<!doctype html>', { status: 200, headers })));
+      await expect(call('get', '/api/roasts')).rejects.toBeInstanceOf(Unreachable);
+      expect(Math.abs(serverNow() - Date.now() - before)).toBeLessThan(50);
     });
 
     it.each([409, 422])('decides nothing where it would have been a %i', async (status) => {

@@ -97,13 +97,21 @@ async function send<T>(
     if (signal?.aborted === true) throw error;
     throw new Unreachable(UNREACHED);
   }
-  heardFromServer(response.headers?.get('Date') ?? null, asked);
-  if (response.status === 204) return undefined as T;
-  // The same object again: what is drawn from it need not be drawn anew.
-  if (response.status === 304 && known !== undefined) return known.answer as T;
+  const came = Date.now();
+  const isTheKitchens = () => heardFromServer(response.headers?.get('Date') ?? null, asked, came);
+  if (response.status === 204) {
+    isTheKitchens();
+    return undefined as T;
+  }
+  if (response.status === 304 && known !== undefined) {
+    isTheKitchens();
+    // The same object again: what is drawn from it need not be drawn anew.
+    return known.answer as T;
+  }
   if (!response.ok && response.status !== 422 && response.status !== 409)
     throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
   const answer = await whole(response, signal);
+  isTheKitchens();
   const tag = response.headers?.get('ETag') ?? null;
   if (method === 'GET' && response.ok && tag !== null) remember(path, tag, answer);
   if (response.status === 422) {

@@ -19,16 +19,15 @@ function remembered(): string | null {
   }
 }
 
-/** @param date as in the answer's header; @param asked when the question left, by this device's clock, ms */
-export function heardFromServer(date: string | null, asked: number): void {
+/** @param date as in the answer's header; @param asked when the question left, and came when the header was here, by this device's clock, ms */
+export function heardFromServer(date: string | null, asked: number, came = Date.now()): void {
   const there = date === null ? NaN : Date.parse(date);
   if (Number.isNaN(there)) return;
-  const now = Date.now();
   // An answer that was long on its way tells too little.
-  if (now - asked > 10_000) return;
+  if (came - asked > 10_000) return;
   // It was at some moment while the question was out, in whole seconds: what is believed stands while that allows it.
-  if (skewMs > there - now - SLACK_MS && skewMs < there + 1_000 - asked + SLACK_MS) return;
-  const ahead = there + 500 - (asked + now) / 2;
+  if (skewMs > there - came - SLACK_MS && skewMs < there + 1_000 - asked + SLACK_MS) return;
+  const ahead = there + 500 - (asked + came) / 2;
   const next = Math.abs(ahead) < TELLING_MS ? 0 : Math.round(ahead);
   if (Math.abs(next - skewMs) < TELLING_MS && next !== 0) return;
   skewMs = next;
