@@ -171,7 +171,8 @@ final class DemoKitchen
         $afternoon = $this->now->addDays(16)->next('Saturday')->setTime(16, 30);
 
         return Shelf::put(RoastFile::read([
-            'name' => 'Lamb for the boathouse roof', 'serve_at' => $afternoon->toAtomString(), 'people' => 20, 'air_c' => 9, 'wind_ms' => 1.5, 'latitude' => 51.6, 'longitude' => -1.1,
+            'name' => 'Lamb for the boathouse roof', 'serve_at' => $afternoon->toAtomString(),
+            'people' => 20, 'air_c' => 9, 'wind_ms' => 1.5, 'latitude' => 51.6, 'longitude' => -1.1,
             'fires' => [['cooker' => 'open-spit', 'fuel' => 'hardwood', 'layout' => 'even']],
             'dishes' => [[
                 'cut' => 'lamb-whole',
@@ -259,7 +260,8 @@ final class DemoKitchen
         $sunday = $this->now->addDay()->next('Sunday')->setTime(12, 45);
 
         return Shelf::put(RoastFile::read([
-            'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(), 'people' => 6, 'air_c' => 10, 'latitude' => 51.6, 'longitude' => -1.1,
+            'name' => 'Sunday on the lock island', 'serve_at' => $sunday->toAtomString(),
+            'people' => 6, 'air_c' => 10, 'latitude' => 51.6, 'longitude' => -1.1,
             'dishes' => [[
                 'cut' => 'duck',
                 'name' => 'Brace of ducks',
@@ -296,7 +298,8 @@ final class DemoKitchen
         $evening = $this->now->addDays(9)->next('Saturday')->setTime(17, 30);
 
         return Shelf::put(RoastFile::read([
-            'name' => 'Pot under the willow', 'serve_at' => $evening->toAtomString(), 'people' => 8, 'air_c' => 6, 'latitude' => 51.6, 'longitude' => -1.1,
+            'name' => 'Pot under the willow', 'serve_at' => $evening->toAtomString(),
+            'people' => 8, 'air_c' => 6, 'latitude' => 51.6, 'longitude' => -1.1,
             'dishes' => [[
                 'cut' => 'venison-haunch',
                 'name' => 'Venison in the ground',

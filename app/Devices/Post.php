@@ -70,7 +70,9 @@ final class Post
                     : $before;
             }
             $changed = $changed || self::isLow($battery) !== self::isLow($row->battery);
-            $row->fill(['heard' => $heard, 'heard_at' => CarbonImmutable::now(), 'battery' => $battery ?? $row->battery, 'signal' => $signal ?? $row->signal]);
+            $row->fill([
+                'heard' => $heard, 'heard_at' => CarbonImmutable::now(), 'battery' => $battery ?? $row->battery, 'signal' => $signal ?? $row->signal,
+            ]);
             $row->save();
             if ($roast !== null && ($counts['kept'] > 0 || $changed)) {
                 $roast->logged();
@@ -88,9 +90,9 @@ final class Post
     /** What is no temperature of that place is that of a broken or unplugged probe. */
     private static function sound(?float $celsius, ?Probe $probe): ?float
     {
-        $most = $probe?->place->value === 'cooker' ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C;
+        $most = $probe === null || $probe->place->value === 'cooker' ? self::MOST_IN_A_COOKER_C : self::MOST_IN_MEAT_C;
 
-        return $celsius !== null && $celsius >= self::LEAST_C && $celsius <= ($probe === null ? self::MOST_IN_A_COOKER_C : $most) ? $celsius : null;
+        return $celsius !== null && $celsius >= self::LEAST_C && $celsius <= $most ? $celsius : null;
     }
 
     private static function tells(?Heard $before, float $celsius, CarbonImmutable $at): bool

@@ -158,7 +158,11 @@ final readonly class LogFile
         ];
     }
 
-    /** @return array{inputs: array<string, mixed>, then: string, events: list<string>}|null how the plan stood before another way was taken */
+    /**
+     * How the plan stood before another way was taken.
+     *
+     * @return array{inputs: array<string, mixed>, then: string, events: list<string>}|null
+     */
     private static function before(Fields $one): ?array
     {
         $before = $one->object('before', 'before');

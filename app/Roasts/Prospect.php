@@ -70,7 +70,9 @@ final readonly class Prospect implements CoreProspect
         $imagined->inputs = RoastFile::write($roast);
         $imagined->setRelation('readings', $this->stored->readings);
         $imagined->setRelation('events', $this->stored->events->concat(array_map(
-            fn (int $dish, int $stage): Event => new Event(['client_id' => '', 'dish' => $dish, 'at' => $this->now, 'kind' => EventKind::Stage, 'stage' => $stage]),
+            fn (int $dish, int $stage): Event => new Event([
+                'client_id' => '', 'dish' => $dish, 'at' => $this->now, 'kind' => EventKind::Stage, 'stage' => $stage,
+            ]),
             array_keys($begun),
             $begun,
         )));

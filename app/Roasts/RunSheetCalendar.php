@@ -44,7 +44,8 @@ final class RunSheetCalendar
     private static function add(VCalendar $calendar, Entry $entry, Day $day, Voice $voice, CarbonImmutable $now): void
     {
         $start = CarbonImmutable::instance($entry->at)->utc();
-        $end = $entry->until !== null && $entry->until > $entry->at ? CarbonImmutable::instance($entry->until)->utc() : $start->addMinutes(self::USUAL_MINUTES);
+        $lasts = $entry->until !== null && $entry->until > $entry->at;
+        $end = $lasts ? CarbonImmutable::instance($entry->until)->utc() : $start->addMinutes(self::USUAL_MINUTES);
         /** @var VEvent $event */
         $event = $calendar->add('VEVENT', [
             'UID' => "{$day->stored->id}.{$entry->id->text()}@diatherm",

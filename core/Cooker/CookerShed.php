@@ -9,7 +9,19 @@ use Diatherm\Heat\Surroundings;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Table;
 
-/** All kinds of cooker of data/cookers.json, by id. */
+/**
+ * All kinds of cooker of data/cookers.json, by id.
+ *
+ * @phpstan-type VesselRow array{
+ *     storage_j_k: float, wall_m2: float, floor_m2: float, leak_kg_s_pa: float, loss_w_k: float, most_w?: float, liquid_kg?: float,
+ * }
+ * @phpstan-type Row array{
+ *     id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
+ *     convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float, contact_w_m2k?: int,
+ *     preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool, body?: string, over_fire?: bool,
+ *     vessel?: VesselRow, doubt?: float,
+ * }
+ */
 final class CookerShed
 {
     /** Still air round a joint that rests on a board, loosely covered, W/(m²·K). Source: Incropera & DeWitt, chapter 9, free convection. */
@@ -40,11 +52,7 @@ final class CookerShed
     private static function read(): array
     {
         $kinds = [];
-        /** @var list<array{id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
-         *   convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float, contact_w_m2k?: int,
-         *   preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool, body?: string, over_fire?: bool,
-         *   vessel?: array{storage_j_k: float, wall_m2: float, floor_m2: float, leak_kg_s_pa: float, loss_w_k: float, most_w?: float, liquid_kg?: float}, doubt?: float}> $rows
-         */
+        /** @var list<Row> $rows */
         $rows = Table::named('cookers')['cookers'];
         foreach ($rows as $row) {
             $kinds[$row['id']] = new Cooker(
@@ -71,7 +79,7 @@ final class CookerShed
         return $kinds;
     }
 
-    /** @param  array{storage_j_k: float, wall_m2: float, floor_m2: float, leak_kg_s_pa: float, loss_w_k: float, most_w?: float, liquid_kg?: float}  $row */
+    /** @param  VesselRow  $row */
     private static function vessel(array $row): VesselKind
     {
         return new VesselKind(

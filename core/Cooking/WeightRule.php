@@ -34,8 +34,9 @@ final readonly class WeightRule
             return null;
         }
         $table = Table::named('weight-rules');
-        /** @var list<array{cookers: list<string>, cuts?: list<string>, kinds?: list<string>, least_c?: int, most_c?: int, tastes_most_c?: int,
-         *   per_lb?: array{int, int}, fixed?: array{int, int}, table?: list<array{int, int, int}>, first_look_per_lb?: int,
+        /** @var list<array{cookers: list<string>, cuts?: list<string>, kinds?: list<string>,
+         *   least_c?: int, most_c?: int, tastes_most_c?: int, per_lb?: array{int, int}, fixed?: array{int, int},
+         *   table?: list<array{int, int, int}>, first_look_per_lb?: int,
          *   id: string, named?: array<string, array{int|float, string}>, mark: string, citation?: string}> $rules
          */
         $rules = $table['rules'];

@@ -139,7 +139,14 @@ final class FireTasks
             // The dish comes to it from another cooker: it has to be ready by then.
             $light = self::light($fire);
             $lay = self::lay($fire);
-            $entries[] = new Entry(EntryId::ofFire($kind, 'light'), $fire->use->dish, Act::Fire, $at($fire->lightMinutes()), $light->title, $light->detail);
+            $entries[] = new Entry(
+                EntryId::ofFire($kind, 'light'),
+                $fire->use->dish,
+                Act::Fire,
+                $at($fire->lightMinutes()),
+                $light->title,
+                $light->detail,
+            );
             $entries[] = new Entry(
                 EntryId::ofFire($kind, 'lay'),
                 $fire->use->dish,

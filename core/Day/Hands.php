@@ -61,7 +61,8 @@ final class Hands
             $by = INF;
             foreach ($lines as $i) {
                 $planned = $entries[$i]->at->getTimestamp();
-                $by = $at[$i] = $hands->takeBefore($i, (int) min($by, $planned + (int) round(60.0 * $works[$i]->minutes)), $entries[$i], $works[$i]);
+                $over = $planned + (int) round(60.0 * $works[$i]->minutes);
+                $by = $at[$i] = $hands->takeBefore($i, (int) min($by, $over), $entries[$i], $works[$i]);
             }
         }
         $clashes = $hands->clashes();
@@ -228,7 +229,10 @@ final class Hands
         $clashes = [];
         foreach ($this->busy as [$from, $to, $line]) {
             // Said at what begins later: whoever is at something by then stays at it.
-            $begun = array_filter($this->near($from, $to), fn (array $one): bool => $one[2] !== $line && [$one[0], $one[2]] < [$from, $line]);
+            $begun = array_filter(
+                $this->near($from, $to),
+                fn (array $one): bool => $one[2] !== $line && [$one[0], $one[2]] < [$from, $line],
+            );
             if ($this->overbooked($from, $to, $begun) <= self::IN_PASSING_S) {
                 continue;
             }

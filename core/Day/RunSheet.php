@@ -69,13 +69,12 @@ final readonly class RunSheet
             $timing = $timings[$i];
             $on = $onTimes[$i];
             $cooker = $forecast->dish->stages[0]->cooker->id;
+            $served = Timing::after($hours->at($forecast->dish->course), -$finishing->dishes[$i]);
             $hot = isset($lit[$cooker]) || self::standsReady($byKind[$cooker] ?? null, $i);
             array_push(
                 $entries,
                 ...DishTasks::preparations($i, $forecast->dish, $timing, $on, $now, $made),
-                ...DishTasks::entries(
-                    $i, $roast, $forecast, $timing, Timing::after($hours->at($forecast->dish->course), -$finishing->dishes[$i]), $on, $made, $hot, $byKind,
-                ),
+                ...DishTasks::entries($i, $roast, $forecast, $timing, $served, $on, $made, $hot, $byKind),
             );
             if (! $forecast->dish->isBuried()) {
                 $lit[$cooker] = true;

@@ -80,9 +80,11 @@ final readonly class Work
         /** @var array<string, array{minutes: int, place: string, earlier: int, later: int, lid?: bool}> $rows */
         $rows = Table::named('hands')['tasks'];
 
+        $parts = $entry->id->parts;
+
         return $rows[match ($entry->id->what) {
-            'fire', 'side' => $entry->id->what.'.'.($entry->id->parts[1] ?? ''),
-            'chore' => 'chore.'.($roast->dishes[(int) $entry->dish]->stages[(int) $entry->id->parts[0]]->chores[(int) $entry->id->parts[1]]->kind ?? 'own'),
+            'fire', 'side' => $entry->id->what.'.'.($parts[1] ?? ''),
+            'chore' => 'chore.'.($roast->dishes[(int) $entry->dish]->stages[(int) $parts[0]]->chores[(int) $parts[1]]->kind ?? 'own'),
             default => $entry->id->what,
         }] ?? null;
     }

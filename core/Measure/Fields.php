@@ -10,6 +10,9 @@ namespace Diatherm\Measure;
  */
 final class Fields
 {
+    /** ISO 8601 (RFC 3339) with its offset, to the microsecond at most. */
+    public const MOMENT = '/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D';
+
     private const FIRST_YEAR = '1970';
 
     private const LAST_YEAR = '2100';
@@ -215,7 +218,7 @@ final class Fields
 
             return null;
         }
-        if (! is_string($value) || preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', $value) !== 1) {
+        if (! is_string($value) || preg_match(self::MOMENT, $value) !== 1) {
             $this->refuse($key, Message::of('field.moment', what: OutOfRange::called($what)));
 
             return null;

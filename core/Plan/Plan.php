@@ -186,7 +186,8 @@ final readonly class Plan
             }
             $last = null;
             foreach ($spans as $span) {
-                $last = $side->cooker !== null && $roast->isOneCooker($span->cooker, $side->cooker) && ($last === null || $span->until > $last->until) ? $span : $last;
+                $isIts = $side->cooker !== null && $roast->isOneCooker($span->cooker, $side->cooker);
+                $last = $isIts && ($last === null || $span->until > $last->until) ? $span : $last;
             }
             $left = $last === null ? INF : $last->until->getTimestamp() / 60.0;
             if ($last !== null && $left > $from && $left < $until) {

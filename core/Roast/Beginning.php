@@ -33,10 +33,14 @@ final readonly class Beginning
     public static function all(): array
     {
         $all = [];
-        /** @var list<array{id: string, name: string, called: string, about: string, people: int, grows: string|null, roast: array<string, mixed>}> $rows */
+        /** @var list<array{id: string, name: string, called: string, about: string, people: int, grows: string|null,
+         *   roast: array<string, mixed>}> $rows
+         */
         $rows = Table::named('beginnings')['beginnings'];
         foreach ($rows as $row) {
-            $all[$row['id']] = new self($row['id'], $row['name'], $row['called'], $row['about'], $row['people'], $row['grows'], $row['roast']);
+            $all[$row['id']] = new self(
+                $row['id'], $row['name'], $row['called'], $row['about'], $row['people'], $row['grows'], $row['roast'],
+            );
         }
 
         return $all;

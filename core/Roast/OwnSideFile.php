@@ -74,7 +74,9 @@ final class OwnSideFile
     /** @return array<string, mixed> the file by itself */
     public static function write(Side $side): array
     {
-        return ['format' => self::FORMAT, 'version' => self::VERSION, 'name' => $side->name, 'minutes' => $side->mostMinutes] + self::known($side);
+        $format = ['format' => self::FORMAT, 'version' => self::VERSION];
+
+        return $format + ['name' => $side->name, 'minutes' => $side->mostMinutes] + self::known($side);
     }
 
     /** @return array<string, mixed> what is known of it besides its name and its time */

@@ -31,7 +31,9 @@ final readonly class LethalityTable
     /** @throws OutOfRange for a table that does not exist */
     public static function named(string $id): self
     {
-        /** @var array<string, array{name: string, log10: float, made_for: list<string>, mark: string, citation: string, rows: list<array{float, float}>}> $tables */
+        /** @var array<string, array{name: string, log10: float, made_for: list<string>, mark: string, citation: string,
+         *   rows: list<array{float, float}>}> $tables
+         */
         $tables = Table::named('lethality')['tables'];
         $table = $tables[$id] ?? throw OutOfRange::unknown('lethality_table', $id);
 

@@ -158,7 +158,9 @@ final readonly class Correction
             return $answer(CorrectionAct::Fuel, $refuel, Message::of('correction.it_falls_because_the_coals'), max($look, 15.0));
         }
 
-        return self::change($curve, $weather, $targetC, $settings, $level + $drift * min($pace, self::AHEAD_MINUTES), $colder, $look, $again, $answer);
+        $heading = $level + $drift * min($pace, self::AHEAD_MINUTES);
+
+        return self::change($curve, $weather, $targetC, $settings, $heading, $colder, $look, $again, $answer);
     }
 
     /**

@@ -159,7 +159,8 @@ final class FirePlanning
             $isIts = $its->kind->id === $from;
             $isSame = $roast->isOneCooker($its->kind->id, $kind) && $stands >= -self::IN_TURN_MINUTES
                 && ($isIts || $stands <= self::KEPT_HOT_MINUTES);
-            $hasCoals = $kind === self::SEARS && $its->isVented() && $plan->stove->fuel !== null && self::leftKg($plan, $firstMinutes) > 0.0;
+            $hasCoals = $kind === self::SEARS && $its->isVented() && $plan->stove->fuel !== null
+                && self::leftKg($plan, $firstMinutes) > 0.0;
             if ($isSame || ($isIts && $hasCoals && $stands >= -self::LENT_FROM_MINUTES)) {
                 return $plan;
             }

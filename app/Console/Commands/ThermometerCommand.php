@@ -66,7 +66,8 @@ final class ThermometerCommand extends Command
             [$thermometer, $on] = $this->thermometer($roast, $number, $now);
             if ($thermometer !== null && $on !== null) {
                 $readings = [];
-                for ($at = $sent === null ? $on : $sent->addSeconds($every); $at <= $now; $at = $at->addSeconds($sent === null ? self::BACKLOG_EVERY_S : $every)) {
+                $step = $sent === null ? self::BACKLOG_EVERY_S : $every;
+                for ($at = $sent === null ? $on : $sent->addSeconds($every); $at <= $now; $at = $at->addSeconds($step)) {
                     foreach ($thermometer->channels() as $channel) {
                         $readings[] = [
                             'channel' => $channel, 'celsius' => $thermometer->reads($channel, $on->diffInSeconds($at)),
@@ -140,7 +141,8 @@ final class ThermometerCommand extends Command
 
                 return false;
             }
-            $this->line(implode(', ', array_map(fn (mixed $count, string $what): string => "$what $count", (array) $answer->json(), array_keys((array) $answer->json()))));
+            $counts = (array) $answer->json();
+            $this->line(implode(', ', array_map(fn (mixed $count, string $what): string => "$what $count", $counts, array_keys($counts))));
         }
 
         return true;

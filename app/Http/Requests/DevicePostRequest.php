@@ -9,6 +9,7 @@ use App\Models\ClientId;
 use App\Models\Device;
 use App\Words\Voice;
 use Carbon\CarbonImmutable;
+use Diatherm\Measure\Fields;
 use Diatherm\Measure\Message;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -48,7 +49,7 @@ final class DevicePostRequest extends FormRequest
             // What a broken probe shows is no temperature, and no fault of the post.
             'readings.*.celsius' => ['bail', 'present', 'nullable', new Finite(-1e6, 1e6, Message::of('reading.give_the_temperature'))],
             'readings.*.at' => [
-                'bail', 'nullable', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', 'date',
+                'bail', 'nullable', 'string', 'max:40', 'regex:'.Fields::MOMENT, 'date',
                 'before_or_equal:'.CarbonImmutable::now()->addMinutes(self::CLOCK_SLACK_MINUTES)->toAtomString(),
                 'after:'.CarbonImmutable::now()->subDays(self::OLDEST_DAYS)->toAtomString(),
             ],

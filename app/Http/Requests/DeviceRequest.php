@@ -22,14 +22,16 @@ final class DeviceRequest extends FormRequest
     public function rules(): array
     {
         $dishes = $this->roast()?->dishCount() ?? 0;
+        $nowhere = $this->roast() === null && $this->input('probes') !== [];
+        $channel = new Finite(1.0, Probe::MOST_CHANNELS, Message::of('devices.channels', most: Probe::MOST_CHANNELS), whole: true);
 
         return [
             'name' => ['bail', 'required', 'string', 'max:80', 'regex:/\S/', new PlainLine],
             'roast' => ['bail', 'nullable', 'string', fn (string $path, mixed $id, \Closure $fail) => $this->roast() === null
                 ? $fail(Voice::ofTheReader()->say(Message::of('devices.no_such_roast'))) : null],
-            'probes' => ['bail', 'sometimes', 'array', 'list', 'max:'.Probe::MOST_CHANNELS, Rule::prohibitedIf($this->roast() === null && $this->input('probes') !== [])],
+            'probes' => ['bail', 'sometimes', 'array', 'list', 'max:'.Probe::MOST_CHANNELS, Rule::prohibitedIf($nowhere)],
             'probes.*' => ['bail', 'array:channel,dish,place'],
-            'probes.*.channel' => ['bail', 'required', new Finite(1.0, Probe::MOST_CHANNELS, Message::of('devices.channels', most: Probe::MOST_CHANNELS), whole: true), 'distinct'],
+            'probes.*.channel' => ['bail', 'required', $channel, 'distinct'],
             'probes.*.dish' => ['bail', 'required', new Finite(0.0, $dishes - 1, Message::of('log.there_is_no_such_dish'), whole: true)],
             'probes.*.place' => ['bail', 'required', 'string', Rule::enum(ReadingPlace::class)],
         ];

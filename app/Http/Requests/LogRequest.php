@@ -8,6 +8,7 @@ use App\Models\ClientId;
 use App\Models\Roast;
 use App\Words\Voice;
 use Carbon\CarbonImmutable;
+use Diatherm\Measure\Fields;
 use Diatherm\Measure\Message;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -40,7 +41,7 @@ abstract class LogRequest extends FormRequest
     protected function timeRules(): array
     {
         return [
-            'bail', 'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', 'date',
+            'bail', 'required', 'string', 'max:40', 'regex:'.Fields::MOMENT, 'date',
             'before_or_equal:'.CarbonImmutable::now()->addMinutes(self::CLOCK_SLACK_MINUTES)->toAtomString(),
             'after:'.CarbonImmutable::now()->subDays(self::OLDEST_DAYS)->toAtomString(),
         ];

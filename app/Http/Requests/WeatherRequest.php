@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Weather\WeatherService;
 use App\Words\Voice;
 use Carbon\CarbonImmutable;
+use Diatherm\Measure\Fields;
 use Diatherm\Measure\Message;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -16,7 +17,7 @@ final class WeatherRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $time = ['bail', 'required', 'string', 'max:40', 'regex:/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,6})?)?(Z|[+-]\d\d:?\d\d)$/D', 'date'];
+        $time = ['bail', 'required', 'string', 'max:40', 'regex:'.Fields::MOMENT, 'date'];
 
         return [
             'latitude' => ['bail', 'required', new Finite(-66.0, 66.0, Message::of('weather.latitude'))],

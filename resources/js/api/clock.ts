@@ -19,7 +19,11 @@ function remembered(): string | null {
   }
 }
 
-/** @param date as in the answer's header; @param asked when the question left, and came when the header was here, by this device's clock, ms */
+/**
+ * @param date as in the answer's header
+ * @param asked when the question left, by this device's clock, ms
+ * @param came when the header was here, by the same
+ */
 export function heardFromServer(date: string | null, asked: number, came = Date.now()): void {
   const there = date === null ? NaN : Date.parse(date);
   if (Number.isNaN(there)) return;

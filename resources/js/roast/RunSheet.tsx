@@ -73,7 +73,8 @@ export function RunSheet({ roast }: { roast: Roast }) {
               {newDay && <h2 className="label pt-3 pb-1 first-letter:uppercase">{day(entry.at, now)}</h2>}
               <div
                 className={clsx(
-                  'grid grid-cols-[var(--hour)_4px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-hair py-1 md:grid-cols-[var(--hour)_4px_minmax(0,17rem)_minmax(0,1fr)_6rem_auto]',
+                  'grid grid-cols-[var(--hour)_4px_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-hair py-1',
+                  'md:grid-cols-[var(--hour)_4px_minmax(0,17rem)_minmax(0,1fr)_6rem_auto]',
                   entry.done && 'text-soft',
                 )}
               >

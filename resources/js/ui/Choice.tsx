@@ -37,7 +37,7 @@ export function Choice({
           </ListboxButton>
           <ListboxOptions
             anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-            className="z-30 max-h-80 w-[max(var(--button-width),15rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] focus:outline-none"
+            className="laid-over max-h-80 w-[max(var(--button-width),15rem)] overflow-auto py-1 focus:outline-none"
           >
             {options.map((option) => (
               <ListboxOption

@@ -1,4 +1,5 @@
 import { Radio, RadioGroup } from '@headlessui/react';
+import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
 type Option<T extends string> = { id: T; name: ReactNode; note?: ReactNode; spoken?: string };
@@ -27,7 +28,12 @@ export function Segments<T extends string>({
           key={option.id}
           value={option.id}
           aria-label={option.spoken}
-          className={`flex min-h-11 ${tight ? 'min-w-11 items-center px-1.5' : 'px-3'} cursor-pointer justify-center rounded-lg ${inline ? 'items-baseline gap-2 py-2.5' : 'flex-col py-1'} border-[1.5px] border-hair bg-raised font-semibold data-[checked]:border-ink data-[checked]:bg-ink data-[checked]:text-paper`}
+          className={clsx(
+            'flex min-h-11 cursor-pointer justify-center rounded-lg border-[1.5px] border-hair bg-raised font-semibold',
+            'data-[checked]:border-ink data-[checked]:bg-ink data-[checked]:text-paper',
+            tight ? 'min-w-11 items-center px-1.5' : 'px-3',
+            inline ? 'items-baseline gap-2 py-2.5' : 'flex-col py-1',
+          )}
         >
           <span>{option.name}</span>
           {option.note !== undefined && (

@@ -27,10 +27,7 @@ export function Why({
       >
         {children}
       </PopoverButton>
-      <PopoverPanel
-        anchor={{ to: 'bottom start', gap: 8, padding: 12 }}
-        className="z-30 w-[min(23rem,calc(100vw-24px))] rounded-lg border-[1.5px] border-ink bg-raised p-4 shadow-[0_6px_24px_rgb(0_0_0/0.18)]"
-      >
+      <PopoverPanel anchor={{ to: 'bottom start', gap: 8, padding: 12 }} className="laid-over w-[min(23rem,calc(100vw-24px))] p-4">
         <p>
           <Said>{working.rule}</Said>
         </p>

@@ -39,7 +39,7 @@ export function CutChoice({
           />
           <ComboboxOptions
             anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-            className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible"
+            className="laid-over max-h-96 w-[max(var(--input-width),16rem)] overflow-auto py-1 empty:invisible"
           >
             {found.map((cut, i) => (
               <ComboboxOption key={cut.id} value={cut} className="cursor-pointer px-3 data-[focus]:bg-paper data-[selected]:font-bold">

@@ -175,7 +175,7 @@ function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: stri
             <ComboboxInput {...control} className="field" displayValue={() => query} onChange={(event) => setQuery(event.target.value)} />
             <ComboboxOptions
               anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-              className="z-30 max-h-96 w-[max(var(--input-width),16rem)] overflow-auto rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)] empty:invisible"
+              className="laid-over max-h-96 w-[max(var(--input-width),16rem)] overflow-auto py-1 empty:invisible"
             >
               {[
                 ...found,

@@ -16,10 +16,7 @@ export function StepMenu({ stages, index, onChange }: { stages: DraftStage[]; in
       <MenuButton className="text-push justify-self-start">
         {stages.length > 1 ? `Stage ${index + 1}: before, again, move…` : 'Another step before it…'}
       </MenuButton>
-      <MenuItems
-        anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-        className="z-30 min-w-52 rounded-lg border-[1.5px] border-ink bg-raised py-1 shadow-[0_6px_24px_rgb(0_0_0/0.18)]"
-      >
+      <MenuItems anchor={{ to: 'bottom start', gap: 4, padding: 8 }} className="laid-over min-w-52 py-1">
         {acts.map((act) => (
           <MenuItem key={act.name}>
             <button
