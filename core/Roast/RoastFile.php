@@ -31,6 +31,11 @@ final class RoastFile
 
     public const MOST_BYTES = 262_144;
 
+    /** Lean meat begins to freeze there. Source: ASHRAE Handbook—Refrigeration, "Thermal Properties of Foods", table 3, from memory. */
+    private const FREEZES_C = -1.0;
+
+    private const COLDEST_FREEZER_C = -40.0;
+
     private const MOST_DISHES = 12;
 
     private const MOST_SIDES = 12;
@@ -336,7 +341,10 @@ final class RoastFile
                 );
             }
         }
-        $start = $fields->number('start_c', 'start_temperature', -1.0, 40.0, Unit::Celsius, 5.0);
+        $start = $fields->number('start_c', 'start_temperature', self::COLDEST_FREEZER_C, 40.0, Unit::Celsius, 5.0);
+        if ($start < self::FREEZES_C) {
+            $fields->refuse('start_c', Message::of('roast_file.thaw_it_first', least: Quantity::celsius(self::FREEZES_C)));
+        }
         [$taste, $target] = self::target($fields, $cut);
         $coast = $fields->has('coast') ? $fields->truth('coast', 'wish_to_pull_early', true) : null;
         if ($version === self::FIRST_VERSION && $coast === true) {

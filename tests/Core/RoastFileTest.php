@@ -61,6 +61,8 @@ it('refuses nonsense at its field', function (string $path, array $file) {
     'mass in grams' => ['dishes.0.mass_kg', Samples::file(['mass_kg' => 3000])],
     'thickness in millimetres' => ['dishes.0.thickness_cm', Samples::file(['thickness_cm' => 45])],
     'girth of a finger' => ['dishes.0.girth_cm', Samples::file(['thickness_cm' => 10, 'girth_cm' => 4])],
+    'frozen start' => ['dishes.0.start_c', Samples::file(['start_c' => -1.1])],
+    'a freezer of its own kind' => ['dishes.0.start_c', Samples::file(['start_c' => -273])],
     'boiling start' => ['dishes.0.start_c', Samples::file(['start_c' => 99])],
     'target in °F' => ['dishes.0.target_c', Samples::file(['taste' => null, 'target_c' => 145])],
     'taste of another cut' => ['dishes.0.taste', Samples::file(['taste' => 'flaking'])],
@@ -99,6 +101,11 @@ it('refuses an hour that has passed only when asked to plan', function () {
     $now = new DateTimeImmutable('2031-10-04T17:00:00Z');
     expect(array_keys(refusal(Samples::file(), $now)))->toBe(['serve_at'])->and(refusal(Samples::file()))->toBe([]);
 });
+
+it('says of what is frozen that it is thawed first, and of nothing else', function (float $start, bool $isFrozen) {
+    $said = array_map(fn ($message): string => $message->id, refusal(Samples::file(['start_c' => $start]))['dishes.0.start_c'] ?? []);
+    expect($said)->toBe($isFrozen ? ['roast_file.thaw_it_first'] : []);
+})->with([[-40, true], [-18, true], [-1.01, true], [-1, false], [0, false], [5, false], [40, false]]);
 
 it('answers all that is wrong at once', function () {
     expect(
