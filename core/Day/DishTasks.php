@@ -32,6 +32,9 @@ final class DishTasks
     /** A chore comes round no more often than this in one step. */
     private const MOST_TURNS = 60;
 
+    /** Nobody warms a box for what is carved so soon after it was last hot. Common practice. */
+    private const SOON_CARVED_MINUTES = 10.0;
+
     /** It is wrapped before it is too cold to be held. */
     private const BEFORE_COLD_MINUTES = 5.0;
 
@@ -279,7 +282,7 @@ final class DishTasks
                 least_rest: Quantity::minutes($dish->leastRestMinutes()),
                 wrap: $dish->lastStage()->wrap->value ?? 'none',
             );
-        if (! $dish->cut->isPerishable() || $minutes <= $hot || $hot <= 0.0) {
+        if (! $dish->cut->isPerishable() || $minutes <= $hot + self::SOON_CARVED_MINUTES || $hot <= 0.0) {
             $clock = $dish->cut->isPerishable()
                 && $hot <= 0.0
                 && $minutes > self::LONG_REST_MINUTES

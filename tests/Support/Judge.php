@@ -185,8 +185,16 @@ final class Judge
                 $plan->runSheet->entries,
                 fn (Entry $entry): bool => $entry->id->isOfFire($fire->stove->equipment->kind->id, 'light'),
             );
-            if ($fire->lent->from !== null && ($fire->lent->topUpKg > 0.5 * $fire->run->startKg || ($fire->lent->topUpKg <= 0.0 && $lights !== []))) {
-                $faults[] = 'lights new coals where there are some';
+            foreach ($plan->fires as $other) {
+                $lender = $other->plan;
+                // What the lender is left with at the slow end of its work is there for sure, and most of it is of use.
+                $lies = $lender->stove->equipment->kind->short === $fire->lent->from ? 0.5 * $lender->run->leftKg : 0.0;
+                if ($lies > 0.0 && $fire->lent->topUpKg + $lies > $fire->run->startKg) {
+                    $faults[] = 'lights new coals where there are some';
+                }
+            }
+            if ($fire->lent->from !== null && $fire->lent->topUpKg <= 0.0 && $lights !== []) {
+                $faults[] = 'lights coals where it wants none';
             }
             if ($fire->stove->fuel !== null && ! $fire->stove->fuel->isWood()) {
                 foreach ($plan->runSheet->entries as $entry) {
