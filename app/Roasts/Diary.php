@@ -128,36 +128,40 @@ final class Diary
     }
 
     /**
-     * The settings that a kind of cooker was last given by hand in this roast, when, and for what temperature; null for none.
+     * How a fire was last set by hand in this roast, when, on what kind of cooker its food was then, and for what temperature; null for none.
      *
+     * @param  string  $fire  the kind of cooker that it is planned for
      * @param  CarbonImmutable|null  $by  at that moment; null for now
-     * @return array{settings: array<string, float>, at: CarbonImmutable, celsius: float}|null
+     * @return array{settings: array<string, float>, at: CarbonImmutable, kind: string|null, celsius: float}|null
      */
-    public function lastSet(string $kind, ?CarbonImmutable $by = null): ?array
+    public function lastSet(string $fire, ?CarbonImmutable $by = null): ?array
     {
         $event = $this->stored->events->last(
             fn (Event $event): bool => $event->kind === EventKind::Set && $event->dish !== null && (
                 $by === null || $event->at <= $by
-            ) && $this->cookerAt($event->dish, $event->at) === $kind,
+            ) && $this->fireAt($event->dish, $event->at) === $fire,
         );
 
         return $event === null || $event->settings === null
             ? null
-            : ['settings' => array_map(floatval(...), $event->settings), 'at' => $event->at, 'celsius' => (float) $event->celsius];
+            : [
+                'settings' => array_map(floatval(...), $event->settings),
+                'at' => $event->at,
+                'kind' => $this->cookerAt((int) $event->dish, $event->at),
+                'celsius' => (float) $event->celsius,
+            ];
     }
 
     /**
      * @param  bool  $fresh  whether an open fire is given as it would be if it were made up at that moment
-     * @return list<array{float, float}> minutes from now and °C, as a kind of cooker was read
+     * @param  string  $fire  the kind of cooker that it is planned for
+     * @return list<array{float, float}> minutes from now and °C, as the cooker was read
      */
-    public function cookerReadings(string $kind, bool $fresh = false): array
+    public function cookerReadings(string $fire, bool $fresh = false): array
     {
         $readings = [];
         foreach ($this->readings as $reading) {
-            if ($reading->place === ReadingPlace::Cooker && $this->cookerAt(
-                $reading->dish,
-                $reading->at,
-            ) === $kind && ! $this->isOdd($reading)) {
+            if ($reading->place === ReadingPlace::Cooker && $this->fireAt($reading->dish, $reading->at) === $fire && ! $this->isOdd($reading)) {
                 $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $fresh ? $this->fresh($reading) : $reading->celsius];
             }
         }
@@ -241,9 +245,9 @@ final class Diary
     private function withCorrection(array $readings, int $dish, \Closure $since): array
     {
         $kind = $this->cookerAt($dish, $this->now);
-        $set = $kind === null ? null : $this->lastSet($kind);
+        $set = $kind === null ? null : $this->lastSet($this->roast->fireOf($kind));
         $last = $readings[count($readings) - 1] ?? null;
-        if ($set === null || $last === null || $since($set['at']) < $last[0]) {
+        if ($set === null || $set['kind'] !== $kind || $last === null || $since($set['at']) < $last[0]) {
             return $readings;
         }
         $at = $since($set['at']);
@@ -326,6 +330,14 @@ final class Diary
         }
 
         return ($stages[$current] ?? $stages[0])->cooker->id;
+    }
+
+    /** The kind of cooker by whose fire the dish is cooked then. */
+    private function fireAt(int $dish, CarbonImmutable $at): ?string
+    {
+        $kind = $this->cookerAt($dish, $at);
+
+        return $kind === null ? null : $this->roast->fireOf($kind);
     }
 
     /** @return list<string> */

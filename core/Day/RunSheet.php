@@ -11,6 +11,7 @@ use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
 use Diatherm\Roast\Stage;
 use Diatherm\Tending\FirePlan;
+use Diatherm\Tending\FireUse;
 
 /** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
 final readonly class RunSheet
@@ -58,7 +59,9 @@ final readonly class RunSheet
         $lit = [];
         $byKind = [];
         foreach ($fires as $fire) {
-            $byKind[$fire->stove->equipment->kind->id] = $fire;
+            foreach ($fire->use->kinds as $kind) {
+                $byKind[$kind] = $fire;
+            }
         }
         // A cooker that is lit for the first dish needs no second match.
         $order = array_keys($onTimes);
@@ -68,7 +71,7 @@ final readonly class RunSheet
             $made = $progress[$i] ?? new Progress;
             $timing = $timings[$i];
             $on = $onTimes[$i];
-            $cooker = $forecast->dish->stages[0]->cooker->id;
+            $cooker = $roast->fireOf($forecast->dish->stages[0]->cooker->id);
             $served = Timing::after($hours->at($forecast->dish->course), -$finishing->dishes[$i]);
             $hot = isset($lit[$cooker]) || self::standsReady($byKind[$cooker] ?? null, $i);
             array_push(
@@ -92,17 +95,16 @@ final readonly class RunSheet
             $earliest = max($earliest, $promise);
         }
         foreach ($fires as $fire) {
-            $kind = $fire->stove->equipment->kind->id;
             $off = array_map(
-                fn (int $i): float => self::offMinutes($forecasts[$i], $timings[$i], $kind)
+                fn (int $i): float => self::offMinutes($forecasts[$i], $timings[$i], $fire->use)
                     + ($onTimes[$i]->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0,
                 $fire->use->dishes,
             );
             $burning = array_filter(
                 $fire->use->dishes,
-                fn (int $i): bool => ! self::hasLeft($forecasts[$i]->dish, $kind, $progress[$i] ?? new Progress),
+                fn (int $i): bool => ! self::hasLeft($forecasts[$i]->dish, $fire->use, $progress[$i] ?? new Progress),
             );
-            $on = array_filter($sides, fn (SideTimes $side): bool => $side->cooker === $kind);
+            $on = array_filter($sides, fn (SideTimes $side): bool => $side->cooker !== null && $fire->use->serves($side->cooker));
             foreach ($on as $side) {
                 $off[] = ($side->offAt->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0;
             }
@@ -161,9 +163,9 @@ final readonly class RunSheet
     }
 
     /** Whether a dish is off a cooker for good, by what was logged. */
-    private static function hasLeft(Dish $dish, string $cooker, Progress $made): bool
+    private static function hasLeft(Dish $dish, FireUse $fire, Progress $made): bool
     {
-        $on = array_keys(array_filter($dish->stages, fn (Stage $stage): bool => $stage->cooker->id === $cooker));
+        $on = array_keys(array_filter($dish->stages, fn (Stage $stage): bool => $fire->serves($stage->cooker->id)));
         $begun = array_keys($made->stageStarts);
 
         return $made->pulledAt !== null || ($begun !== [] && $on !== [] && max($begun) > max($on));
@@ -176,12 +178,12 @@ final readonly class RunSheet
     }
 
     /** When a dish is likely to leave a cooker for good, minutes after it went on. */
-    private static function offMinutes(Forecast $forecast, Timing $timing, string $cooker): float
+    private static function offMinutes(Forecast $forecast, Timing $timing, FireUse $fire): float
     {
         $pace = $timing->pull->likely / max(0.01, $forecast->cookMinutes->likely);
         $off = $timing->pull->likely;
         foreach ($forecast->dish->stages as $i => $stage) {
-            if ($stage->cooker->id === $cooker) {
+            if ($fire->serves($stage->cooker->id)) {
                 $off = isset($forecast->stageStartMinutes[$i + 1]) ? $pace * $forecast->stageStartMinutes[$i + 1] : $timing->pull->likely;
             }
         }

@@ -70,6 +70,15 @@ final readonly class PlaceClash
                 }
             }
         }
+        foreach ($spans as $first) {
+            foreach ($spans as $between) {
+                foreach ($spans as $last) {
+                    if (self::comesBetween($roast, $first, $between, $last)) {
+                        $clashes[CookerShed::kind($first->cooker)->body.'.between'] ??= self::between($roast, $first, $between, $last);
+                    }
+                }
+            }
+        }
         foreach ($sides as $number => $side) {
             $clashes["side.$number"] = self::side($roast, $number, $side, $spans);
         }
@@ -97,6 +106,35 @@ final readonly class PlaceClash
         return new self(CookerShed::kind($first->cooker)->body, [$first->dish, $second->dish], null, $first->cooker === $second->cooker
             ? Message::of('place.heat', ...$what)
             : Message::of('place.two_ways', ...$what, another: self::named($roast, $second->cooker)));
+    }
+
+    /** One cooker is used one way, then another, then the first again, and its fires are not planned as one. */
+    private static function comesBetween(Roast $roast, HeatSpan $first, HeatSpan $between, HeatSpan $last): bool
+    {
+        return $first->cooker === $last->cooker
+            && $first->cooker !== $between->cooker
+            && $roast->fireOf($first->cooker) !== $roast->fireOf($between->cooker)
+            && $roast->isOneCooker($first->cooker, $between->cooker)
+            && $between->until > $between->from
+            && $first->meetsMinutes($between->from, $between->until) <= self::TELLING_MINUTES
+            && $last->meetsMinutes($between->from, $between->until) <= self::TELLING_MINUTES
+            && $first->from < $between->from
+            && $between->from < $last->from;
+    }
+
+    private static function between(Roast $roast, HeatSpan $first, HeatSpan $between, HeatSpan $last): self
+    {
+        $dishes = array_values(array_unique([$first->dish, $between->dish, $last->dish]));
+
+        return new self(CookerShed::kind($first->cooker)->body, $dishes, null, Message::of(
+            'place.in_between',
+            cooker: self::named($roast, $first->cooker),
+            another: self::named($roast, $between->cooker),
+            between: $roast->dishes[$between->dish]->name,
+            last: $roast->dishes[$last->dish]->name,
+            heat: Quantity::celsius($last->celsius),
+            from: $between->until,
+        ));
     }
 
     /**

@@ -115,6 +115,31 @@ final readonly class Roast
         return ! $isNamedApart && CookerShed::kind($kind)->body === CookerShed::kind($other)->body;
     }
 
+    /**
+     * The kind whose fire a stage on that kind is cooked by. Food that goes over a cooker's fire, beside it and over it again, in whatever
+     * order, has one fire at one side of it: the food is moved, and the fire stays. Common practice. Otherwise it is that kind's own.
+     */
+    public function fireOf(string $kind): string
+    {
+        $cooker = CookerShed::kind($kind);
+        if (! $cooker->overFire || ! $this->isOneCooker($kind, $cooker->body)) {
+            return $kind;
+        }
+        foreach ($this->dishes as $dish) {
+            $moves = [];
+            foreach ($dish->stages as $stage) {
+                if (in_array($stage->cooker->id, [$kind, $cooker->body], true) && $stage->cooker->id !== end($moves)) {
+                    $moves[] = $stage->cooker->id;
+                }
+            }
+            if (count($moves) > 2) {
+                return $cooker->body;
+            }
+        }
+
+        return $kind;
+    }
+
     /** When a course is on the table: the first at the serving hour. */
     public function tableAt(int $course): \DateTimeImmutable
     {

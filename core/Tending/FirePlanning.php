@@ -59,7 +59,7 @@ final class FirePlanning
     {
         $plans = [];
         $onMinutes = array_map(fn (\DateTimeImmutable $on): float => $on->getTimestamp() / 60.0, $ons);
-        $all = self::heats($forecasts, $onMinutes, $besides);
+        $all = self::heats($roast, $forecasts, $onMinutes, $besides);
         $kinds = array_values(array_filter(array_keys($all), Equipment::has(...)));
         // What a fire takes over was burning before it, whichever dish comes first on the ticket.
         $inTime = $kinds;
@@ -80,7 +80,8 @@ final class FirePlanning
     private static function one(string $kind, Roast $roast, array $forecasts, array $all, array $yard, array $before): FirePlan
     {
         $heats = $all[$kind];
-        $wish = $roast->fires[$kind] ?? new FireWish($kind);
+        $served = self::kindsOf($kind, $roast);
+        $wish = $roast->fires[$kind] ?? new FireWish($kind, fuel: self::fuelWished($served, $roast));
         $own = OwnCooker::wished($wish->own, $kind, $yard);
         $equipment = $own->equipment ?? Equipment::of($kind);
         [$first, $dish] = [$heats[0]->fromMinutes, $heats[0]->dish];
@@ -101,14 +102,15 @@ final class FirePlanning
             array_values(array_unique(array_map(fn (HeatWanted $heat): int => $heat->dish, $heats))),
             $roast->serveAt->setTimestamp((int) round(60.0 * $first)),
             $standsC === null
-                ? self::firstOn($forecasts[$dish]->dish, $kind)->preheatMinutes
+                ? self::firstOn($forecasts[$dish]->dish, $served)->preheatMinutes
                 : min(
                     max(0.0, $first - self::freeMinutes($lender, $all)),
                     Settling::between($stove->curve, $stove->weather, $standsC, $heats[0]->celsius)?->doneMinutes() ?? 0.0,
                 ),
             max($ends) - $first + self::IN_HAND_MINUTES,
-            $forecasts[$dish]->dish->stages[0]->cooker->id === $kind,
+            in_array($forecasts[$dish]->dish->stages[0]->cooker->id, $served, true),
             $buried,
+            $served,
         );
         $run = FireSimulation::run($stove, $steps, -$use->preheatMinutes, $use->untilMinutes, $standsC);
 
@@ -231,16 +233,47 @@ final class FirePlanning
         return $steps;
     }
 
-    /** The cooker as the dish first meets it. */
-    private static function firstOn(Dish $dish, string $kind): Cooker
+    /**
+     * The cooker as the dish first meets it.
+     *
+     * @param  non-empty-list<string>  $kinds
+     */
+    private static function firstOn(Dish $dish, array $kinds): Cooker
     {
         foreach ($dish->stages as $stage) {
-            if ($stage->cooker->id === $kind) {
+            if (in_array($stage->cooker->id, $kinds, true)) {
                 return $stage->cooker;
             }
         }
 
-        throw OutOfRange::unknown('cooker', $kind);
+        throw OutOfRange::unknown('cooker', $kinds[0]);
+    }
+
+    /** @return non-empty-list<string> the kinds that a fire serves, its own first */
+    private static function kindsOf(string $fire, Roast $roast): array
+    {
+        $kinds = [$fire];
+        foreach ($roast->dishes as $dish) {
+            foreach ($dish->stages as $stage) {
+                if (! in_array($stage->cooker->id, $kinds, true) && $roast->fireOf($stage->cooker->id) === $fire) {
+                    $kinds[] = $stage->cooker->id;
+                }
+            }
+        }
+
+        return $kinds;
+    }
+
+    /** @param  non-empty-list<string>  $kinds */
+    private static function fuelWished(array $kinds, Roast $roast): ?string
+    {
+        foreach ($kinds as $kind) {
+            if (isset($roast->fires[$kind]->fuel)) {
+                return $roast->fires[$kind]->fuel;
+            }
+        }
+
+        return null;
     }
 
     private static function around(float $celsius, Stove $stove): Spread
@@ -284,7 +317,7 @@ final class FirePlanning
      * @param  array<string, list<HeatWanted>>  $besides  on a cooker that a dish was on: what it is lit for stays the dish
      * @return array<string, non-empty-list<HeatWanted>>
      */
-    private static function heats(array $forecasts, array $onMinutes, array $besides): array
+    private static function heats(Roast $roast, array $forecasts, array $onMinutes, array $besides): array
     {
         $heats = [];
         foreach ($forecasts as $i => $forecast) {
@@ -293,7 +326,7 @@ final class FirePlanning
                 if (! $stage->cooker->isRest()) {
                     $from = $onMinutes[$i] + $forecast->stageStartMinutes[$j];
                     $ends = $forecast->stageStartMinutes[$j + 1] ?? $forecast->cookMinutes->likely;
-                    $heats[$stage->cooker->id][] = new HeatWanted(
+                    $heats[$roast->fireOf($stage->cooker->id)][] = new HeatWanted(
                         $from,
                         $onMinutes[$i] + $ends * $slow,
                         $onMinutes[$i] + $ends,
@@ -303,8 +336,13 @@ final class FirePlanning
                 }
             }
         }
+        $alsoAt = [];
+        foreach ($besides as $kind => $list) {
+            $fire = $roast->fireOf($kind);
+            $alsoAt[$fire] = [...$alsoAt[$fire] ?? [], ...$list];
+        }
         foreach ($heats as $kind => $list) {
-            $list = [...$list, ...$besides[$kind] ?? []];
+            $list = [...$list, ...$alsoAt[$kind] ?? []];
             usort($list, fn (HeatWanted $a, HeatWanted $b): int => $a->fromMinutes <=> $b->fromMinutes);
             $heats[$kind] = $list;
         }

@@ -13,6 +13,7 @@ final readonly class FireUse
      * @param  \DateTimeImmutable  $startsAt  minute 0
      * @param  float  $preheatMinutes  before minute 0
      * @param  bool  $first  whether that dish begins on it, and does not come to it from another cooker
+     * @param  non-empty-list<string>  $kinds  of cooker that its dishes find it under: one, or what is beside its fire and what is over it
      */
     public function __construct(
         public int $dish,
@@ -22,6 +23,12 @@ final readonly class FireUse
         public float $untilMinutes,
         public bool $first,
         public bool $buried,
+        public array $kinds,
     ) {
+    }
+
+    public function serves(string $kind): bool
+    {
+        return in_array($kind, $this->kinds, true);
     }
 }

@@ -860,6 +860,75 @@ it('lights one cooker once for two dishes, or says that both want it at once', f
     ['kettle', 150, 'kettle-direct', 220], ['gas', 150, 'gas-direct', 220], ['oven', 150, 'oven-grill', 220], ['gas', 150, 'grill-rotisserie', 190], ['pellet', 130, 'griddle', 200],
 ]);
 
+/** @return list<array<string, mixed>> steps over and beside one cooker's fire, each till it is time for the next; the last to the pull */
+function moved(string $body, string $order): array
+{
+    $stages = [];
+    foreach ($letters = str_split($order) as $i => $letter) {
+        $stages[] = ($letter === 'r' ? ['cooker' => 'rest'] : ['cooker' => $letter === 'o' ? "$body-direct" : $body, 'cooker_c' => $letter === 'o' ? 230 : 160])
+            + ($i === count($letters) - 1 ? ['pull' => true] : ['minutes' => $letter === 'b' ? 12 : 5]);
+    }
+
+    return $stages;
+}
+
+// Common practice: coals at one side, or one burner off, and the food goes over them, beside them and over them again.
+it('has one fire at one side for what goes over it, beside it and back', function (string $body, string $order, string $wished) {
+    $legs = ['cut' => 'chicken-legs', 'mass_kg' => 0.3, 'pieces' => 8, 'start_c' => 5, 'taste' => null, 'target_c' => 79, 'stages' => moved($body, $order)];
+    $fuel = $body === 'kettle' ? ['fires' => [['cooker' => $wished, 'fuel' => 'lump']]] : [];
+    $plan = Plan::of(Samples::roast($legs, $fuel), new DateTimeImmutable(DAWN));
+    $fire = $plan->fires[0]->plan;
+    $sheet = entriesById($plan);
+    $heats = array_values(array_map(fn (array $stage): int => $stage['cooker_c'], array_filter($legs['stages'], fn (array $stage): bool => $stage['cooker'] !== 'rest')));
+    $changes = array_values(array_filter($heats, fn (int $celsius, int $i): bool => $i === 0 || $celsius !== $heats[$i - 1], ARRAY_FILTER_USE_BOTH));
+    expect($plan->fires)->toHaveCount(1)->and($plan->places)->toBe([])
+        ->and($fire->stove->equipment->kind->id)->toBe($body)->and($fire->use->kinds)->toEqualCanonicalizing([$body, "$body-direct"])
+        ->and($fire->use->first)->toBeTrue()->and($fire->lent->from)->toBeNull()
+        ->and($fire->stove->fuel?->id)->toBe($body === 'kettle' ? 'lump' : null)
+        ->and(array_map(fn ($step): int => (int) $step->targetC, $fire->steps))->toBe($changes)
+        ->and(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light))->toHaveCount(1);
+    // It is turned up or down about as the food is moved.
+    $moves = array_map(fn (Entry $entry): int => $entry->at->getTimestamp(), array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Stage));
+    foreach (array_keys(array_slice($fire->steps, 1)) as $i) {
+        $at = $sheet["fire.$body.step.$i"]->at->getTimestamp();
+        expect(min(array_map(fn (int $move): int => abs($move - $at), $moves)))->toBeLessThanOrEqual(300, "$order, step $i");
+    }
+    // On its way nothing of it is due twice, and once it is carved nothing is due at all.
+    $on = $sheet['d0.on']->at;
+    $later = Plan::of($plan->roast, $on->modify('+7 minutes'), [0 => new Progress(onAt: $on, stageStarts: [1 => $on->modify('+6 minutes')])]);
+    expect(array_filter($later->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Light && ! $entry->done))->toBe([])
+        ->and(entriesById($later))->toHaveKey("fire.$body.step.0");
+})->with([
+    ['kettle', 'obo', 'kettle'], ['kettle', 'obo', 'kettle-direct'], ['kettle', 'bob', 'kettle-direct'], ['kettle', 'obro', 'kettle'], ['kettle', 'obob', 'kettle'],
+    ['gas', 'obo', 'gas'], ['gas', 'bob', 'gas'], ['gas', 'obrob', 'gas'],
+]);
+
+it('has two fires for what two cookers share, and takes over what goes from the one to the other but once', function () {
+    $legs = fn (string $order, array $stages = []): array => ['cut' => 'chicken-legs', 'mass_kg' => 0.3, 'pieces' => 8, 'start_c' => 5, 'taste' => null, 'target_c' => 79, 'stages' => $stages ?: moved('kettle', $order)];
+    foreach (['ob', 'bo', 'bro'] as $order) {
+        $plan = Plan::of(Samples::roast($legs($order)), new DateTimeImmutable(DAWN));
+        expect($plan->fires)->toHaveCount(2)->and($plan->fires[1]->plan->lent->isSame)->toBeTrue();
+    }
+    $named = [['cooker' => 'kettle', 'own' => 'Large one'], ['cooker' => 'kettle-direct', 'own' => 'Small one']];
+    expect(Samples::roast($legs('obo'), ['fires' => $named])->fireOf('kettle-direct'))->toBe('kettle-direct')
+        ->and(Samples::roast($legs('obo'))->fireOf('kettle-direct'))->toBe('kettle')
+        ->and(Samples::roast($legs('obo'))->fireOf('gas'))->toBe('gas');
+});
+
+it('says of a cooker that it is one, where another use of it comes in between', function (string $one, int $oneC, string $other, int $otherC) {
+    $dish = fn (string $cut, float $kg, int $course, string $cooker, int $celsius): array => [
+        'cut' => $cut, 'mass_kg' => $kg, 'start_c' => 5, 'course' => $course, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]],
+    ];
+    $plan = fn (string $last): Plan => Plan::of(RoastFile::read(['course_minutes' => 50, 'dishes' => [
+        $dish('pork-loin', 1.2, 1, $one, $oneC), $dish('chicken-breast', 0.2, 2, $other, $otherC), $dish('salmon-side', 1.0, 3, $last, max($oneC, 140)),
+    ]] + Samples::file()), new DateTimeImmutable(DAWN));
+    $told = array_values(array_filter($plan($one)->places, fn (PlaceClash $clash): bool => $clash->words->id === 'place.in_between'));
+    expect($told)->toHaveCount(1)->and($told[0]->dishes)->toBe([0, 1, 2])
+        ->and(array_filter($plan($one === 'oven' ? 'pellet' : 'oven')->places, fn (PlaceClash $clash): bool => $clash->words->id === 'place.in_between'))->toBe([]);
+})->with([
+    ['kettle', 150, 'kettle-direct', 220], ['gas', 150, 'gas-direct', 220], ['oven', 150, 'oven-grill', 220], ['pellet', 130, 'griddle', 200],
+]);
+
 it('burns down what lies an hour under a closed lid, and lays more on it', function () {
     $more = [];
     foreach ([20, 40, 65] as $rest) {

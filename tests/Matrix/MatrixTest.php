@@ -68,7 +68,7 @@ it('meets every cut, every cooker and every chain in its sample', function () {
     foreach (Matrix::cookers() as $cooker) {
         expect($names)->toContain($cooker->id);
     }
-    foreach (['buried', 'stuffed', 'off for 5 min', 'off for 15 min', 'off for 30 min', 'smoked and roasted', 'chilled', 'low on', 'in frost', 'on the mountain', 'pulled early as asked', 'till tender', 'rolled on', 's hand'] as $chain) {
+    foreach (['buried', 'stuffed', 'off for 5 min', 'off for 15 min', 'off for 30 min', 'smoked and roasted', 'chilled', 'low on', 'in frost', 'on the mountain', 'pulled early as asked', 'till tender', 'rolled on', 's hand', 'and back'] as $chain) {
         expect($names)->toContain($chain);
     }
     $met = array_filter(Diatherm\Food\Larder::cuts(), fn ($cut): bool => preg_match('/^'.preg_quote($cut->id, '/').' /m', $names) === 1);

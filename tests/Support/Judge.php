@@ -193,6 +193,15 @@ final class Judge
                     $faults[] = 'lights new coals where there are some';
                 }
             }
+            foreach ($plan->fires as $other) {
+                $kind = $other->plan->stove->equipment->kind->id;
+                $begins = $other->plan->use->startsAt->getTimestamp();
+                $lasts = $begins < $fire->use->startsAt->getTimestamp() + 60.0 * $fire->use->untilMinutes;
+                if ($other !== $planned && $other->plan->lent->from === null && $begins >= $fire->use->startsAt->getTimestamp() && $lasts
+                    && $plan->roast->isOneCooker($fire->stove->equipment->kind->id, $kind) && $plan->places === []) {
+                    $faults[] = "lights the {$fire->stove->name} for two uses at once";
+                }
+            }
             if ($fire->lent->from !== null && $fire->lent->topUpKg <= 0.0 && $lights !== []) {
                 $faults[] = 'lights coals where it wants none';
             }

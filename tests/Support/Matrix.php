@@ -30,7 +30,7 @@ final class Matrix
     {
         return [
             ...self::single(), ...self::roastRestSear(), ...self::smokeRoast(), ...self::searChillBake(),
-            ...self::lowHot(), ...self::odd(), ...self::tough(),
+            ...self::lowHot(), ...self::odd(), ...self::tough(), ...self::overAndBeside(),
         ];
     }
 
@@ -196,6 +196,25 @@ final class Matrix
                         Larder::cut($id),
                         [['cooker' => $cooker, 'hand_s' => $seconds, 'pull' => true]],
                     );
+                }
+            }
+        }
+
+        return $files;
+    }
+
+    /** @return array<string, array<string, mixed>> over a cooker's fire, beside it and over it again, and the other way round */
+    public static function overAndBeside(): array
+    {
+        $files = [];
+        foreach (['chicken-legs', 'chicken-breast', 'duck-breast', 'beef-steak', 'beef-tri-tip', 'fish-whole', 'carrots'] as $id) {
+            foreach ([['kettle', 'kettle-direct'], ['gas', 'gas-direct'], ['pellet', 'griddle'], ['oven', 'oven-grill']] as [$beside, $over]) {
+                foreach ([[$over, $beside], [$beside, $over]] as [$first, $second]) {
+                    $files["$id on $first, on $second and back"] = self::file(Larder::cut($id), [
+                        ['cooker' => $first, 'cooker_c' => 200, 'minutes' => 4],
+                        ['cooker' => $second, 'cooker_c' => 180, 'minutes' => 6],
+                        ['cooker' => $first, 'cooker_c' => 200, 'pull' => true],
+                    ]);
                 }
             }
         }
