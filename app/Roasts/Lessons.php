@@ -41,13 +41,20 @@ final class Lessons
         return $lessons;
     }
 
-    /** @return array{Settings, CarbonImmutable|null} how it stood at a moment, and since when if by hand */
+    /**
+     * How a fire stood at a moment: as its last step had it, or as it was set by hand since.
+     *
+     * @return array{Settings, CarbonImmutable|null} and since when; null for as it was lit
+     */
     public static function setAt(Day $day, FirePlan $fire, CarbonImmutable $moment): array
     {
-        $settings = self::asLit($day, $fire);
+        $step = $fire->stepAt($moment);
+        $isFirst = $step === $fire->steps[0];
+        $settings = $isFirst ? self::asLit($day, $fire) : $step->settings;
+        $stepAt = $isFirst ? null : CarbonImmutable::instance($fire->use->startsAt)->addSeconds((int) round(60.0 * $step->fromMinutes));
         $set = $day->diary->lastSet($fire->stove->equipment->kind->id, $moment);
-        if ($set === null) {
-            return [$settings, null];
+        if ($set === null || ($stepAt !== null && $set['at'] < $stepAt)) {
+            return [$settings, $stepAt];
         }
         foreach ($fire->stove->curve->mechanism->controls() as $control) {
             $settings = $settings->withControl($control->id, $control->clamp($set['settings'][$control->id] ?? $settings->get($control->id)));

@@ -23,7 +23,6 @@ final readonly class Tending
     private function __construct(
         public FirePlan $fire,
         public Settings $settings,
-        public ?CarbonImmutable $setAt,
         public array $readings,
         public float $targetC,
         public ?Correction $correction,
@@ -52,11 +51,10 @@ final readonly class Tending
         if (! $standing->isOn($dish)) {
             return false;
         }
-        $kind = $fire->stove->equipment->kind->id;
         [$step] = $standing->step($dish);
-        $kinds = array_map(fn (Stage $stage): string => $stage->cooker->id, $standing->dish($dish)->stages);
-        $wasOn = in_array($kind, array_slice($kinds, 0, $step + 1), true);
-        $isToCome = in_array($kind, array_slice($kinds, $step), true);
+        $isIts = array_map(fn (Stage $stage): bool => $fire->use->serves($stage->cooker->id), $standing->dish($dish)->stages);
+        $wasOn = in_array(true, array_slice($isIts, 0, $step + 1), true);
+        $isToCome = in_array(true, array_slice($isIts, $step), true);
         $isLit = $standing->now->getTimestamp() >= $fire->use->startsAt->getTimestamp() + 60.0 * $fire->lightMinutes();
 
         return $isToCome && ($wasOn || $isLit);
@@ -65,19 +63,14 @@ final readonly class Tending
     private static function one(Day $day, FirePlan $fire, CarbonImmutable $now): self
     {
         $kind = $fire->stove->equipment->kind->id;
-        $minutes = ($now->getTimestamp() - $fire->use->startsAt->getTimestamp()) / 60.0;
-        $step = $fire->steps[0];
-        foreach ($fire->steps as $one) {
-            $step = $one->fromMinutes <= $minutes ? $one : $step;
-        }
-        [$settings, $setAt] = $step === $fire->steps[0] ? Lessons::setAt($day, $fire, $now) : [$step->settings, null];
+        $step = $fire->stepAt($now);
+        [$settings, $setAt] = Lessons::setAt($day, $fire, $now);
         $readings = $day->diary->cookerReadings($kind);
         $changed = $setAt === null ? INF : $setAt->diffInSeconds($now) / 60.0;
 
         return new self(
             $fire,
             $settings,
-            $setAt,
             $readings,
             $step->targetC,
             Correction::of(

@@ -44,6 +44,18 @@ final readonly class FirePlan
     ) {
     }
 
+    /** The last of its steps that has begun by a moment; the first before then. */
+    public function stepAt(\DateTimeInterface $moment): FireStep
+    {
+        $minutes = ($moment->getTimestamp() - $this->use->startsAt->getTimestamp()) / 60.0;
+        $step = $this->steps[0];
+        foreach ($this->steps as $one) {
+            $step = $one->fromMinutes <= $minutes ? $one : $step;
+        }
+
+        return $step;
+    }
+
     /** What is laid and added over the whole cook, kg as bought. */
     public function usedKg(): float
     {

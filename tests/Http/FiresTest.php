@@ -162,6 +162,56 @@ it('says the one correction worth making, takes it as an event, and the forecast
     );
 });
 
+// Whatever step of the fire it is: what was set by hand stands until the next one, and is not asked for again.
+it('keeps what was set by hand at a later heat of the same fire', function (array $stages) {
+    $roast = $this->roast(
+        ['cut' => 'chicken-legs', 'mass_kg' => 0.35, 'pieces' => 8, 'taste' => null, 'target_c' => 82, 'stages' => $stages],
+        ['serve_at' => now()->addHours(2)->toAtomString()],
+    );
+    $this->log($roast, 'on', 62)->assertOk();
+    $this->log($roast, 'stage', 50, ['stage' => 1])->assertOk();
+    foreach ([30 => 118, 20 => 116, 10 => 114, 1 => 113] as $ago => $celsius) {
+        $this->read($roast, $celsius, $ago, ['place' => 'cooker', 'sure' => true])->assertOk();
+    }
+    $before = $this->getJson("/api/roasts/{$roast->id}");
+    // Where coals are due besides, the slots are opened by hand as far as it takes.
+    $wanted = $before->json('tending.0.correction.settings') ?? ['intake_mm' => 16, 'exhaust_mm' => 16];
+    expect($before->json('tending'))->toHaveCount(1)->and($before->json('tending.0.correction.act'))->toBeIn(['set', 'fuel'])
+        ->and($before->json('tending.0.settings'))->not->toEqual($wanted);
+    $after = $this->log($roast, 'set', 0, ['settings' => $wanted, 'celsius' => $before->json('tending.0.target_c')])->assertOk();
+    expect($after->json('tending.0.settings'))->toEqual($wanted)
+        ->and($after->json('tending.0.correction.act'))->not->toBe('set');
+    $this->travel(6)->minutes();
+    expect($this->getJson("/api/roasts/{$roast->id}")->json('tending.0.settings'))->toEqual($wanted);
+})->with([
+    'a kettle, low and then hotter' => [[['cooker' => 'kettle', 'cooker_c' => 120, 'minutes' => 12], ['cooker' => 'kettle', 'cooker_c' => 170, 'pull' => true]]],
+    'gas, low and then hotter' => [[['cooker' => 'gas', 'cooker_c' => 120, 'minutes' => 12], ['cooker' => 'gas', 'cooker_c' => 170, 'pull' => true]]],
+    'over the coals, beside them and back' => [[
+        ['cooker' => 'kettle-direct', 'cooker_c' => 220, 'minutes' => 12], ['cooker' => 'kettle', 'cooker_c' => 170, 'until_core_c' => 75],
+        ['cooker' => 'kettle-direct', 'cooker_c' => 220, 'pull' => true],
+    ]],
+    'beside a burner, over it and back' => [[
+        ['cooker' => 'gas', 'cooker_c' => 160, 'minutes' => 12], ['cooker' => 'gas-direct', 'cooker_c' => 220, 'until_core_c' => 75],
+        ['cooker' => 'gas', 'cooker_c' => 160, 'pull' => true],
+    ]],
+]);
+
+it('gives a fire that was just turned up its time, and takes what was read before for no fault of it', function (string $cooker, array $since) {
+    $roast = $this->roast(
+        ['cut' => 'chicken-legs', 'mass_kg' => 0.35, 'pieces' => 8, 'taste' => null, 'target_c' => 82, 'stages' => [
+            ['cooker' => $cooker, 'cooker_c' => 120, 'minutes' => 17], ['cooker' => $cooker, 'cooker_c' => 180, 'pull' => true],
+        ]],
+        ['serve_at' => now()->addHours(2)->toAtomString()],
+    );
+    $this->log($roast, 'on', 20)->assertOk();
+    $this->log($roast, 'stage', 3, ['stage' => 1])->assertOk();
+    foreach ([15 => 119, 10 => 121, 6 => 120] + $since as $ago => $celsius) {
+        $this->read($roast, $celsius, $ago, ['place' => 'cooker', 'sure' => true])->assertOk();
+    }
+    expect($this->getJson("/api/roasts/{$roast->id}")->json('tending.0.target_c'))->toEqual(180)
+        ->and($this->getJson("/api/roasts/{$roast->id}")->json('tending.0.correction.act'))->toBeIn([null, 'wait', 'hold']);
+})->with(['kettle', 'gas', 'pellet', 'ceramic', 'oven'])->with([[[]], [[1 => 126]], [[2 => 122, 1 => 128]]]);
+
 // Minute by minute through the time that a correction is given to work, with a core that was read: the roast can be worked out throughout.
 it('goes on telling the hours after a correction', function () {
     $roast = $this->roast([], ['serve_at' => now()->addHours(2)->toAtomString()]);
