@@ -70,14 +70,8 @@ final readonly class PlaceClash
                 }
             }
         }
-        foreach ($spans as $first) {
-            foreach ($spans as $between) {
-                foreach ($spans as $last) {
-                    if (self::comesBetween($roast, $first, $between, $last)) {
-                        $clashes[CookerShed::kind($first->cooker)->body.'.between'] ??= self::between($roast, $first, $between, $last);
-                    }
-                }
-            }
+        foreach (self::byBody($spans) as $body => $its) {
+            $clashes["$body.between"] = self::between($roast, $its);
         }
         foreach ($sides as $number => $side) {
             $clashes["side.$number"] = self::side($roast, $number, $side, $spans);
@@ -108,21 +102,52 @@ final readonly class PlaceClash
             : Message::of('place.two_ways', ...$what, another: self::named($roast, $second->cooker)));
     }
 
-    /** One cooker is used one way, then another, then the first again, and its fires are not planned as one. */
-    private static function comesBetween(Roast $roast, HeatSpan $first, HeatSpan $between, HeatSpan $last): bool
+    /**
+     * @param  list<HeatSpan>  $spans
+     * @return array<string, list<HeatSpan>> in order of time, of the cookers that are used in more ways than one
+     */
+    private static function byBody(array $spans): array
     {
-        return $first->cooker === $last->cooker
-            && $first->cooker !== $between->cooker
-            && $roast->fireOf($first->cooker) !== $roast->fireOf($between->cooker)
-            && $roast->isOneCooker($first->cooker, $between->cooker)
-            && $between->until > $between->from
-            && $first->meetsMinutes($between->from, $between->until) <= self::TELLING_MINUTES
-            && $last->meetsMinutes($between->from, $between->until) <= self::TELLING_MINUTES
-            && $first->from < $between->from
-            && $between->from < $last->from;
+        $bodies = [];
+        foreach ($spans as $span) {
+            $bodies[CookerShed::kind($span->cooker)->body][] = $span;
+        }
+        $bodies = array_filter($bodies, fn (array $its): bool => count(array_unique(array_column($its, 'cooker'))) > 1);
+
+        return array_map(function (array $its): array {
+            usort($its, fn (HeatSpan $a, HeatSpan $b): int => $a->from <=> $b->from);
+
+            return $its;
+        }, $bodies);
     }
 
-    private static function between(Roast $roast, HeatSpan $first, HeatSpan $between, HeatSpan $last): self
+    /**
+     * One cooker is used one way, then another, then the first again, and its fires are not planned as one.
+     *
+     * @param  list<HeatSpan>  $spans  of one cooker, in order of time
+     */
+    private static function between(Roast $roast, array $spans): ?self
+    {
+        $apart = fn (HeatSpan $one, HeatSpan $other): bool => $roast->fireOf($one->cooker) !== $roast->fireOf($other->cooker)
+            && $roast->isOneCooker($one->cooker, $other->cooker)
+            && $one->meetsMinutes($other->from, $other->until) <= self::TELLING_MINUTES;
+        foreach ($spans as $i => $first) {
+            foreach (array_slice($spans, $i + 1, preserve_keys: true) as $j => $between) {
+                if (! $apart($first, $between)) {
+                    continue;
+                }
+                foreach (array_slice($spans, $j + 1) as $last) {
+                    if ($last->cooker === $first->cooker && $apart($between, $last)) {
+                        return self::saidBetween($roast, $first, $between, $last);
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private static function saidBetween(Roast $roast, HeatSpan $first, HeatSpan $between, HeatSpan $last): self
     {
         $dishes = array_values(array_unique([$first->dish, $between->dish, $last->dish]));
 
