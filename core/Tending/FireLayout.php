@@ -118,9 +118,15 @@ final readonly class FireLayout
             $y = max(-0.28, min(0.28, -$middle / $floor['width'])) * $floor['width'];
         }
 
+        $radius = 0.5 * $floor['length'];
+        // On a round grate it ends where the rim does.
+        [$longest, $widest] = $floor['round'] ?? false
+            ? [2.0 * sqrt($radius ** 2 - $y ** 2), 2.0 * ($radius - abs($y))]
+            : [$floor['length'], $floor['width']];
+
         return [
-            'x' => 0.0, 'y' => $y, 'length' => min($floor['length'], $along * $size->lengthM),
-            'width' => min($floor['width'], $across * $size->widthM),
+            'x' => 0.0, 'y' => $y, 'length' => min($longest, $along * $size->lengthM),
+            'width' => min($widest, $across * $size->widthM),
         ];
     }
 }

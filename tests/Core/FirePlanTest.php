@@ -860,6 +860,23 @@ it('lights one cooker once for two dishes, or says that both want it at once', f
     ['kettle', 150, 'kettle-direct', 220], ['gas', 150, 'gas-direct', 220], ['oven', 150, 'oven-grill', 220], ['gas', 150, 'grill-rotisserie', 190], ['pellet', 130, 'griddle', 200],
 ]);
 
+it('has the meat on the grate, however much of it there is and wherever the coals lie', function (string $cooker) {
+    foreach ([['chicken-legs', 0.3, [1, 4, 9, 16]], ['turkey', 9.0, [1]], ['potatoes', 0.3, [2, 12, 30]], ['beef-brisket-whole', 6.0, [1, 2]]] as [$cut, $kg, $counts]) {
+        foreach ($counts as $pieces) {
+            $plan = Plan::of(
+                Samples::roast(['cut' => $cut, 'mass_kg' => $kg, 'pieces' => $pieces, 'taste' => null, 'target_c' => 82, 'stages' => [['cooker' => $cooker, 'pull' => true]]]),
+                new DateTimeImmutable(DAWN),
+            );
+            $floor = $plan->fires[0]->plan->stove->equipment->floor() ?? throw new LogicException("$cooker has no floor.");
+            ['x' => $x, 'y' => $y, 'length' => $length, 'width' => $width] = (new FireLayout($plan->fires[0]->plan))->meat($plan->forecast(0));
+            expect($length)->toBeGreaterThan(0.02)->and($width)->toBeGreaterThan(0.02)->and(abs($y) + $width / 2)->toBeLessThanOrEqual($floor['width'] / 2 + 1e-9);
+            // Along its middle, where it is longest.
+            $half = $floor['round'] ? sqrt(($floor['length'] / 2) ** 2 - $y ** 2) : $floor['length'] / 2;
+            expect($floor['round'] ? abs($x) + $length / 2 : $length / 2)->toBeLessThanOrEqual($half + 1e-9, "$pieces of $cut");
+        }
+    }
+})->with(['kettle', 'kettle-direct', 'ceramic', 'gas', 'gas-direct', 'open-grate', 'open-spit', 'trench']);
+
 /** @return list<array<string, mixed>> steps over and beside one cooker's fire, each till it is time for the next; the last to the pull */
 function moved(string $body, string $order): array
 {
