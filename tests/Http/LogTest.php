@@ -55,6 +55,19 @@ it('keeps an impossible reading, marked', function () {
         ->and($answer->json('readings'))->toHaveCount(3);
 });
 
+// RFC 7240, 2 and 3: what was preferred was kept to, and the answer says so; the first time and when it is sent again.
+it('says of an entry that no answer is wanted to that it is logged, and that it was the kitchen that took it', function (string $what) {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 30);
+    $body = ['id' => (string) Illuminate\Support\Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString()]
+        + ($what === 'events' ? ['kind' => 'basted'] : ['place' => 'core', 'celsius' => 31]);
+    foreach ([1, 2] as $time) {
+        $answer = $this->postJson("/api/roasts/{$roast->id}/$what", $body, ['Prefer' => 'return=minimal'])->assertNoContent();
+        expect($answer->headers->get('Preference-Applied'))->toBe('return=minimal', "time $time");
+    }
+    expect($this->postJson("/api/roasts/{$roast->id}/$what", $body)->assertOk()->headers->has('Preference-Applied'))->toBeFalse();
+})->with(['events', 'readings']);
+
 // RFC 9562, 4.1 and 4.2: of every version and variant that can be written, each is kept or refused, and none breaks anything.
 it('takes ids of every version, and refuses those that are no ids of today at their field', function () {
     $roast = $this->roast();

@@ -64,6 +64,8 @@ final class LogController
         Logbook::add($roast, $log, $request->string('id')->toString(), $request->row(), $most);
 
         // Who sends many at once asks for no answer to each (RFC 7240).
-        return $request->header('Prefer') === 'return=minimal' ? new Response(status: 204) : RoastAnswer::of($roast);
+        return $request->header('Prefer') === 'return=minimal'
+            ? new Response(status: 204, headers: ['Preference-Applied' => 'return=minimal'])
+            : RoastAnswer::of($roast);
     }
 }

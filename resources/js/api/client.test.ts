@@ -204,11 +204,16 @@ describe('asking the server', () => {
     const prefers: (string | undefined)[] = [];
     vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
       prefers.push((init.headers as Record<string, string>).Prefer);
-      return Promise.resolve(path === '/api/me' ? new Response(JSON.stringify(me('one').body)) : new Response(null, { status: 204 }));
+      const done = new Response(null, { status: 204, headers: { 'Preference-Applied': 'return=minimal' } });
+      return Promise.resolve(path === '/api/me' ? new Response(JSON.stringify(me('one').body)) : done);
     });
     const body = { id: 'a', dish: 0, at: '2031-10-04T18:00:00Z', place: 'core' as const, celsius: 40 };
     await call('post', '/api/roasts/{roast}/readings', { at: { roast: 'r' }, body, quiet: true });
     expect(prefers).toEqual([undefined, 'return=minimal']);
+    // Nothing at all, and not from the kitchen: it is not logged.
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(null, { status: 204 })));
+    const again = call('post', '/api/roasts/{roast}/readings', { at: { roast: 'r' }, body, quiet: true });
+    await expect(again).rejects.toBeInstanceOf(Unreachable);
   });
 
   it('takes an empty answer for what it is', async () => {

@@ -30,6 +30,9 @@ export class Failed extends Error {
 /** Something else is there already: it has to be looked at, and sending it again changes nothing. */
 export class Conflict extends Error {}
 
+/** No answer is wanted but that it is done (RFC 7240). */
+const MINIMAL = 'return=minimal';
+
 const UNREACHED = 'The kitchen cannot be reached.';
 
 /** No answer by then is none. */
@@ -76,7 +79,7 @@ async function send<T>(
   { body, type = 'application/json', quiet = false, signal, waiting }: Sent = {},
 ): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
-  if (quiet) headers.Prefer = 'return=minimal';
+  if (quiet) headers.Prefer = MINIMAL;
   if (waiting !== undefined) headers['X-Waiting'] = String(waiting);
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
@@ -100,6 +103,8 @@ async function send<T>(
   const came = Date.now();
   const isTheKitchens = () => heardFromServer(response.headers?.get('Date') ?? null, asked, came);
   if (response.status === 204) {
+    // Anything between may say as much of itself: the kitchen says what it kept to (RFC 7240).
+    if (quiet && response.headers?.get('Preference-Applied') !== MINIMAL) throw new Unreachable(UNREACHED);
     isTheKitchens();
     return undefined as T;
   }
