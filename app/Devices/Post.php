@@ -71,7 +71,8 @@ final class Post
             }
             $changed = $changed || self::isLow($battery) !== self::isLow($row->battery);
             $row->fill([
-                'heard' => $heard, 'heard_at' => CarbonImmutable::now(), 'battery' => $battery ?? $row->battery, 'signal' => $signal ?? $row->signal,
+                'heard' => $heard, 'heard_at' => CarbonImmutable::now(),
+                'battery' => $battery ?? $row->battery, 'signal' => $signal ?? $row->signal,
             ]);
             $row->save();
             if ($roast !== null && ($counts['kept'] > 0 || $changed)) {

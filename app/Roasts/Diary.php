@@ -128,7 +128,8 @@ final class Diary
     }
 
     /**
-     * How a fire was last set by hand in this roast, when, on what kind of cooker its food was then, and for what temperature; null for none.
+     * How a fire was last set by hand in this roast, when, on what kind of cooker its food was then, and for what temperature;
+     * null for none.
      *
      * @param  string  $fire  the kind of cooker that it is planned for
      * @param  CarbonImmutable|null  $by  at that moment; null for now
@@ -161,7 +162,8 @@ final class Diary
     {
         $readings = [];
         foreach ($this->readings as $reading) {
-            if ($reading->place === ReadingPlace::Cooker && $this->fireAt($reading->dish, $reading->at) === $fire && ! $this->isOdd($reading)) {
+            $isIts = $reading->place === ReadingPlace::Cooker && $this->fireAt($reading->dish, $reading->at) === $fire;
+            if ($isIts && ! $this->isOdd($reading)) {
                 $readings[] = [-$reading->at->diffInSeconds($this->now) / 60.0, $fresh ? $this->fresh($reading) : $reading->celsius];
             }
         }

@@ -17,8 +17,8 @@ use Diatherm\Measure\Table;
  * }
  * @phpstan-type Row array{
  *     id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
- *     convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float, air_share?: float, contact_w_m2k?: int,
- *     preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool, body?: string, over_fire?: bool,
+ *     convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float,
+ *     air_share?: float, contact_w_m2k?: int, preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool, body?: string, over_fire?: bool,
  *     vessel?: VesselRow, doubt?: float,
  * }
  */

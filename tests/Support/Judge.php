@@ -49,7 +49,7 @@ final class Judge
             array_push($harms, ...self::harms($forecast, $answer['dishes'][$i]));
             array_push($faults, ...self::disorder($plan, $i, $forecast));
         }
-        array_push($faults, ...self::words($plan), ...self::notFinite($answer));
+        array_push($faults, ...self::words($plan), ...self::litTwice($plan), ...self::burnsAnother($plan), ...self::notFinite($answer));
 
         return ['refused' => null, 'harms' => $harms, 'faults' => $faults, 'plan' => $plan];
     }
@@ -179,12 +179,22 @@ final class Judge
                 $faults[] = "$wrong: $said";
             }
         }
+
+        return $faults;
+    }
+
+    /** @return list<string> what is lit beside coals that lie there, for another use of a cooker that burns, or for nothing */
+    private static function litTwice(Plan $plan): array
+    {
+        $faults = [];
         foreach ($plan->fires as $planned) {
             $fire = $planned->plan;
-            $lights = array_filter(
-                $plan->runSheet->entries,
-                fn (Entry $entry): bool => $entry->id->isOfFire($fire->stove->equipment->kind->id, 'light'),
-            );
+            $kind = $fire->stove->equipment->kind->id;
+            $beginsAt = $fire->use->startsAt->getTimestamp();
+            $isLit = array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id->isOfFire($kind, 'light')) !== [];
+            if ($fire->lent->from !== null && $fire->lent->topUpKg <= 0.0 && $isLit) {
+                $faults[] = 'lights coals where it wants none';
+            }
             foreach ($plan->fires as $other) {
                 $lender = $other->plan;
                 // What the lender is left with at the slow end of its work is there for sure, and most of it is of use.
@@ -192,24 +202,30 @@ final class Judge
                 if ($lies > 0.0 && $fire->lent->topUpKg + $lies > $fire->run->startKg) {
                     $faults[] = 'lights new coals where there are some';
                 }
-            }
-            foreach ($plan->fires as $other) {
-                $kind = $other->plan->stove->equipment->kind->id;
-                $begins = $other->plan->use->startsAt->getTimestamp();
-                $lasts = $begins < $fire->use->startsAt->getTimestamp() + 60.0 * $fire->use->untilMinutes;
-                if ($other !== $planned && $other->plan->lent->from === null && $begins >= $fire->use->startsAt->getTimestamp() && $lasts
-                    && $plan->roast->isOneCooker($fire->stove->equipment->kind->id, $kind) && $plan->places === []) {
+                $otherAt = $other->plan->use->startsAt->getTimestamp();
+                $isOneCooker = $other !== $planned && $plan->roast->isOneCooker($kind, $other->plan->stove->equipment->kind->id);
+                $isMeanwhile = $otherAt >= $beginsAt && $otherAt < $beginsAt + 60.0 * $fire->use->untilMinutes;
+                if ($isOneCooker && $isMeanwhile && $other->plan->lent->from === null && $plan->places === []) {
                     $faults[] = "lights the {$fire->stove->name} for two uses at once";
                 }
             }
-            if ($fire->lent->from !== null && $fire->lent->topUpKg <= 0.0 && $lights !== []) {
-                $faults[] = 'lights coals where it wants none';
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> wood that is asked for where something else burns */
+    private static function burnsAnother(Plan $plan): array
+    {
+        $faults = [];
+        foreach ($plan->fires as $planned) {
+            $stove = $planned->plan->stove;
+            if ($stove->fuel === null || $stove->fuel->isWood()) {
+                continue;
             }
-            if ($fire->stove->fuel !== null && ! $fire->stove->fuel->isWood()) {
-                foreach ($plan->runSheet->entries as $entry) {
-                    if (($entry->id->parts[0] ?? '') === $fire->stove->equipment->kind->id && str_contains(said($entry->title), 'of wood')) {
-                        $faults[] = "asks for wood where {$fire->stove->fuel->name} burns";
-                    }
+            foreach ($plan->runSheet->entries as $entry) {
+                if (($entry->id->parts[0] ?? '') === $stove->equipment->kind->id && str_contains(said($entry->title), 'of wood')) {
+                    $faults[] = "asks for wood where {$stove->fuel->name} burns";
                 }
             }
         }

@@ -21,11 +21,11 @@ final class WaysRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        $minutes = new Finite(Question::LEAST_MINUTES, Question::MOST_MINUTES, Message::of('ways.minutes_late'), whole: true);
+
         return [
             'turn' => ['bail', 'required', 'string', Rule::enum(Turn::class)],
-            'minutes' => [
-                'bail', 'nullable', new Finite(Question::LEAST_MINUTES, Question::MOST_MINUTES, Message::of('ways.minutes_late'), whole: true),
-            ],
+            'minutes' => ['bail', 'nullable', $minutes],
             'people' => ['bail', 'nullable', new Finite(1, Question::MOST_PEOPLE, Message::of('ways.people_more'), whole: true)],
             'dish' => ['bail', 'nullable', new Finite(0, 11, Message::of('log.there_is_no_such_dish'), whole: true)],
             'cooker' => ['bail', 'nullable', 'string', 'max:60'],

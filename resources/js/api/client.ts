@@ -101,22 +101,22 @@ async function send<T>(
     throw new Unreachable(UNREACHED);
   }
   const came = Date.now();
-  const isTheKitchens = () => heardFromServer(response.headers?.get('Date') ?? null, asked, came);
+  const tellsTime = () => heardFromServer(response.headers?.get('Date') ?? null, asked, came);
   if (response.status === 204) {
     // Anything between may say as much of itself: the kitchen says what it kept to (RFC 7240).
     if (quiet && response.headers?.get('Preference-Applied') !== MINIMAL) throw new Unreachable(UNREACHED);
-    isTheKitchens();
+    tellsTime();
     return undefined as T;
   }
   if (response.status === 304 && known !== undefined) {
-    isTheKitchens();
+    tellsTime();
     // The same object again: what is drawn from it need not be drawn anew.
     return known.answer as T;
   }
   if (!response.ok && response.status !== 422 && response.status !== 409)
     throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
   const answer = await whole(response, signal);
-  isTheKitchens();
+  tellsTime();
   const tag = response.headers?.get('ETag') ?? null;
   if (method === 'GET' && response.ok && tag !== null) remember(path, tag, answer);
   if (response.status === 422) {
