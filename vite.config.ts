@@ -22,6 +22,8 @@ export default defineConfig({
     include: ['resources/js/**/*.test.{ts,tsx}'],
     setupFiles: ['resources/js/test-setup.ts'],
     globalSetup: ['tests/Support/say.setup.js'],
-    testTimeout: 30_000,
+    // A machine that does other work beside is slow, not wrong.
+    testTimeout: 180_000,
+    hookTimeout: 60_000,
   },
 });

@@ -1,11 +1,14 @@
 import '@testing-library/jest-dom/vitest';
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach } from 'vitest';
+import { afterEach, vi } from 'vitest';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
 
 // A machine that does other work beside is slow, not wrong.
-configure({ asyncUtilTimeout: 5000 });
+configure({ asyncUtilTimeout: 30_000 });
 
 /** jsdom lays nothing out, so nothing ever changes its size. */
 class StillObserver implements ResizeObserver {

@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed } from '../api/client';
 import type { Entry, Hands } from '../api/types';
 import { aRoast, entry, show } from '../testing';
+import { tapsAt } from '../testing-hand';
 import { HandsLink } from '../roast/HandsLink';
 import { SecondHands } from './SecondHands';
 
@@ -41,18 +42,18 @@ describe('a second pair of hands', () => {
   it('sees the tasks and ticks one, and can undo what it ticked and nothing else', async () => {
     answer = (method) => hands([line('d0.chore.0.0.0', 'Baste', method === 'post'), line('d0.chore.0.1.0', 'Turn', true)]);
     open();
+    tapsAt(0);
     await userEvent.click(await screen.findByRole('button', { name: 'Baste: done' }));
     const ticked = calls.find((one) => one.method === 'post');
     expect(ticked?.asked).toMatchObject({ body: { entry: 'd0.chore.0.0.0' } });
     // What the cook ticked is the cook's.
     expect(screen.getByRole('button', { name: 'Turn: done, undo' })).toBeDisabled();
     // A second tap of the same thumb is none.
+    tapsAt(400);
     await userEvent.click(await screen.findByRole('button', { name: 'Baste: done, undo' }));
     expect(calls.filter((one) => one.method === 'delete')).toHaveLength(0);
-    const later = performance.now() + 2_000;
-    vi.spyOn(performance, 'now').mockReturnValue(later);
+    tapsAt(2_000);
     await userEvent.click(screen.getByRole('button', { name: 'Baste: done, undo' }));
-    vi.restoreAllMocks();
     await waitFor(() => expect(calls.at(-1)).toMatchObject({ method: 'delete', asked: { at: { id: ticked?.asked.body?.id } } }));
   });
 

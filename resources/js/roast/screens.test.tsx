@@ -6,6 +6,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed, Refused, Unreachable } from '../api/client';
 import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
 import { aLive, anEvent, aRoast, entry, reference, show } from '../testing';
+import { tapsAt } from '../testing-hand';
 import { aCooker, aFire, aTending } from '../testing-fire';
 import { UnitsContext } from '../units/units';
 import { Debrief } from './Debrief';
@@ -468,10 +469,15 @@ describe('live', () => {
 
   it.each([/Basted/, /Fuel added/, /Lid lifted/, /Turned/])('takes a wet thumb’s second tap on %s for the first one', async (name) => {
     show(<Live roast={cooking()} />);
+    tapsAt(0);
     await userEvent.dblClick(screen.getByRole('button', { name }));
     await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(1));
+    tapsAt(600);
     await userEvent.tripleClick(screen.getByRole('button', { name }));
     expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(1);
+    tapsAt(2_000);
+    await userEvent.click(screen.getByRole('button', { name }));
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')).toHaveLength(2));
   });
 
   it('puts a logged line to another time under its id', async () => {

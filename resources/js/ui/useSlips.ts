@@ -1,4 +1,5 @@
 import { useRef } from 'react';
+import { touchedAt } from './touched';
 
 /** Nobody means the same thing twice within this, ms: a wet thumb taps twice. */
 const SLIP_MS = 900;
@@ -7,9 +8,9 @@ const SLIP_MS = 900;
 export function useSlips(): (what: string) => boolean {
   const last = useRef<{ what: string; at: number } | null>(null);
   return (what) => {
-    const now = performance.now();
-    const slip = last.current !== null && last.current.what === what && now - last.current.at < SLIP_MS;
-    last.current = { what, at: now };
+    const at = touchedAt();
+    const slip = last.current !== null && last.current.what === what && at - last.current.at < SLIP_MS;
+    last.current = { what, at };
     return slip;
   };
 }

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { useClock } from '../../units/units';
 import type { Fire, Roast } from '../../api/types';
+import { touchedAt } from '../../ui/touched';
 import { Why } from '../../ui/Why';
-
 import { useLogging } from '../useLogging';
 import { COOKER } from '../acts';
 
@@ -27,11 +27,11 @@ export function HandTest({ fire, roast, live }: { fire: Fire; roast: Roast; live
   const seconds = since === null ? held : Math.max(0, (now - since) / 1000);
   const press = () => {
     if (since === null) {
-      setSince(performance.now());
-      setNow(performance.now());
+      setSince(touchedAt());
+      setNow(touchedAt());
       setHeld(null);
     } else {
-      setHeld((performance.now() - since) / 1000);
+      setHeld((touchedAt() - since) / 1000);
       setSince(null);
     }
   };

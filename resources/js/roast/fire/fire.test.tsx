@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { FilePile, Fire, NewEvent, NewReading } from '../../api/types';
 import { aRoast, entry, show } from '../../testing';
 import { aCooker, aFire, aFloor, aSpitFire, aTending } from '../../testing-fire';
+import { tapsAt } from '../../testing-hand';
 import { choreFor, eventFor } from '../acts';
 import { withFire, type Draft } from '../draft';
 import { TendingStrip } from '../live/TendingStrip';
@@ -305,6 +306,7 @@ describe('sharing the coals out', () => {
 describe('hand test', () => {
   it('counts while the palm is held and judges it', () => {
     vi.useFakeTimers();
+    tapsAt(() => performance.now());
     try {
       show(<HandTest fire={aSpitFire()} roast={roast()} live={false} />);
       fireEvent.click(screen.getByRole('button', { name: 'Palm in' }));
@@ -328,6 +330,7 @@ describe('hand test', () => {
 
   it('logs it as a reading of the fire once it burns', async () => {
     vi.useFakeTimers();
+    tapsAt(() => performance.now());
     show(<HandTest fire={aSpitFire()} roast={roast()} live />);
     fireEvent.click(screen.getByRole('button', { name: 'Palm in' }));
     act(() => vi.advanceTimersByTime(5500));

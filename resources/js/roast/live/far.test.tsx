@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { aLive, anEvent, aRoast, entry, show } from '../../testing';
+import { tapsAt } from '../../testing-hand';
 import { text } from '../../words/testing';
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }));
@@ -42,14 +43,15 @@ describe('figures for across the yard', () => {
       return <Far roast={{ ...roast, plan: { ...roast.plan, run_sheet } }} />;
     };
     show(<Told />);
+    tapsAt(0);
     await userEvent.click(screen.getByRole('button', { name: 'Done' }));
     act(() => told([entry('d0.carve', 'carve', soon)]));
+    tapsAt(400);
     await userEvent.click(screen.getByRole('button', { name: 'Done' }));
     expect(call.mock.calls.filter(([how]) => how === 'post')).toHaveLength(1);
-    vi.spyOn(performance, 'now').mockReturnValue(performance.now() + 2_000);
+    tapsAt(2_000);
     await userEvent.click(screen.getByRole('button', { name: 'Done' }));
     expect(call.mock.calls.filter(([how]) => how === 'post')).toHaveLength(2);
-    vi.restoreAllMocks();
   });
 
   it('has nothing to press for what is not to be eaten', async () => {
