@@ -71,4 +71,57 @@ describe('what was told last', () => {
     await opened;
     expect(cache.getQueryData(keys.me)).toBeUndefined();
   });
+
+  describe('handed over late by a busy browser', () => {
+    /** A page that stands since a moment, and for which what was told last comes now. */
+    async function late() {
+      await told('ada');
+      const slow = await import('idb-keyval');
+      const kept = await slow.get('diatherm.told');
+      let hand: (what: unknown) => void = () => undefined;
+      vi.spyOn(slow, 'get').mockReturnValueOnce(new Promise((done) => (hand = done)));
+      const cache = new QueryClient();
+      const opened = openKept(cache);
+      await vi.advanceTimersByTimeAsync(1_000);
+      await opened;
+      return {
+        cache,
+        comes: async () => {
+          hand(kept);
+          await vi.advanceTimersByTimeAsync(0);
+        },
+      };
+    }
+
+    it('is taken all the same', async () => {
+      const { cache, comes } = await late();
+      expect(cache.getQueryData(keys.roast('r1'))).toBeUndefined();
+      await comes();
+      expect(cache.getQueryData(keys.roast('r1'))).toEqual({ id: 'r1', name: 'Ducks' });
+    });
+
+    it('overwrites nothing that the kitchen said since', async () => {
+      const { cache, comes } = await late();
+      cache.setQueryData(keys.me, me('ada'));
+      cache.setQueryData(keys.roast('r1'), { id: 'r1', name: 'Two ducks' });
+      await comes();
+      expect(cache.getQueryData(keys.roast('r1'))).toEqual({ id: 'r1', name: 'Two ducks' });
+      expect(cache.getQueryState(keys.me)?.isInvalidated).toBe(false);
+    });
+
+    it.each(['bo', null])('is not taken for another cook, nor for nobody (%s)', async (id) => {
+      const { cache, comes } = await late();
+      cache.setQueryData(keys.me, id === null ? { ...me('ada'), user: null } : me(id));
+      await comes();
+      expect(cache.getQueryData(keys.roast('r1'))).toBeUndefined();
+    });
+
+    it('is not taken after the cook has signed out', async () => {
+      const { cache, comes } = await late();
+      cache.clear();
+      await forgetKept();
+      await comes();
+      expect(cache.getQueryData(keys.roast('r1'))).toBeUndefined();
+    });
+  });
 });

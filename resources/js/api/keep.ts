@@ -14,7 +14,7 @@ const STANDS_MS = 3 * 86_400_000;
 
 const WRITTEN_EVERY_MS = 1_500;
 
-/** A browser that does not answer holds nobody up. */
+/** A browser that does not answer holds nobody up; what it hands over later is taken then. */
 const PATIENCE_MS = 800;
 
 /** The built script is named by what is in it. */
@@ -36,19 +36,27 @@ type Told = { version: string; at: number; cook: string | null; state: ReturnTyp
 
 const cookOf = (cache: QueryClient): string | null => cache.getQueryData<Me>(keys.me)?.user?.id ?? null;
 
+/** Signed out by hand while the browser still looked for it: what it finds is not taken. */
+let forgotten = false;
+
 /** Fills the cache with what was told last, and keeps writing down what is told from now on. */
 export async function openKept(cache: QueryClient): Promise<void> {
-  const told = await Promise.race([
-    get<Told>(NAME).catch(() => undefined),
-    new Promise<undefined>((done) => setTimeout(() => done(undefined), PATIENCE_MS)),
-  ]);
   let cook: string | null = null;
-  if (told?.version === VERSION && Date.now() - told.at < STANDS_MS) {
+  forgotten = false;
+  const take = (told: Told | undefined) => {
+    if (forgotten || told?.version !== VERSION || Date.now() - told.at >= STANDS_MS) return;
+    const me = cache.getQueryData<Me>(keys.me);
+    if (me !== undefined && me.user?.id !== told.cook) return;
+    // What was told since stands: only what is older than this, or was never had, is filled in.
     hydrate(cache, told.state);
     cook = told.cook;
     // Who is signed in is asked again: a session may have lapsed, or be another's.
-    void cache.invalidateQueries({ queryKey: keys.me });
-  }
+    if (me === undefined) void cache.invalidateQueries({ queryKey: keys.me });
+  };
+  const kept = get<Told>(NAME)
+    .catch(() => undefined)
+    .then(take);
+  await Promise.race([kept, new Promise<void>((done) => setTimeout(done, PATIENCE_MS))]);
   let timer: ReturnType<typeof setTimeout> | undefined;
   cache.getQueryCache().subscribe((event) => {
     if (event.type !== 'updated' || event.action.type !== 'success' || !isKept(event.query.queryKey)) return;
@@ -66,7 +74,10 @@ export async function openKept(cache: QueryClient): Promise<void> {
 }
 
 /** Signed out by hand: nothing of this cook's stays here. */
-export const forgetKept = (): Promise<void> => del(NAME).catch(() => undefined);
+export const forgetKept = (): Promise<void> => {
+  forgotten = true;
+  return del(NAME).catch(() => undefined);
+};
 
 const isKept = (key: readonly unknown[]): boolean => KEPT.includes(String(key[0]));
 
