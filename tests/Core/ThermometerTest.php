@@ -361,20 +361,6 @@ it('thins a long series without losing its course or its last point', function (
     }
 });
 
-it('does not grow beyond the readings that tell something', function () {
-    $dish = Samples::dish();
-    $many = array_map(fn (int $i): Reading => Reading::of("r$i", 30.0 * $i, 'core', 6.0 + 0.012 * $i), range(1, 3000));
-    $work = function (int $count) use ($dish, $many): float {
-        $before = hrtime(true);
-        Sieve::judge(array_slice($many, 0, $count), $dish, new Course(nowS: 90_000.0));
-
-        return (hrtime(true) - $before) / 1e6;
-    };
-    $work(300);
-    // Ten times the readings take some ten times as long: a square would take a hundred. The bound is wide: it tells growth, not speed.
-    expect($work(3000) / max(0.5, $work(300)))->toBeLessThan(45.0);
-});
-
 it('holds through the whole matrix: what is read is shown, whatever the dish, its steps and the moment', function () {
     mt_srand(20311004);
     foreach (Matrix::sample(41) as $name => $file) {
