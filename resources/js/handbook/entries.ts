@@ -3,6 +3,7 @@ import type { Chapter } from '../ui/chapters';
 import type { Formatter } from '../units/units';
 import { duration } from '../units/time';
 import type { Message } from '../words/say';
+import { searched } from '../words/search';
 
 type Handbook = Schemas['Handbook'];
 
@@ -176,14 +177,8 @@ export function entriesOf(
 
 /** Those that have every word that was typed. */
 export function found(entries: readonly Entry[], query: string): Entry[] {
-  const wanted = query
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '');
-  return entries.filter((entry) => {
-    const text = `${entry.name} ${entry.called} ${entry.words} ${entry.figures.flat().join(' ')}`.toLowerCase();
-    return wanted.every((word) => text.includes(word));
-  });
+  const isWanted = searched(query);
+  return entries.filter((entry) => isWanted(entry.name, entry.called, entry.words, ...entry.figures.flat()));
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

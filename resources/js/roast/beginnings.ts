@@ -1,4 +1,5 @@
 import type { OwnCooker, Reference, RoastFile } from '../api/types';
+import { searched } from '../words/search';
 import type { Draft, DraftDish, DraftFire } from './draft';
 
 export type Beginning = Reference['beginnings'][number];
@@ -11,14 +12,13 @@ export function cookersOf(beginning: Beginning, reference: Reference): string[] 
 
 /** Found by what people call it, its cut or its cooker; those for cookers that the cook owns first. */
 export function found(reference: Reference, query: string, own: readonly OwnCooker[], cooker: string | null): Beginning[] {
-  const words = query.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const isWanted = searched(query);
   const owned = new Set(own.map((one) => one.kind));
   const nameOf = (id: string) => reference.cookers.find((one) => one.id === id)?.name ?? '';
   return reference.beginnings
     .filter((one) => {
       const cookers = cookersOf(one, reference);
-      const text = `${one.name} ${one.called} ${one.about} ${cookers.map(nameOf).join(' ')}`.toLowerCase();
-      return (cooker === null || cookers.includes(cooker)) && words.every((word) => text.includes(word));
+      return (cooker === null || cookers.includes(cooker)) && isWanted(one.name, one.called, one.about, ...cookers.map(nameOf));
     })
     .map((one, i) => ({ one, i, owned: cookersOf(one, reference).some((id) => owned.has(id)) }))
     .sort((a, b) => Number(b.owned) - Number(a.owned) || a.i - b.i)

@@ -2,6 +2,7 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useState } from 'react';
 import type { Cut } from '../../api/types';
 import { Field } from '../../ui/Field';
+import { searched } from '../../words/search';
 
 /** A cut, found by typing part of its name. */
 export function CutChoice({
@@ -18,8 +19,8 @@ export function CutChoice({
   onChange: (cut: Cut) => void;
 }) {
   const [query, setQuery] = useState('');
-  const wanted = query.trim().toLowerCase();
-  const found = cuts.filter((cut) => `${cut.name} ${cut.kind} ${cut.called}`.toLowerCase().includes(wanted));
+  const isWanted = searched(query);
+  const found = cuts.filter((cut) => isWanted(cut.name, cut.kind, cut.called));
   return (
     <Field label="What" errors={errors}>
       {(control) => (

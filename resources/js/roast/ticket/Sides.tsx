@@ -10,6 +10,7 @@ import { duration } from '../../units/time';
 import type { DraftSide } from '../draft';
 import { call } from '../../api/client';
 import { keys, useOwnSides } from '../../api/queries';
+import { searched } from '../../words/search';
 import { FileButton } from '../../ui/FileButton';
 import { COURSES } from './DishFields';
 import { OwnSide } from './OwnSide';
@@ -159,8 +160,8 @@ function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: stri
     })),
     ...sides.map((side) => ({ key: side.id, name: side.name, note: takes(side), side: { side: side.id, name: side.name } })),
   ];
-  const called = (offer: Offer) => `${offer.name} ${sides.find((side) => side.id === offer.key)?.called ?? ''}`.toLowerCase();
-  const found = offers.filter((offer) => called(offer).includes(wanted));
+  const isWanted = searched(query);
+  const found = offers.filter((offer) => isWanted(offer.name, sides.find((side) => side.id === offer.key)?.called ?? ''));
   const news = wanted !== '' && !offers.some((offer) => offer.name.toLowerCase() === wanted);
   return (
     <>
