@@ -134,6 +134,55 @@ it('opens a number to its working and source', function () {
     $this->sees('USDA FSIS, Safe Minimum Internal Temperature Chart');
 });
 
+it('plans by the weather of where the device is, where it may ask', function () {
+    $this->command('Browser.grantPermissions', ['permissions' => ['geolocation']]);
+    $this->command('Emulation.setGeolocationOverride', ['latitude' => 47.1234, 'longitude' => 8.5678, 'accuracy' => 20]);
+    $this->join();
+    $this->begin();
+    $this->press('Where it is: weather and dusk');
+    $this->press('Where I am now');
+    $this->until(fn (): bool => $this->value('Latitude') === '47.12' && $this->value('Longitude') === '8.57', 'It knows where it is.');
+    $this->press('Plan by it');
+    $this->press('Keep this roast');
+    $this->sees('Food');
+});
+
+it('cooks on a page that came without TLS, which may ask less of its device', function () {
+    $this->withoutTls();
+    $this->join();
+    expect($this->browser->executeScript('return window.isSecureContext'))->toBeFalse();
+    $this->begin();
+    $this->press('Where it is: weather and dusk');
+    $this->press('Where I am now');
+    $this->sees('Type the latitude and longitude');
+    $this->press('Keep this roast');
+    $this->press('Chicken, whole on: done');
+    $this->press('Make a link');
+    $link = fn (): string => (string) $this->browser->executeScript(
+        'return document.querySelector("[aria-label=\'The link to give away\']")?.value ?? ""');
+    $this->until(fn (): bool => str_starts_with($link(), (string) getenv('APP_URL')), 'The link is there.');
+    $link = $link();
+    expect($this->shows('Copy it'))->toBeFalse();
+    $this->press('Live');
+    $this->press('Basted');
+    $this->press('Take a reading');
+    $this->press('6');
+    $this->press('Log it');
+    $this->sees('6.0°');
+    $this->press('Undo');
+    $this->press('Call me');
+    $this->press('Close');
+    $roast = (string) preg_replace('~^.*/roasts/([^/]+)/.*$~', '$1', $this->browser->getCurrentURL());
+    $logged = fn (): array => $this->ask('GET', "/api/roasts/$roast")[0][1];
+    $this->until(fn (): bool => array_column($logged()['events'], 'kind') === ['on', 'basted'] && $logged()['readings'] === [], 'The reading is undone.');
+    // A second pair of hands reaches it in the same way.
+    $this->browser->get($link);
+    $this->press('Pull Chicken, whole: done');
+    $this->until(fn (): bool => in_array('pulled', array_column($logged()['events'], 'kind'), true), 'The other ticked it.');
+    // The browser says at each page that it heeds some of the headers by TLS alone.
+    $this->browser->manage()->getLog('browser');
+});
+
 it('keeps a reading while the kitchen cannot be reached, and sends it when it can', function () {
     $this->join();
     $this->begin();

@@ -36,6 +36,29 @@ it('tells a browser what it may do, on every kind of answer (14.4)', function (s
     '/api/me', '/api/roasts', '/api/nothing', '/api/roasts/01ARZ3NDEKTSV4RRFFQ69G5FAV',
 ]);
 
+it('forbids nothing that its own screens ask of a device', function () {
+    // What a page may ask for, by the name under which it asks. Source: W3C Permissions Policy, registry of features.
+    $features = [
+        'geolocation' => 'geolocation', 'wakeLock' => 'screen-wake-lock', 'mediaDevices' => 'camera', 'usb' => 'usb', 'bluetooth' => 'bluetooth',
+        'clipboard' => 'clipboard-write', 'share' => 'web-share', 'requestMIDIAccess' => 'midi', 'getBattery' => 'battery', 'serial' => 'serial',
+    ];
+    $policy = (string) $this->get('/')->headers->get('Permissions-Policy');
+    $asked = [];
+    foreach ((new \Symfony\Component\Finder\Finder)->files()->in(resource_path('js'))->name(['*.ts', '*.tsx'])->notName('*.test.*') as $file) {
+        preg_match_all('~navigator\.(\w+)~', $file->getContents(), $found);
+        $asked = [...$asked, ...$found[1]];
+    }
+    $asked = array_values(array_intersect_key($features, array_flip($asked)));
+    expect($asked)->toContain('geolocation')->toContain('screen-wake-lock');
+    foreach ($asked as $feature) {
+        expect($policy)->not->toContain("$feature=()");
+    }
+    // And what no screen asks for is asked for by no script that might get in.
+    foreach (['camera', 'microphone', 'payment', 'usb'] as $feature) {
+        expect($policy)->toContain("$feature=()");
+    }
+});
+
 it('asks for TLS from then on where it was reached by it, and sends its cookies by nothing else (3.4.1, 9.1)', function () {
     $this->cook();
     $answer = $this->postJson(

@@ -22,8 +22,11 @@ abstract class BrowserTest extends TestCase
     private const FLAGS = [
         '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
         '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
-        '--lang=en',
+        '--lang=en', '--host-resolver-rules=MAP '.self::ANOTHER_NAME.' 127.0.0.1',
     ];
+
+    /** The server by a name that a browser trusts no further than any other's: 127.0.0.1 counts as if it came by TLS. */
+    private const ANOTHER_NAME = 'kitchen.example';
 
     public RemoteWebDriver $browser;
 
@@ -52,8 +55,8 @@ abstract class BrowserTest extends TestCase
         $severe = $this->console();
         $this->browser->quit();
         (new \Illuminate\Filesystem\Filesystem)->deleteDirectory($this->profile);
-        if ($this->server !== null) {
-            $this->server->stop();
+        $this->server?->stop();
+        if ($this->address !== '') {
             putenv("APP_URL=$this->address");
         }
         parent::tearDown();
@@ -83,6 +86,13 @@ abstract class BrowserTest extends TestCase
         $this->server = OwnServer::begin();
         $this->address = (string) getenv('APP_URL');
         putenv('APP_URL='.$this->server->url());
+    }
+
+    /** As a kitchen is reached from a phone where nobody has set up TLS. */
+    public function withoutTls(): void
+    {
+        $this->address = (string) getenv('APP_URL');
+        putenv('APP_URL='.str_replace('127.0.0.1', self::ANOTHER_NAME, $this->address));
     }
 
     /** Once the worker is in charge and what was told is written down. */
@@ -118,9 +128,12 @@ abstract class BrowserTest extends TestCase
 
     public function wasPutOn(string $roast, int $minutesAgo): void
     {
-        $events = $this->ask('GET', "/api/roasts/$roast")[0][1]['events'];
-        $on = array_column($events, 'id', 'kind')['on'];
-        $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => self::ago($minutesAgo)]);
+        // It is in sight before it is in the kitchen.
+        $this->until(function () use ($roast, $minutesAgo): bool {
+            $on = array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['events'], 'id', 'kind')['on'] ?? null;
+
+            return $on !== null && $this->ask('PATCH', "/api/roasts/$roast/events/$on", ['at' => self::ago($minutesAgo)])[0][0] === 200;
+        }, 'It was put on then.');
     }
 
     public static function ago(int $minutes): string

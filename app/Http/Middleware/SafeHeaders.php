@@ -22,8 +22,8 @@ final class SafeHeaders
         'Referrer-Policy' => 'no-referrer',
         'Cross-Origin-Opener-Policy' => 'same-origin',
         'Cross-Origin-Resource-Policy' => 'same-origin',
-        // The screen is kept awake by the fire; nothing else of the device is asked for.
-        'Permissions-Policy' => 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), midi=(), screen-wake-lock=(self)',
+        // The screen is kept awake by the fire, and the device asked where it is when the cook wants the weather there; nothing else.
+        'Permissions-Policy' => 'camera=(), microphone=(), payment=(), usb=(), midi=(), screen-wake-lock=(self), geolocation=(self)',
     ];
 
     /** A year, for this host and those under it. */

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Failure } from '../ui/Failure';
 import { call, Refused } from '../api/client';
+import { newId } from '../api/newId';
 import type { BodyOf } from '../api/contract';
 import { useCookerChange } from '../api/queries';
 import type { OwnCooker } from '../api/types';
@@ -32,7 +33,7 @@ export function Trial({ cooker }: { cooker: OwnCooker }) {
   const save = () =>
     log.mutate(
       {
-        id: crypto.randomUUID(),
+        id: newId(),
         at: withOffset(new Date()),
         settings,
         air_c: air,

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { serverNow } from '../api/clock';
 import { call, Failed } from '../api/client';
+import { newId } from '../api/newId';
 import { keys } from '../api/queries';
 import type { Entry, Hands } from '../api/types';
 import { Loading, Trouble } from '../ui/States';
@@ -64,7 +65,7 @@ function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; off
   const done = (answer: Hands) => cache.setQueryData(keys.hands(tickKey), answer);
   const tick = useMutation({
     mutationFn: async (entry: Entry) => {
-      const id = crypto.randomUUID();
+      const id = newId();
       const answer = await call('post', '/api/hands/{key}/ticks', {
         at: { key: tickKey },
         body: { id, entry: entry.id, at: withOffset(new Date(serverNow())) },

@@ -43,18 +43,21 @@ export function HandsLink({ roast }: { roast: Roast }) {
             value={url}
             onFocus={(event) => event.target.select()}
           />
-          <button
-            type="button"
-            className="push"
-            onClick={() =>
-              void navigator.clipboard.writeText(url).then(
-                () => setCopied(true),
-                () => setCopied(false),
-              )
-            }
-          >
-            {copied ? 'Copied' : 'Copy it'}
-          </button>
+          {/* A page that came without TLS may not; the field is marked by a tap. */}
+          {'clipboard' in navigator && (
+            <button
+              type="button"
+              className="push"
+              onClick={() =>
+                void navigator.clipboard.writeText(url).then(
+                  () => setCopied(true),
+                  () => setCopied(false),
+                )
+              }
+            >
+              {copied ? 'Copied' : 'Copy it'}
+            </button>
+          )}
         </div>
       )}
       <div className="flex flex-wrap gap-2">

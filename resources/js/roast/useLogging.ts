@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { serverNow } from '../api/clock';
 import { call } from '../api/client';
+import { newId } from '../api/newId';
 import { discard, mend, post, useOutbox, type Parcel } from '../api/outbox';
 import { useRoastChange, useRoastLog, useRoastLogged } from '../api/queries';
 import type { EventKind, Roast, Settings } from '../api/types';
@@ -27,7 +28,7 @@ export function useLogging(roast: Roast) {
   const [made, setMade] = useState<readonly string[]>([]);
   /** An id for what is logged now. */
   const born = () => {
-    const id = crypto.randomUUID();
+    const id = newId();
     setMade((before) => [...before, id]);
     return id;
   };
@@ -73,7 +74,7 @@ export function useLogging(roast: Roast) {
     setUndone(null);
     return await call('post', '/api/roasts/{roast}/ways/taken', {
       at: { roast: roast.id },
-      body: { id: crypto.randomUUID(), way: `${BACK}${way}` },
+      body: { id: newId(), way: `${BACK}${way}` },
     });
   });
   const putBack = {

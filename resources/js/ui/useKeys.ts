@@ -4,7 +4,9 @@ import { useEffect } from 'react';
 export function useKeys(keys: Record<string, () => void>): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
+      const target = event.target;
+      // What a browser or one of its extensions fills in by itself comes without a key, or from nowhere on the page.
+      if (typeof event.key !== 'string' || !(target instanceof Element)) return;
       if (
         event.ctrlKey ||
         event.metaKey ||

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { Wrong } from '../../ui/Failure';
 import { useState } from 'react';
 import { call } from '../../api/client';
+import { newId } from '../../api/newId';
 import { useRoastChange } from '../../api/queries';
 import type { Roast, Turned } from '../../api/types';
 import { Sheet } from '../../ui/Sheet';
@@ -44,7 +45,7 @@ export function DayChanges({ roast, open, asked, onClose }: { roast: Roast; open
     mutationFn: (question: Turned) => call('post', '/api/roasts/{roast}/ways', { at: { roast: roast.id }, body: question }),
   });
   const take = useRoastChange<string>((way) =>
-    call('post', '/api/roasts/{roast}/ways/taken', { at: { roast: roast.id }, body: { id: crypto.randomUUID(), way } }),
+    call('post', '/api/roasts/{roast}/ways/taken', { at: { roast: roast.id }, body: { id: newId(), way } }),
   );
   const [begun, setBegun] = useState(false);
   if (open && asked !== null && !begun) {
