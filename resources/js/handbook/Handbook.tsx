@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useLocation, useSearchParams } from 'react-router';
+import { useLocation, useNavigationType, useSearchParams } from 'react-router';
 import { useHandbook, useMixes, useReference } from '../api/queries';
 import { Field } from '../ui/Field';
 import { Frame } from '../ui/Frame';
@@ -14,8 +14,7 @@ export function Handbook() {
   const reference = useReference();
   const handbook = useHandbook();
   const mixes = useMixes(1, 1);
-  const [asked, setAsked] = useSearchParams();
-  const query = asked.get('find') ?? '';
+  const [query, setQuery] = useQuery();
   const trouble = reference.error ?? handbook.error;
   return (
     <Frame>
@@ -29,7 +28,7 @@ export function Handbook() {
               className="field"
               placeholder="thigh, brisket, 63, gravy, lump…"
               value={query}
-              onChange={(event) => setAsked(event.target.value === '' ? {} : { find: event.target.value }, { replace: true })}
+              onChange={(event) => setQuery(event.target.value)}
             />
           )}
         </Field>
@@ -43,6 +42,22 @@ export function Handbook() {
       )}
     </Frame>
   );
+}
+
+/** What is looked for: it stands in the address too, which a busy page is slower to change than a hand is to type. */
+function useQuery(): [query: string, setQuery: (query: string) => void] {
+  const [asked, setAsked] = useSearchParams();
+  const { key } = useLocation();
+  const own = useNavigationType() === 'REPLACE';
+  const there = asked.get('find') ?? '';
+  const [typed, setTyped] = useState({ query: there, key });
+  // Come to by a link, or back and forth: the address says what is looked for.
+  if (!own && typed.key !== key) setTyped({ query: there, key });
+  const setQuery = (query: string) => {
+    setTyped({ query, key });
+    setAsked(query === '' ? {} : { find: query }, { replace: true });
+  };
+  return [typed.query, setQuery];
 }
 
 type PagesProps = {

@@ -1,8 +1,9 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/types';
 import { reference, show } from '../testing';
+import { typesQuickly } from '../testing-hand';
 import { formatter } from '../units/units';
 import { say } from '../words/say';
 import { text } from '../words/testing';
@@ -77,6 +78,16 @@ describe('the handbook', () => {
     expect(found(all(), 'lump loaf')).toEqual([]);
     expect(found(all(), 'yoghurt rub')[0]?.figures).toEqual([['plain yoghurt', '125 g']]);
     expect(found(all(), '  ')).toHaveLength(all().length);
+  });
+
+  it('takes each letter of a quick hand on a busy phone', async () => {
+    show(<Handbook />);
+    await screen.findByRole('region', { name: 'Fuels' });
+    const field = screen.getByLabelText<HTMLInputElement>('Look up');
+    typesQuickly(field, 'poultry');
+    expect(field).toHaveValue('poultry');
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Fuels' })).toBeNull());
+    expect(screen.getByRole('region', { name: 'Safe minimums' })).toHaveTextContent('74 °C');
   });
 
   it('narrows as one types, and says so where there is nothing', async () => {

@@ -6,7 +6,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed, Refused, Unreachable } from '../api/client';
 import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
 import { aLive, anEvent, aRoast, entry, reference, show } from '../testing';
-import { tapsAt } from '../testing-hand';
+import { tapsAt, typesQuickly } from '../testing-hand';
 import { aCooker, aFire, aTending } from '../testing-fire';
 import { UnitsContext } from '../units/units';
 import { Debrief } from './Debrief';
@@ -47,6 +47,7 @@ function answering(answers: Record<string, unknown>) {
     if (path === '/api/reference') return Promise.resolve(reference);
     if (path.startsWith('/api/mixes')) return Promise.resolve([mix]);
     if (path === '/api/cookers') return Promise.resolve([aCooker()]);
+    if (path.startsWith('/api/weather')) return Promise.resolve({ hours: [] });
     if (path.endsWith('/ways')) return Promise.resolve({ as_it_is: { table: text('18:45, as asked for') }, ways: [] });
     return Promise.resolve(aRoast());
   });
@@ -250,6 +251,27 @@ describe('a new roast', () => {
     expect(screen.getByLabelText('Pieces')).toHaveValue('2');
     await userEvent.click(screen.getByRole('button', { name: 'Another way to begin' }));
     expect(await screen.findByRole('button', { name: 'From nothing' })).toBeInTheDocument();
+  });
+
+  it('takes each letter of a quick hand, in every field that is typed into', async () => {
+    answering({ '/api/preview': { ...aRoast().plan, dishes: aRoast({}, { pictures }).plan.dishes } });
+    open('/roasts/new');
+    const search = await screen.findByLabelText<HTMLInputElement>('Find a way of cooking');
+    typesQuickly(search, 'bird fat');
+    expect(search).toHaveValue('bird fat');
+    await userEvent.click(await screen.findByRole('button', { name: /A duck on the kettle/ }));
+    await screen.findByLabelText('To feed');
+    await userEvent.click(screen.getByRole('button', { name: 'Where it is: weather and dusk' }));
+    const fields = [...screen.getAllByRole('textbox'), ...screen.getAllByRole('combobox')].filter(
+      (one): one is HTMLInputElement => one instanceof HTMLInputElement && !one.disabled,
+    );
+    expect(fields.length).toBeGreaterThan(8);
+    for (const field of fields) {
+      await userEvent.clear(field);
+      const words = field.inputMode === 'decimal' || field.inputMode === 'numeric' ? '12.5' : 'table';
+      typesQuickly(field, words);
+      expect(field, field.labels?.[0]?.textContent ?? '').toHaveValue(words);
+    }
   });
 
   it('begins with what was cooked before, and says what was to be changed', async () => {

@@ -9,14 +9,16 @@ import { TakeWeather } from './TakeWeather';
 const call = vi.hoisted(() => vi.fn());
 vi.mock('../../api/client', async (original) => ({ ...(await original<typeof import('../../api/client')>()), call }));
 
-let kept: Draft;
-function Ticket({ start }: { start: Draft }) {
+function Ticket({ start, told }: { start: Draft; told: (draft: Draft) => void }) {
   const [draft, setDraft] = useState(start);
-  kept = draft;
+  const change = (next: Draft) => {
+    setDraft(next);
+    told(next);
+  };
   return (
     <>
-      <input aria-label="People" onChange={(event) => setDraft({ ...draft, people: Number(event.target.value) })} />
-      <TakeWeather draft={draft} onChange={setDraft} />
+      <input aria-label="People" onChange={(event) => change({ ...draft, people: Number(event.target.value) })} />
+      <TakeWeather draft={draft} onChange={change} />
     </>
   );
 }
@@ -33,7 +35,10 @@ function looking(): Asked[] {
   return asked;
 }
 
+const told = vi.fn<(draft: Draft) => void>();
+
 beforeEach(() => {
+  told.mockReset();
   call.mockReset();
   call.mockResolvedValue({ hours: [{ at: '2031-10-04T16:00:00Z', air_c: 7, wind_ms: 4, rain: true }] });
 });
@@ -44,33 +49,33 @@ const press = () => userEvent.click(screen.getByRole('button', { name: 'Where I 
 describe('the weather where the cook stands', () => {
   it('is planned by, and overwrites nothing that was typed while the device looked', async () => {
     const asked = looking();
-    show(<Ticket start={soon()} />);
+    show(<Ticket start={soon()} told={told} />);
     await press();
     expect(screen.getByRole('button', { name: 'Looking where this is…' })).toBeDisabled();
     // It does not look for ever.
     expect(asked[0]?.how.timeout).toBeGreaterThan(0);
     await userEvent.type(screen.getByLabelText('People'), '23');
     act(() => asked[0]?.found({ coords: { latitude: 47.123456, longitude: -8.987654 } } as GeolocationPosition));
-    expect(kept).toMatchObject({ people: 23, latitude: 47.12, longitude: -8.99 });
+    expect(told).toHaveBeenLastCalledWith(expect.objectContaining({ people: 23, latitude: 47.12, longitude: -8.99 }));
     await userEvent.click(await screen.findByRole('button', { name: 'Plan by it' }));
-    expect(kept).toMatchObject({ people: 23, air_c: 7, wind_ms: 4, rain: true });
+    expect(told).toHaveBeenLastCalledWith(expect.objectContaining({ people: 23, air_c: 7, wind_ms: 4, rain: true }));
   });
 
   it('is found out anew after the device did not say', async () => {
     const asked = looking();
-    show(<Ticket start={soon()} />);
+    show(<Ticket start={soon()} told={told} />);
     await press();
     act(() => asked[0]?.not({ code: 1 } as GeolocationPositionError));
     expect(screen.getByRole('alert')).toHaveTextContent('Type the latitude and longitude');
-    expect(kept.latitude).toBeUndefined();
+    expect(told).not.toHaveBeenCalled();
     await press();
     expect(screen.queryByRole('alert')).toBeNull();
     act(() => asked[1]?.found({ coords: { latitude: -33, longitude: 18.4 } } as GeolocationPosition));
-    expect(kept).toMatchObject({ latitude: -33, longitude: 18.4 });
+    expect(told).toHaveBeenLastCalledWith(expect.objectContaining({ latitude: -33, longitude: 18.4 }));
   });
 
   it('is typed in where a page may not ask, as without TLS', async () => {
-    show(<Ticket start={soon()} />);
+    show(<Ticket start={soon()} told={told} />);
     await press();
     expect(screen.getByRole('alert')).toHaveTextContent('Type the latitude and longitude');
     expect(screen.getByRole('button', { name: 'Where I am now' })).toBeEnabled();
