@@ -176,9 +176,10 @@ final class Sieve
     }
 
     /**
-     * Of several places, and of what sank while on the heat, the colder decides. Once the colder place of one muscle is read no more, as
-     * when its probe slipped out, the warmer one counts again, less what was between them, which grows as they warm. A thigh is no
-     * breast: what was colder there has to be read there again.
+     * Of several places, and of what sank while on the heat, the colder decides. Places are held against each other at one moment, however
+     * fast they climb and in whatever order their readings came. Once the colder place of one muscle is read no more, as when its probe
+     * slipped out, the warmer one counts again, less what was between them, which grows as they warm. A thigh is no breast: what was
+     * colder there has to be read there again.
      *
      * @param  list<Reading>  $readings  trusted ones, in order of time
      * @return array{array<string, Verdict>, array<string, float>} by id of the reading: verdicts, and what is taken off it, K
@@ -189,41 +190,66 @@ final class Sieve
         $lessK = [];
         /** @var array<string, Reading> $last the last reading of each place */
         $last = [];
-        /** @var array<string, array{place: string, lessK: float, at: float}> $colder place => one that was found colder, by how much, and at what */
+        /** @var array<string, array<string, array{lessK: float, at: float}>> $colder place => those that were colder, by how much, and at what */
         $colder = [];
         foreach ($readings as $reading) {
+            $before = $last[$reading->place] ?? null;
+            $changed = [$reading];
             foreach ($last as $place => $other) {
                 if ($place === $reading->place || $reading->seconds - $other->seconds > self::ROUND_S) {
                     continue;
                 }
-                [$warm, $cold] = $reading->celsius < $other->celsius ? [$other, $reading] : [$reading, $other];
-                $verdicts[$warm->id] = Verdict::NotTheColdest;
-                unset($colder[$cold->place]);
-                $colder[$warm->place] = ['place' => $cold->place, 'lessK' => $warm->celsius - $cold->celsius, 'at' => $warm->celsius];
+                if ($before !== null && $before->seconds >= $other->seconds) {
+                    // That place was not read since: what was found between them stands.
+                    continue;
+                }
+                $warmerK = self::at($other->seconds, $before, $reading) - $other->celsius;
+                unset($colder[$reading->place][$place], $colder[$place][$reading->place]);
+                if ($warmerK > 0.0) {
+                    $colder[$reading->place][$place] = ['lessK' => $warmerK, 'at' => $other->celsius + $warmerK];
+                } elseif ($warmerK < 0.0) {
+                    $colder[$place][$reading->place] = ['lessK' => -$warmerK, 'at' => $other->celsius];
+                }
+                $changed[] = $other;
             }
-            $found = $colder[$reading->place] ?? null;
-            if ($found !== null) {
-                $isLost = $reading->seconds - $last[$found['place']]->seconds > self::HEARD_S
-                    && in_array($reading->place, self::ONE_MUSCLE, true) && in_array($found['place'], self::ONE_MUSCLE, true);
-                $verdicts[$reading->id] = $isLost ? Verdict::LessAColder : Verdict::NotTheColdest;
-                if ($isLost) {
-                    $warmed = ($reading->celsius - $startC) / max(1.0, $found['at'] - $startC);
+            $last[$reading->place] = $reading;
+            foreach ($changed as $one) {
+                unset($verdicts[$one->id], $lessK[$one->id]);
+                foreach ($colder[$one->place] ?? [] as $place => $found) {
+                    $isLost = $one->seconds - $last[$place]->seconds > self::HEARD_S
+                        && in_array($one->place, self::ONE_MUSCLE, true) && in_array($place, self::ONE_MUSCLE, true);
+                    if (! $isLost) {
+                        $verdicts[$one->id] = Verdict::NotTheColdest;
+                        unset($lessK[$one->id]);
+                        break;
+                    }
+                    $verdicts[$one->id] = Verdict::LessAColder;
+                    $warmed = ($one->celsius - $startC) / max(1.0, $found['at'] - $startC);
                     // What probes scatter does not grow.
                     $grown = $found['lessK'] < self::SCATTER_K ? 1.0 : min(self::MOST_GROWN, max(1.0, $warmed));
-                    $lessK[$reading->id] = $found['lessK'] * $grown;
+                    $lessK[$one->id] = max($lessK[$one->id] ?? 0.0, $found['lessK'] * $grown);
                 }
             }
-            $before = $last[$reading->place] ?? null;
             $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
                 && ! $course->wasOffBetween(($before->seconds ?? 0.0) - self::SINKS_ON_S, $reading->seconds);
             if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - self::SLACK_K) {
                 // It sank slowly while on the heat: the earlier one was not at the core, the colder one decides.
                 $verdicts[$before->id] = Verdict::NotTheColdest;
             }
-            $last[$reading->place] = $reading;
         }
 
         return [$verdicts, $lessK];
+    }
+
+    /** What a place had at a moment from its reading before to this one, °C; what it has now where it was not read before. */
+    private static function at(float $seconds, ?Reading $before, Reading $reading): float
+    {
+        if ($before === null || $reading->seconds <= $before->seconds) {
+            return $reading->celsius;
+        }
+        $share = ($seconds - $before->seconds) / ($reading->seconds - $before->seconds);
+
+        return $before->celsius + $share * ($reading->celsius - $before->celsius);
     }
 
     /** No core gains more than this in $minutes, K. */

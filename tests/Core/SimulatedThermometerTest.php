@@ -110,7 +110,7 @@ it('goes on by the warmer place when the colder one is read no more', function (
         if ($minute <= 30) {
             $readings[] = Reading::of("cold.$minute", 60.0 * $minute, 'thick_end', $core - $between);
         }
-        $readings[] = Reading::of("warm.$minute", 60.0 * $minute + 20.0, 'core', $core);
+        $readings[] = Reading::of("warm.$minute", 60.0 * $minute, 'core', $core);
     }
     $sifted = Sieve::judge($readings, $dish, new Course(nowS: 4200.0));
     $last = $sifted->counting[count($sifted->counting) - 1];

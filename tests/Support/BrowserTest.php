@@ -300,7 +300,7 @@ abstract class BrowserTest extends TestCase
             }
             usleep(80_000);
         }
-        self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 900).$last.' The console: '.implode("\n", array_column($this->console(), 'message')));
+        self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 2500).$last.' The console: '.implode("\n", array_column($this->console(), 'message')));
     }
 
     private function text(): string

@@ -65,7 +65,7 @@ export function TakeWeather({ draft, onChange }: { draft: Draft; onChange: (draf
       {comes !== null && (
         <p className="flex flex-wrap items-center gap-x-3">
           <span>Then: {weatherWords(comes, format)}</span>
-          <button type="button" className="push" onClick={() => onChange({ ...draft, ...comes })}>
+          <button type="button" className="push" disabled={weather.isPlaceholderData} onClick={() => onChange({ ...draft, ...comes })}>
             Plan by it
           </button>
         </p>
