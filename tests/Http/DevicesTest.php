@@ -65,6 +65,29 @@ it('takes what probes read into the log of their roast, and the forecast follows
         ->and(array_column($after['devices'][0]['heard'], 'celsius', 'channel'))->toEqual([1 => 24.5, 2 => 151, 3 => 21, 4 => null]);
 });
 
+it('goes by the newest round of several probes, whichever of them is heard first and however often they send', function (float $every, string $order) {
+    [$roast, , $token] = thermometer($this, [
+        ['channel' => 1, 'dish' => 0, 'place' => 'core'], ['channel' => 2, 'dish' => 0, 'place' => 'thick_end'], ['channel' => 3, 'dish' => 0, 'place' => 'bone'],
+    ]);
+    $readings = [];
+    for ($minutes = 50.0; $minutes > 0.5; $minutes -= $every) {
+        foreach ([1 => 0.0, 2 => 0.6, 3 => 5.0] as $channel => $above) {
+            $readings[] = ['channel' => $channel, 'celsius' => round(8.0 + 0.9 * (50.0 - $minutes) + $above, 1), 'at' => ago($minutes)];
+        }
+    }
+    $newest = max(array_column(array_filter($readings, fn (array $one): bool => $one['channel'] === 1), 'celsius'));
+    mt_srand(11);
+    $order === 'shuffled' ? shuffle($readings) : $readings = $order === 'latest first' ? array_reverse($readings) : $readings;
+    foreach (array_chunk($readings, 40) as $some) {
+        sendAs($this, $token, ['readings' => $some])->assertOk();
+    }
+    $live = $this->getJson("/api/roasts/$roast->id")->json('plan.dishes.0.live');
+    // One a minute of each is kept.
+    expect($live['read']['celsius'])->toEqualWithDelta($newest, 1.0)
+        ->and($live['core_now_c']['likely'])->toEqualWithDelta($newest, 2.0)
+        ->and($live['core_now_c']['high'] - $live['core_now_c']['low'])->toBeLessThan(12.0);
+})->with([1.0, 0.5, 3.0])->with(['as they were read', 'latest first', 'shuffled']);
+
 it('takes one reading by itself, of now', function () {
     [$roast, , $token] = thermometer($this);
     sendAs($this, $token, ['channel' => 1, 'celsius' => 25])->assertOk()->assertJson(['kept' => 1]);
