@@ -13,7 +13,7 @@ import { useUnits } from '../units/units';
 import { useSay } from '../words/Said';
 import { due, type Alarm } from './due';
 import { notice, shake, sound, stayAwake } from './loud';
-import { forget, giveOnce, heard, putOff, ringing, stopWatching, useWatches, type Watch } from './memory';
+import { giveOnce, heard, keepTrack, putOff, ringing, stopWatching, useWatches, type Watch } from './memory';
 
 const LATER_MINUTES = [5, 10] as const;
 
@@ -50,13 +50,8 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
   const loud = ringing(all, memory, now);
   const first = loud.find((alarm) => alarm.important) ?? loud[0];
 
-  // What is over is forgotten, so that it is new when it comes back.
   const known = all.map((alarm) => alarm.id).join('\n');
-  useEffect(() => {
-    const there = known.split('\n');
-    const gone = [...new Set([...Object.keys(memory.later), ...Object.keys(memory.given)])].filter((id) => !there.includes(id));
-    if (gone.length > 0) forget(roast.id, gone);
-  }, [known, memory, roast.id]);
+  useEffect(() => keepTrack(roast.id, known.split('\n'), now), [known, now, roast.id]);
 
   const said = useRef('');
   const voiced = loud.map((alarm) => alarm.id).join('\n');

@@ -9,7 +9,7 @@ import { formatter } from '../units/units';
 import { text } from '../words/testing';
 import { say } from '../words/say';
 import { due, KINDS, type Alarm } from './due';
-import { AGAIN_MS, forget, giveOnce, heard, putOff, ringing, setKind, stopWatching, watch, type Watch } from './memory';
+import { AGAIN_MS, giveOnce, heard, keepTrack, OVER_MS, putOff, ringing, setKind, stopWatching, watch, type Watch } from './memory';
 
 const { loud } = vi.hoisted(() => ({
   loud: {
@@ -166,8 +166,36 @@ describe('what a device remembers', () => {
     putOff('r', alarm(), 10, NOW);
     expect(ringing([alarm()], memory(), NOW + 9 * 60_000)).toEqual([]);
     expect(ringing([alarm()], memory(), NOW + 10 * 60_000)).toHaveLength(1);
-    forget('r', ['core 0']);
+    keepTrack('r', [], NOW);
+    keepTrack('r', [], NOW + OVER_MS);
     expect(ringing([alarm()], memory(), NOW)).toHaveLength(1);
+  });
+
+  it.each([1, 5, 59])(
+    'are one thing while they go to and fro, for %i s at a time: given once, and put off for as long as was said',
+    (away) => {
+      const one = alarm({ id: 'act d0.pull' });
+      expect(giveOnce('r', one, NOW)).toBe(true);
+      putOff('r', one, 10, NOW);
+      for (let now = NOW, i = 0; now < NOW + 9 * 60_000; now += away * 1000, i++) {
+        keepTrack('r', i % 2 === 0 ? [] : [one.id], now);
+        expect(ringing([one], memory(), now)).toEqual([]);
+      }
+      keepTrack('r', [one.id], NOW + 10 * 60_000);
+      expect(ringing([one], memory(), NOW + 10 * 60_000)).toHaveLength(1);
+      expect(giveOnce('r', one, NOW + 10 * 60_000)).toBe(true);
+    },
+  );
+
+  it('are new when they come back after they were over for a while, and nothing of them is kept', () => {
+    const [core, act] = [alarm(), alarm({ id: 'act d0.pull' })];
+    for (const one of [core, act]) giveOnce('r', one, NOW);
+    keepTrack('r', [act.id], NOW + 1000);
+    keepTrack('r', [act.id], NOW + 1000 + OVER_MS);
+    expect(memory()).toMatchObject({ given: { [act.id]: NOW }, over: {} });
+    expect(memory().given[core.id]).toBeUndefined();
+    expect(giveOnce('r', core, NOW + 70_000)).toBe(true);
+    expect(giveOnce('r', act, NOW + 70_000)).toBe(false);
   });
 
   it('leaves out what the cook does not want to be called for', () => {
@@ -221,6 +249,39 @@ describe('alarms on the screen', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Close' }));
     expect(await screen.findByRole('alert')).toBeInTheDocument();
     expect(loud.sound).toHaveBeenCalledWith(true);
+  });
+
+  it('stand where an answer says now of what is overdue', () => {
+    for (const ahead of [-60, 0, 1, 4]) expect(ids(cooking({}, [entry('d0.pull', 'pull', minutes(ahead / 60))]))).toEqual(['act d0.pull']);
+    expect(ids(cooking({}, [entry('d0.pull', 'pull', minutes(0.5))]))).toEqual([]);
+  });
+
+  it('ring once while each answer puts the hour a little ahead of now', async () => {
+    const put = (ms: number) => cooking({}, [entry('d0.pull', 'pull', new Date(Date.now() + ms).toISOString())]);
+    let first = true;
+    call.mockImplementation((_verb: string, path: string) => {
+      if (path !== '/api/roasts/{roast}') return Promise.resolve(undefined);
+      const answer = put(first ? -60_000 : 8_000);
+      first = false;
+      return Promise.resolve(answer);
+    });
+    watch('roast');
+    show(<Alarms />);
+    await screen.findByRole('alert');
+    const pass = async (seconds: number) => {
+      for (let second = 0; second < seconds; second++) await act(() => vi.advanceTimersByTimeAsync(1_000));
+    };
+    await pass(80);
+    expect(call.mock.calls.length).toBeGreaterThan(4);
+    expect(loud.sound).toHaveBeenCalledTimes(1);
+    // Heard, it is heard.
+    while (screen.queryByRole('alert') === null) await pass(1);
+    await userEvent.click(screen.getByRole('button', { name: 'I hear' }));
+    for (let seconds = 0; seconds < 120; seconds++) {
+      await pass(1);
+      expect(screen.queryByRole('alert')).toBeNull();
+    }
+    expect(loud.sound).toHaveBeenCalledTimes(1);
   });
 
   it('ring once, come again, and are over when it is done', async () => {

@@ -31,6 +31,9 @@ const QUIET: readonly Entry['act'][] = ['rest', 'hold', 'first_look', 'serve'];
 const STALE_MS = 45 * 60_000;
 const LONGEST_MS = 6 * 3_600_000;
 
+/** As good as come: an answer says of what is overdue that it is for now, and is on its way for a moment. */
+const NEARLY_MS = 5_000;
+
 /** A cooker that is further off its target than this, by a reading no older than so many minutes. Common practice. */
 const OFF_K = 20;
 const FALLING_K_H = 25;
@@ -57,7 +60,7 @@ export function due(roast: Roast, now: number, { format, say }: Voice): Alarm[] 
 
 function acts(roast: Roast, now: number, say: Voice['say']): Alarm[] {
   return roast.plan.run_sheet
-    .filter((entry) => !entry.done && !QUIET.includes(entry.act) && at(entry.at) <= now && now - at(entry.at) < patience(entry))
+    .filter((entry) => !entry.done && !QUIET.includes(entry.act) && at(entry.at) <= now + NEARLY_MS && now - at(entry.at) < patience(entry))
     .map((entry) => ({
       id: `act ${entry.id}`,
       kind: 'acts',

@@ -11,12 +11,17 @@ export type Watch = {
   later: Record<string, number>;
   /** by id of the alarm: when it was given last, ms */
   given: Record<string, number>;
+  /** by id of an alarm that is over: since when, ms */
+  over?: Record<string, number>;
 };
 
 const NAME = 'diatherm.alarms';
 
 /** What matters comes again after so long. */
 export const AGAIN_MS = 5 * 60_000;
+
+/** What comes back sooner than this was never over. */
+export const OVER_MS = 60_000;
 
 /** Stands for Infinity, which JSON has not. */
 const NEVER = Number.MAX_SAFE_INTEGER;
@@ -68,12 +73,22 @@ export function giveOnce(roast: string, alarm: Alarm, now: number): boolean {
   return true;
 }
 
-/** What is over and comes back is new. */
-export const forget = (roast: string, over: readonly string[]): void =>
-  of(roast, (old) => {
-    const left = (all: Record<string, number>) => Object.fromEntries(Object.entries(all).filter(([id]) => !over.includes(id)));
-    return { ...old, later: left(old.later), given: left(old.given) };
-  });
+/**
+ * What is over for a while and comes back is new. A core that goes to and fro about its number, or an hour that each answer puts a second
+ * ahead, is one thing, and was heard once.
+ */
+export function keepTrack(roast: string, there: readonly string[], now: number): void {
+  const old = read()[roast];
+  if (old === undefined) return;
+  const known = new Set([...Object.keys(old.later), ...Object.keys(old.given)]);
+  const over = Object.fromEntries([...known].filter((id) => !there.includes(id)).map((id) => [id, old.over?.[id] ?? now]));
+  const isForgotten = (id: string) => over[id] !== undefined && now - over[id] >= OVER_MS;
+  const before = old.over ?? {};
+  const changed = Object.keys(over).length !== Object.keys(before).length || Object.keys(over).some((id) => before[id] === undefined);
+  if (!changed && !Object.keys(over).some(isForgotten)) return;
+  const left = (all: Record<string, number>) => Object.fromEntries(Object.entries(all).filter(([id]) => !isForgotten(id)));
+  of(roast, (one) => ({ ...one, later: left(one.later), given: left(one.given), over: left(over) }));
+}
 
 /** Those that are to be heard now: of kinds that are wanted, and not put off. */
 export const ringing = (alarms: readonly Alarm[], memory: Watch, now: number): Alarm[] =>
