@@ -203,7 +203,7 @@ final class Sieve
                     // That place was not read since: what was found between them stands.
                     continue;
                 }
-                $warmerK = self::at($other->seconds, $before, $reading) - $other->celsius;
+                $warmerK = self::interpolatedC($other->seconds, $before, $reading) - $other->celsius;
                 unset($colder[$reading->place][$place], $colder[$place][$reading->place]);
                 if ($warmerK > 0.0) {
                     $colder[$reading->place][$place] = ['lessK' => $warmerK, 'at' => $other->celsius + $warmerK];
@@ -215,19 +215,14 @@ final class Sieve
             $last[$reading->place] = $reading;
             foreach ($changed as $one) {
                 unset($verdicts[$one->id], $lessK[$one->id]);
-                foreach ($colder[$one->place] ?? [] as $place => $found) {
-                    $isLost = $one->seconds - $last[$place]->seconds > self::HEARD_S
-                        && in_array($one->place, self::ONE_MUSCLE, true) && in_array($place, self::ONE_MUSCLE, true);
-                    if (! $isLost) {
-                        $verdicts[$one->id] = Verdict::NotTheColdest;
-                        unset($lessK[$one->id]);
-                        break;
-                    }
-                    $verdicts[$one->id] = Verdict::LessAColder;
-                    $warmed = ($one->celsius - $startC) / max(1.0, $found['at'] - $startC);
-                    // What probes scatter does not grow.
-                    $grown = $found['lessK'] < self::SCATTER_K ? 1.0 : min(self::MOST_GROWN, max(1.0, $warmed));
-                    $lessK[$one->id] = max($lessK[$one->id] ?? 0.0, $found['lessK'] * $grown);
+                $found = $colder[$one->place] ?? [];
+                if ($found === []) {
+                    continue;
+                }
+                $less = self::lessLost($one, $found, $last, $startC);
+                $verdicts[$one->id] = $less === null ? Verdict::NotTheColdest : Verdict::LessAColder;
+                if ($less !== null) {
+                    $lessK[$one->id] = $less;
                 }
             }
             $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
@@ -241,8 +236,32 @@ final class Sieve
         return [$verdicts, $lessK];
     }
 
+    /**
+     * What is taken off a reading for colder places that are read no more, K; null where one of them is still read, or has to be.
+     *
+     * @param  non-empty-array<string, array{lessK: float, at: float}>  $colder  by place
+     * @param  array<string, Reading>  $last
+     */
+    private static function lessLost(Reading $reading, array $colder, array $last, float $startC): ?float
+    {
+        $less = 0.0;
+        foreach ($colder as $place => $found) {
+            $isLost = $reading->seconds - $last[$place]->seconds > self::HEARD_S
+                && in_array($reading->place, self::ONE_MUSCLE, true) && in_array($place, self::ONE_MUSCLE, true);
+            if (! $isLost) {
+                return null;
+            }
+            $warmed = ($reading->celsius - $startC) / max(1.0, $found['at'] - $startC);
+            // What probes scatter does not grow.
+            $grown = $found['lessK'] < self::SCATTER_K ? 1.0 : min(self::MOST_GROWN, max(1.0, $warmed));
+            $less = max($less, $found['lessK'] * $grown);
+        }
+
+        return $less;
+    }
+
     /** What a place had at a moment from its reading before to this one, °C; what it has now where it was not read before. */
-    private static function at(float $seconds, ?Reading $before, Reading $reading): float
+    private static function interpolatedC(float $seconds, ?Reading $before, Reading $reading): float
     {
         if ($before === null || $reading->seconds <= $before->seconds) {
             return $reading->celsius;

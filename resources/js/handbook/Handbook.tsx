@@ -14,7 +14,7 @@ export function Handbook() {
   const reference = useReference();
   const handbook = useHandbook();
   const mixes = useMixes(1, 1);
-  const [query, setQuery] = useQuery();
+  const [query, setQuery] = useLookedFor();
   const trouble = reference.error ?? handbook.error;
   return (
     <Frame>
@@ -45,7 +45,7 @@ export function Handbook() {
 }
 
 /** What is looked for: it stands in the address too, which a busy page is slower to change than a hand is to type. */
-function useQuery(): [query: string, setQuery: (query: string) => void] {
+function useLookedFor(): [query: string, setQuery: (query: string) => void] {
   const [asked, setAsked] = useSearchParams();
   const { key } = useLocation();
   const own = useNavigationType() === 'REPLACE';
