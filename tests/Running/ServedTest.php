@@ -42,7 +42,7 @@ it('has its workers back when they are killed', function (string $words) {
     foreach ($this->served->processes($words) as $pid) {
         posix_kill($pid, SIGKILL);
     }
-    $end = microtime(true) + 15.0;
+    $end = microtime(true) + Served::PATIENCE_S;
     while ($this->served->ask('/ready') !== 200 && microtime(true) < $end) {
         usleep(50_000);
     }
@@ -62,8 +62,9 @@ it('takes new code without dropping a request', function () {
         posix_kill((int) getmypid(), SIGKILL);
     }
     $answers = [];
-    $end = microtime(true) + 4.0;
-    while (microtime(true) < $end) {
+    // Through the change and well past it, on a machine that answers quickly and on one that does not.
+    [$least, $most] = [microtime(true) + 4.0, microtime(true) + Served::PATIENCE_S];
+    while (microtime(true) < $least || (array_sum($answers) <= 50 && microtime(true) < $most)) {
         $status = $this->served->ask('/ready');
         $answers[$status] = ($answers[$status] ?? 0) + 1;
     }

@@ -303,7 +303,7 @@ abstract class BrowserTest extends TestCase
         self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 2500).$last.' The console: '.implode("\n", array_column($this->console(), 'message')));
     }
 
-    private function text(): string
+    public function text(): string
     {
         return mb_strtolower((string) $this->browser->executeScript('return document.body.innerText'));
     }

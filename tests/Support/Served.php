@@ -7,7 +7,7 @@ namespace Tests\Support;
 /** bin/serve, run from this folder on the tests' database. */
 final class Served
 {
-    private const PATIENCE_S = 60.0;
+    public const PATIENCE_S = 60.0;
 
     /** @param  resource  $process */
     private function __construct(private $process, public readonly string $url)

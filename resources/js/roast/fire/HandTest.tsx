@@ -23,7 +23,8 @@ export function HandTest({ fire, roast, live }: { fire: Fire; roast: Roast; live
     const timer = setInterval(() => setNow(performance.now()), TICK_MS);
     return () => clearInterval(timer);
   }, [since]);
-  const aim = fire.hand_s ?? 0;
+  // Judged by the figures that stand there, not by what they were before they were rounded.
+  const aim = Math.round(fire.hand_s ?? 0);
   const seconds = since === null ? held : Math.max(0, (now - since) / 1000);
   const press = () => {
     if (since === null) {
@@ -31,7 +32,7 @@ export function HandTest({ fire, roast, live }: { fire: Fire; roast: Roast; live
       setNow(touchedAt());
       setHeld(null);
     } else {
-      setHeld((touchedAt() - since) / 1000);
+      setHeld(Math.round((touchedAt() - since) / 100) / 10);
       setSince(null);
     }
   };
@@ -44,7 +45,7 @@ export function HandTest({ fire, roast, live }: { fire: Fire; roast: Roast; live
           Hold your open palm where the meat will be, and take it away before it hurts. Aim for{' '}
           <strong>
             <Why of="fire.hand" workings={fire.workings}>
-              {aim.toFixed(0)} seconds
+              {aim} seconds
             </Why>
           </strong>{' '}
           over freshly grey coals. Sleeves back; no rings; never over a flame.
@@ -67,9 +68,7 @@ export function HandTest({ fire, roast, live }: { fire: Fire; roast: Roast; live
               type="button"
               className="push"
               disabled={log.read.isPending}
-              onClick={() =>
-                log.read.mutate({ dish: fire.dish, place: COOKER, hand_s: Number(held.toFixed(1)) }, { onSuccess: () => setHeld(null) })
-              }
+              onClick={() => log.read.mutate({ dish: fire.dish, place: COOKER, hand_s: held }, { onSuccess: () => setHeld(null) })}
             >
               Log it
             </button>

@@ -328,6 +328,28 @@ describe('hand test', () => {
     }
   });
 
+  it.each([
+    [0, '0.0', 'Under two seconds'],
+    [1_949, '1.9', 'Under two seconds'],
+    [1_951, '2.0', 'Too hot'],
+    [4_749, '4.7', 'Too hot'],
+    [4_751, '4.8', 'That is the fire that was asked for.'],
+    [7_249, '7.2', 'That is the fire that was asked for.'],
+    [7_251, '7.3', 'Not hot enough'],
+    [60_049, '60.0', 'Not hot enough'],
+    [60_051, '60.1', 'Over a minute'],
+  ])('judges %d ms by the figure that it shows, %s', (ms, shown, words) => {
+    let moment = 1000;
+    tapsAt(() => moment);
+    show(<HandTest fire={aSpitFire({ hand_s: 5.6 })} roast={roast()} live={false} />);
+    expect(screen.getByText('6 seconds')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Palm in' }));
+    moment += ms;
+    fireEvent.click(screen.getByRole('button', { name: 'Away!' }));
+    expect(screen.getByText(shown)).toBeInTheDocument();
+    expect(screen.getByText(words, { exact: false })).toBeInTheDocument();
+  });
+
   it('logs it as a reading of the fire once it burns', async () => {
     vi.useFakeTimers();
     tapsAt(() => performance.now());
