@@ -52,6 +52,11 @@ export function CutChoice({
                 <span className="flex min-h-11 items-center">{cut.name}</span>
               </ComboboxOption>
             ))}
+            {found.length === 0 && (
+              <ComboboxOption value={null} disabled className="px-3 py-2">
+                Nothing goes by “{query.trim()}” here. Clear it to see every cut.
+              </ComboboxOption>
+            )}
           </ComboboxOptions>
         </Combobox>
       )}
