@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { call } from '../api/client';
-import { keys, useAccount } from '../api/queries';
+import { keys, useAccount, stands } from '../api/queries';
 import type { Account as Shown } from '../api/types';
 import { Failure } from '../ui/Failure';
 import { FileButton } from '../ui/FileButton';
@@ -76,7 +76,7 @@ function Places({ account }: { account: Shown }) {
   const end = useMutation({
     mutationFn: (place: string | null) =>
       place === null ? call('delete', '/api/account/sessions') : call('delete', '/api/account/sessions/{place}', { at: { place } }),
-    onSuccess: (left) => cache.setQueryData(keys.account, left),
+    onSuccess: (left) => stands(cache, keys.account, left),
   });
   return (
     <section className="opens" aria-label="Where you are signed in">

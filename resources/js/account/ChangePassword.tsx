@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call } from '../api/client';
-import { keys } from '../api/queries';
+import { keys, stands } from '../api/queries';
 import { Failure, refusals } from '../ui/Failure';
 import { PasswordField } from '../ui/PasswordField';
 
@@ -12,8 +12,8 @@ export function ChangePassword() {
   const [password, setPassword] = useState('');
   const change = useMutation({
     mutationFn: () => call('put', '/api/account/password', { body: { current, password } }),
-    onSuccess: (left) => {
-      cache.setQueryData(keys.account, left);
+    onSuccess: async (left) => {
+      await stands(cache, keys.account, left);
       setCurrent('');
       setPassword('');
     },

@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { call } from './client';
+import { call, Unreachable } from './client';
 import type { BodyOf } from './contract';
-import type { BrokenRoast, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
+import type { BrokenRoast, Me, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
 const HEARTH_POLL_MS = 30_000;
@@ -12,6 +12,7 @@ const passed = (ms: number) => new Promise<void>((done) => setTimeout(done, ms))
 
 export const keys = {
   me: ['me'] as const,
+  shownAs: ['shown as'] as const,
   reference: ['reference'] as const,
   account: ['account'] as const,
   mixes: ['mixes'] as const,
@@ -35,6 +36,26 @@ export const everyList = { queryKey: keys.roasts, refetchType: 'all' as const };
 
 export const useMe = () =>
   useQuery({ queryKey: keys.me, queryFn: ({ signal }) => call('get', '/api/me', { signal }), staleTime: Infinity });
+
+/** Units and clock. */
+export type ShownAs = Partial<Pick<NonNullable<Me['user']>, 'temperature_unit' | 'mass_unit' | 'clock_hours'>>;
+
+/**
+ * How figures are shown. Each change shows at once, and the server hears of them one after the other: its answer to one knows nothing of those
+ * that wait behind it, so that only the last is taken for what stands. Where it cannot be reached, they are shown so on this page.
+ */
+export function useShownAs() {
+  const cache = useQueryClient();
+  const isLast = () => cache.isMutating({ mutationKey: keys.shownAs }) === 1;
+  return useMutation({
+    mutationKey: keys.shownAs,
+    scope: { id: keys.shownAs[0] },
+    mutationFn: (change: ShownAs) => call('patch', '/api/me', { body: change }),
+    onMutate: (change) => stands<Me>(cache, keys.me, (old) => (old.user ? { ...old, user: { ...old.user, ...change } } : old)),
+    onSuccess: (me) => (isLast() ? stands(cache, keys.me, me) : undefined),
+    onError: (error) => (isLast() && !(error instanceof Unreachable) ? cache.invalidateQueries({ queryKey: keys.me }) : undefined),
+  });
+}
 
 export const useAccount = () => useQuery({ queryKey: keys.account, queryFn: ({ signal }) => call('get', '/api/account', { signal }) });
 
@@ -180,9 +201,9 @@ export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSuccess: (cooker) => {
-      cache.setQueryData<OwnCooker[]>(keys.cookers, (old) =>
-        old === undefined ? undefined : [...old.filter((one) => one.id !== cooker.id), cooker].sort((a, b) => a.name.localeCompare(b.name)),
+    onSuccess: async (cooker) => {
+      await stands<OwnCooker[]>(cache, keys.cookers, (old) =>
+        [...old.filter((one) => one.id !== cooker.id), cooker].sort((a, b) => a.name.localeCompare(b.name)),
       );
       void cache.invalidateQueries({ queryKey: keys.asked });
       void cache.invalidateQueries({ queryKey: keys.everyRoast });
@@ -190,10 +211,16 @@ export function useCookerChange<T>(change: (input: T) => Promise<OwnCooker>) {
   });
 }
 
-/** A new state of a roast: what was asked for before it would tell of an older one. */
-async function stands(cache: QueryClient, id: string, roast: Roast | BrokenRoast): Promise<void> {
-  await cache.cancelQueries({ queryKey: keys.roast(id) });
-  cache.setQueryData(keys.roast(id), roast);
+/**
+ * A new state of something, or what becomes of the old one: what was asked for before it would tell of an older one, and is given up. Where
+ * there is no old one yet, it is asked for anew.
+ */
+export async function stands<T extends object>(cache: QueryClient, key: readonly string[], state: T | ((old: T) => T)): Promise<void> {
+  await cache.cancelQueries({ queryKey: key, exact: true });
+  const old = cache.getQueryData<T>(key);
+  if (typeof state !== 'function') cache.setQueryData<T>(key, state);
+  else if (old !== undefined) cache.setQueryData<T>(key, state(old));
+  else void cache.invalidateQueries({ queryKey: key, exact: true });
 }
 
 /** A change to one roast whose answer is its new state. */
@@ -202,7 +229,7 @@ export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRo
   return useMutation({
     mutationFn: change,
     onSuccess: async (roast) => {
-      await stands(cache, roast.id, roast);
+      await stands(cache, keys.roast(roast.id), roast);
       void cache.invalidateQueries(everyList);
     },
   });
@@ -214,7 +241,7 @@ export function useRoastLogged<T>(id: string, change: (input: T) => Promise<Roas
   return useMutation({
     mutationFn: change,
     onSuccess: async (roast) => {
-      if (roast !== null) await stands(cache, id, roast);
+      if (roast !== null) await stands(cache, keys.roast(id), roast);
       void cache.invalidateQueries(everyList);
     },
   });

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { call, Refused } from '../api/client';
-import { keys } from '../api/queries';
+import { keys, stands } from '../api/queries';
 import type { OwnCooker, Reference } from '../api/types';
 import type { Errors } from '../roast/ticket/errors';
 import { Choice } from '../ui/Choice';
@@ -28,7 +28,7 @@ export function NewCooker({ open, reference, onClose, onAdded }: Props) {
     setTrouble('');
     try {
       const cooker = await call('post', '/api/cookers', { body: { name, kind, facts } });
-      cache.setQueryData<OwnCooker[]>(keys.cookers, (old) => [...(old ?? []), cooker]);
+      await stands<OwnCooker[]>(cache, keys.cookers, (old) => [...old.filter((one) => one.id !== cooker.id), cooker]);
       setName('');
       setFacts({});
       onAdded(cooker);

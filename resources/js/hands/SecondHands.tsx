@@ -6,7 +6,7 @@ import { useParams } from 'react-router';
 import { serverNow } from '../api/clock';
 import { call, Failed } from '../api/client';
 import { newId } from '../api/newId';
-import { keys } from '../api/queries';
+import { keys, stands } from '../api/queries';
 import type { Entry, Hands } from '../api/types';
 import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
@@ -62,7 +62,7 @@ function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; off
   const cache = useQueryClient();
   const [mine, setMine] = useState(ticked);
   const slips = useSlips();
-  const done = (answer: Hands) => cache.setQueryData(keys.hands(tickKey), answer);
+  const done = (answer: Hands) => stands(cache, keys.hands(tickKey), answer);
   const tick = useMutation({
     mutationFn: async (entry: Entry) => {
       const id = newId();

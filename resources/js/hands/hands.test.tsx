@@ -1,4 +1,5 @@
-import { screen, waitFor } from '@testing-library/react';
+import { focusManager } from '@tanstack/react-query';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed } from '../api/client';
@@ -55,6 +56,27 @@ describe('a second pair of hands', () => {
     tapsAt(2_000);
     await userEvent.click(screen.getByRole('button', { name: 'Baste: done, undo' }));
     await waitFor(() => expect(calls.at(-1)).toMatchObject({ method: 'delete', asked: { at: { id: ticked?.asked.body?.id } } }));
+  });
+
+  it('keeps a tick though what was asked before it is answered after it', async () => {
+    let late: (old: Hands) => void = () => undefined;
+    answer = (method) => hands([line('d0.pull', 'Pull it', method === 'post')]);
+    open();
+    await screen.findByRole('button', { name: 'Pull it: done' });
+    answer = (method) => (method === 'get' ? new Promise((done) => (late = done)) : hands([line('d0.pull', 'Pull it', true)]));
+    // As a phone asks that is looked at again.
+    act(() => focusManager.setFocused(false));
+    act(() => focusManager.setFocused(true));
+    await waitFor(() => expect(calls.filter((one) => one.method === 'get')).toHaveLength(2));
+    await userEvent.click(screen.getByRole('button', { name: 'Pull it: done' }));
+    await screen.findByRole('button', { name: 'Pull it: done, undo' });
+    await act(async () => {
+      late(hands([line('d0.pull', 'Pull it')]));
+      // The cache tells of it in the next turn.
+      await new Promise((done) => setTimeout(done));
+    });
+    expect(screen.getByRole('button', { name: 'Pull it: done, undo' })).toBeInTheDocument();
+    act(() => focusManager.setFocused(undefined));
   });
 
   it('is told that its link is closed', async () => {

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, Refused } from '../api/client';
-import { everyList, keys } from '../api/queries';
+import { everyList, keys, stands } from '../api/queries';
 import type { BrokenRoast, Roast } from '../api/types';
 import { titleOf } from './acts';
 import { toFile, type Draft } from './draft';
@@ -32,10 +32,8 @@ export function useKept(roast: Roast | BrokenRoast) {
     changed: () => setErrors({}),
     keep: (draft: Draft) =>
       tried(async () => {
-        cache.setQueryData(
-          keys.roast(roast.id),
-          await call('put', '/api/roasts/{roast}', { at: { roast: roast.id }, body: toFile(draft) }),
-        );
+        const kept = await call('put', '/api/roasts/{roast}', { at: { roast: roast.id }, body: toFile(draft) });
+        await stands(cache, keys.roast(roast.id), kept);
       }),
     remove: async () => {
       if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;

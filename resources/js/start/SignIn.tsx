@@ -3,7 +3,7 @@ import { Wrong } from '../ui/Failure';
 import { useState, type FormEvent } from 'react';
 import type { Me } from '../api/types';
 import { call, Refused } from '../api/client';
-import { keys } from '../api/queries';
+import { keys, stands } from '../api/queries';
 import { inkOn, temperatureCss } from '../charts/temperature';
 import { Field } from '../ui/Field';
 import { PasswordField } from '../ui/PasswordField';
@@ -23,7 +23,7 @@ export function SignIn({ demo }: { demo: boolean }) {
     setErrors({});
     setTrouble('');
     try {
-      cache.setQueryData(keys.me, await ask());
+      await stands(cache, keys.me, await ask());
     } catch (error) {
       if (error instanceof Refused) setErrors(error.errors);
       else setTrouble((error as Error).message);

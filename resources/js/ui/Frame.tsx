@@ -4,8 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { forgetKept } from '../api/keep';
 import { call, forgetToken } from '../api/client';
-import { keys, stopAsking, useMe } from '../api/queries';
-import type { Me } from '../api/types';
+import { stopAsking, useMe, useShownAs } from '../api/queries';
 import { useUnits } from '../units/units';
 import { Sheet } from './Sheet';
 import { useKeys } from './useKeys';
@@ -49,13 +48,10 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
   const [theme, toggleTheme] = useTheme();
   const [sheet, setSheet] = useState(false);
 
-  const change = async (settings: { temperature_unit?: 'c' | 'f'; mass_unit?: 'kg' | 'lb'; clock_hours?: 12 | 24 }) => {
-    cache.setQueryData<Me>(keys.me, (old) => (old?.user ? { ...old, user: { ...old.user, ...settings } } : old));
-    cache.setQueryData(keys.me, await call('patch', '/api/me', { body: settings }));
-  };
-  const toggleTemperature = () => void change({ temperature_unit: units.temperatureUnit === 'c' ? 'f' : 'c' });
-  const toggleMass = () => void change({ mass_unit: units.massUnit === 'kg' ? 'lb' : 'kg' });
-  const toggleClock = () => void change({ clock_hours: units.clockHours === 24 ? 12 : 24 });
+  const shownAs = useShownAs();
+  const toggleTemperature = () => shownAs.mutate({ temperature_unit: units.temperatureUnit === 'c' ? 'f' : 'c' });
+  const toggleMass = () => shownAs.mutate({ mass_unit: units.massUnit === 'kg' ? 'lb' : 'kg' });
+  const toggleClock = () => shownAs.mutate({ clock_hours: units.clockHours === 24 ? 12 : 24 });
   const leave = useMutation({
     mutationFn: async () => {
       await stopAsking(cache);
@@ -140,6 +136,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
       </nav>
       <main className="mx-auto max-w-[1320px] px-4 pt-3 pb-28 md:px-6 md:pb-6">
         <Waiting />
+        {shownAs.isError && <Wrong error={`${shownAs.error.message} How figures are shown was not kept.`} className="mb-2" />}
         {leave.isError && <Wrong error={`${leave.error.message} You are signed in still.`} className="mb-2" />}
         <div className="stands">{children}</div>
       </main>

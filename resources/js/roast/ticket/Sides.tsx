@@ -9,7 +9,7 @@ import { NumberField } from '../../ui/NumberField';
 import { duration } from '../../units/time';
 import type { DraftSide } from '../draft';
 import { call } from '../../api/client';
-import { keys, useOwnSides } from '../../api/queries';
+import { keys, useOwnSides, stands } from '../../api/queries';
 import { searched } from '../../words/search';
 import { FileButton } from '../../ui/FileButton';
 import { COURSES } from './DishFields';
@@ -148,7 +148,7 @@ function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: stri
   const own = useOwnSides().data ?? [];
   const open = useMutation({
     mutationFn: (text: string) => call('post', '/api/sides', { body: text }),
-    onSuccess: (all) => cache.setQueryData(keys.sides, all),
+    onSuccess: (all) => stands(cache, keys.sides, all),
   });
   const wanted = query.trim().toLowerCase();
   const offers: Offer[] = [
