@@ -223,22 +223,14 @@ export async function stands<T extends object>(cache: QueryClient, key: readonly
   else void cache.invalidateQueries({ queryKey: key, exact: true });
 }
 
-/** A change to one roast whose answer is its new state. */
-export function useRoastChange<T>(change: (input: T) => Promise<Roast | BrokenRoast>) {
+/**
+ * A change to one roast, whose answer is its new state; null where it was a change of what has not been sent yet. One goes after the other,
+ * so that the last answer is the newest.
+ */
+export function useRoastChange<T>(id: string, change: (input: T) => Promise<Roast | BrokenRoast | null>) {
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: change,
-    onSuccess: async (roast) => {
-      await stands(cache, keys.roast(roast.id), roast);
-      void cache.invalidateQueries(everyList);
-    },
-  });
-}
-
-/** A change to one roast's log, whose answer is its new state; null where it was a change of what has not been sent yet. */
-export function useRoastLogged<T>(id: string, change: (input: T) => Promise<Roast | BrokenRoast | null>) {
-  const cache = useQueryClient();
-  return useMutation({
+    scope: { id: `roast ${id}` },
     mutationFn: change,
     onSuccess: async (roast) => {
       if (roast !== null) await stands(cache, keys.roast(id), roast);

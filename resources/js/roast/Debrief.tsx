@@ -124,7 +124,7 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
 function Note({ roast }: { roast: Roast }) {
   const clock = useClock();
   const [note, setNote] = useState(roast.note);
-  const keep = useRoastChange<string>((words) =>
+  const keep = useRoastChange<string>(roast.id, (words) =>
     call('put', '/api/roasts/{roast}/debrief', { at: { roast: roast.id }, body: { note: words } }),
   );
   return (
@@ -152,7 +152,7 @@ function Note({ roast }: { roast: Roast }) {
 }
 
 function ReadingsImport({ roast }: { roast: Roast }) {
-  const add = useRoastChange<string>((text) =>
+  const add = useRoastChange<string>(roast.id, (text) =>
     call('post', '/api/roasts/{roast}/readings.csv', { at: { roast: roast.id }, body: text, type: 'text/csv' }),
   );
   return (

@@ -3,7 +3,7 @@ import { serverNow } from '../api/clock';
 import { call } from '../api/client';
 import { newId } from '../api/newId';
 import { discard, mend, post, useOutbox, type Parcel } from '../api/outbox';
-import { useRoastChange, useRoastLog, useRoastLogged } from '../api/queries';
+import { useRoastChange, useRoastLog } from '../api/queries';
 import type { EventKind, Roast, Settings } from '../api/types';
 import { useSlips } from '../ui/useSlips';
 import { withOffset } from '../units/time';
@@ -46,13 +46,13 @@ export function useLogging(roast: Roast) {
   const { kept } = useOutbox();
   const keptAs = (id: string) => kept.find((one) => one.body.id === id && one.refused === undefined);
   /** A line of the log gets another time and keeps its id. */
-  const move = useRoastLogged<{ what: 'readings' | 'events'; id: string; at: number }>(roast.id, async ({ what, id, at }) => {
+  const move = useRoastChange<{ what: 'readings' | 'events'; id: string; at: number }>(roast.id, async ({ what, id, at }) => {
     const here = keptAs(id);
     if (here !== undefined && (await mend(id, { ...here, body: { ...here.body, at: time(at) } } as Parcel))) return null;
     return await call('patch', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id }, body: { at: time(at) } });
   });
   const [undone, setUndone] = useState<Undone | null>(null);
-  const undo = useRoastLogged<{ what: 'readings' | 'events'; id: string }>(roast.id, async ({ what, id }) => {
+  const undo = useRoastChange<{ what: 'readings' | 'events'; id: string }>(roast.id, async ({ what, id }) => {
     const here = keptAs(id);
     if (here !== undefined && (await discard(id))) {
       // It never left this device: throwing it away is all there is to undo.
@@ -70,7 +70,7 @@ export function useLogging(roast: Roast) {
     return await post(parcel);
   });
   /** The server kept the way for a while, with its plan and its hour. */
-  const takeBack = useRoastChange<string>(async (way) => {
+  const takeBack = useRoastChange<string>(roast.id, async (way) => {
     setUndone(null);
     return await call('post', '/api/roasts/{roast}/ways/taken', {
       at: { roast: roast.id },

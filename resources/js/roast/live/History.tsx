@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Wrong } from '../../ui/Failure';
 import type { Roast } from '../../api/types';
 import { Sheet } from '../../ui/Sheet';
+import { useSlips } from '../../ui/useSlips';
 import { When, momentOf, type Moment } from '../../ui/When';
 import { useSay } from '../../words/Said';
 import { localInput } from '../../units/time';
@@ -15,6 +16,7 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
   const clock = useClock();
   const format = useUnits();
   const say = useSay();
+  const slips = useSlips();
   const [all, setAll] = useState(false);
   const [moving, setMoving] = useState<Logged | null>(null);
   const lines = logged(roast, say);
@@ -44,7 +46,9 @@ export function History({ roast, log }: { roast: Roast; log: ReturnType<typeof u
               type="button"
               className="-mr-3 min-h-11 min-w-11 text-soft hover:text-ember"
               aria-label={`Undo ${line.words} at ${clock(line.at)}`}
-              onClick={() => log.undo.mutate({ what: line.what, id: line.id })}
+              disabled={log.undo.isPending}
+              // The next line comes under the thumb that undid this one.
+              onClick={() => !slips('undo') && log.undo.mutate({ what: line.what, id: line.id })}
             >
               ✕
             </button>

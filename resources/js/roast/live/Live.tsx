@@ -85,7 +85,7 @@ export function Live({ roast }: { roast: Roast }) {
   };
   const undoLast = () => {
     const last = log.lastOf(history);
-    if (last !== undefined && !slips('undo')) log.undo.mutate({ what: last.what, id: last.id });
+    if (last !== undefined && !log.undo.isPending && !slips('undo')) log.undo.mutate({ what: last.what, id: last.id });
   };
   const putBack = () => {
     // What is undone after this is another thing than what was undone before it.

@@ -20,7 +20,7 @@ export function Outside({ roast, now }: { roast: Roast; now: number }) {
   const asked =
     open && latitude !== undefined && longitude !== undefined && serve > now ? { latitude, longitude, from: now, until: serve } : null;
   const weather = useWeather(asked);
-  const take = useRoastChange<Outdoors>((next) =>
+  const take = useRoastChange<Outdoors>(roast.id, (next) =>
     call('put', '/api/roasts/{roast}', { at: { roast: roast.id }, body: toFile({ ...toDraft(roast.file), ...next }) }),
   );
   const comes = weather.data === undefined ? null : meanOf(weather.data.hours);

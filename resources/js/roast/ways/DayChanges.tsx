@@ -44,7 +44,7 @@ export function DayChanges({ roast, open, asked, onClose }: { roast: Roast; open
   const ask = useMutation({
     mutationFn: (question: Turned) => call('post', '/api/roasts/{roast}/ways', { at: { roast: roast.id }, body: question }),
   });
-  const take = useRoastChange<string>((way) =>
+  const take = useRoastChange<string>(roast.id, (way) =>
     call('post', '/api/roasts/{roast}/ways/taken', { at: { roast: roast.id }, body: { id: newId(), way } }),
   );
   const [begun, setBegun] = useState(false);
