@@ -303,6 +303,21 @@ abstract class BrowserTest extends TestCase
         self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 2500).$last.' The console: '.implode("\n", array_column($this->console(), 'message')));
     }
 
+    /** What stands on the screen once all of it does: nothing more is fetched, and nothing but clocks and figures changes. */
+    public function drawn(): string
+    {
+        $words = '';
+        $this->until(function () use (&$words): bool {
+            $before = $words;
+            $words = (string) $this->browser->executeScript('return document.querySelector("main, #app").innerText');
+            $withoutFigures = fn (string $one): string => (string) preg_replace('~[\d.:]+~', '', $one);
+
+            return $words !== '' && ! str_contains($words, 'Fetching') && $withoutFigures($words) === $withoutFigures($before);
+        }, 'All of it is drawn.');
+
+        return $words;
+    }
+
     public function text(): string
     {
         return mb_strtolower((string) $this->browser->executeScript('return document.body.innerText'));
