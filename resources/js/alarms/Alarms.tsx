@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Wrong } from '../ui/Failure';
 import { Link, useLocation } from 'react-router';
-import { unseen, useOutbox } from '../api/outbox';
+import { useUnseen } from '../api/outbox';
 import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
 import { eventFor, titleOf } from '../roast/acts';
@@ -28,15 +28,13 @@ export function Alarms() {
 
 function OfRoast({ id, memory }: { id: string; memory: Watch }) {
   const roast = useRoast(id);
-  const outbox = useOutbox();
   const told = roast.data;
+  const kept = useUnseen(told, roast.dataUpdatedAt);
   const over = told?.status === 'broken';
   useEffect(() => {
     if (over) stopWatching(id);
   }, [over, id]);
-  return told === undefined || told.status === 'broken' ? null : (
-    <Ringing roast={withKept(told, unseen(outbox, roast.dataUpdatedAt))} memory={memory} />
-  );
+  return told === undefined || told.status === 'broken' ? null : <Ringing roast={withKept(told, kept)} memory={memory} />;
 }
 
 function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {

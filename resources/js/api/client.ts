@@ -52,6 +52,16 @@ function remember(path: string, tag: string, answer: unknown): void {
   if (heard.size > MOST_HEARD && oldest !== undefined) heard.delete(oldest);
 }
 
+/** When an answer was asked for. */
+const moments = new WeakMap<object, number>();
+
+/**
+ * The moment when an answer was asked for, ms by this device: what the kitchen had taken by then is in it, however long it was on its way.
+ *
+ * @param otherwise for what was never an answer of this page, such as what it kept from before
+ */
+export const askedAt = (answer: object, otherwise: number): number => moments.get(answer) ?? otherwise;
+
 /** Given up by whoever asked, or after as long as anyone waits. */
 function until(given: AbortSignal | undefined): AbortSignal | undefined {
   const patience = typeof AbortSignal.timeout === 'function' ? AbortSignal.timeout(PATIENCE_MS) : undefined;
@@ -110,12 +120,14 @@ async function send<T>(
   }
   if (response.status === 304 && known !== undefined) {
     tellsTime();
+    if (typeof known.answer === 'object' && known.answer !== null) moments.set(known.answer, asked);
     // The same object again: what is drawn from it need not be drawn anew.
     return known.answer as T;
   }
   if (!response.ok && response.status !== 422 && response.status !== 409)
     throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
   const answer = await whole(response, signal);
+  moments.set(answer, asked);
   tellsTime();
   const tag = response.headers?.get('ETag') ?? null;
   if (method === 'GET' && response.ok && tag !== null) remember(path, tag, answer);

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { call, Conflict, Failed, Refused, Unreachable } from './client';
+import { askedAt, call, Conflict, Failed, Refused, Unreachable } from './client';
 import type { NewEvent, NewReading } from './types';
 
 /**
@@ -11,7 +11,7 @@ import type { NewEvent, NewReading } from './types';
 export type Parcel = { roast: string } & ({ what: 'readings'; body: NewReading } | { what: 'events'; body: NewEvent });
 export type Kept = Parcel & { refused?: { message: string; errors: Record<string, string[]> } };
 export type Hold = 'none' | 'unreachable' | 'signed out' | 'busy';
-/** With the server since then, ms; an answer that was had before does not have it yet. */
+/** With the server since then, ms; an answer that was asked for before may not have it yet. */
 type Landed = Parcel & { landed: number };
 type Outbox = { kept: readonly Kept[]; landed: readonly Landed[]; hold: Hold };
 
@@ -219,9 +219,9 @@ if (typeof window !== 'undefined') {
   });
 }
 
-/** What was logged here and is not in an answer that was had at that moment, ms. */
-export const unseen = ({ kept, landed }: Pick<Outbox, 'kept' | 'landed'>, hadAt: number): readonly Kept[] => [
-  ...landed.filter((one) => one.landed > hadAt && !kept.some((other) => other.body.id === one.body.id)),
+/** What was logged here and is not in an answer that was asked for at that moment, ms. */
+export const unseen = ({ kept, landed }: Pick<Outbox, 'kept' | 'landed'>, asked: number): readonly Kept[] => [
+  ...landed.filter((one) => one.landed > asked && !kept.some((other) => other.body.id === one.body.id)),
   ...kept,
 ];
 
@@ -233,4 +233,9 @@ export function useOutbox(): Outbox {
     },
     () => state,
   );
+}
+
+/** What was logged here and is not in this answer, which came at that moment, ms; all of it where there is none. */
+export function useUnseen(answer: object | undefined, cameAt: number): readonly Kept[] {
+  return unseen(useOutbox(), answer === undefined ? 0 : askedAt(answer, cameAt));
 }

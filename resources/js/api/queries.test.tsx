@@ -3,6 +3,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { chancesOf } from '../testing-chance';
 import { Frame } from '../ui/Frame';
 import { UnitsContext } from '../units/units';
 import { Failed, Unreachable } from './client';
@@ -11,13 +12,6 @@ import type { Me } from './types';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('./client', async (original) => ({ ...(await original<typeof import('./client')>()), call }));
-
-const SEED = 20311004;
-/** A line of figures that is the same each time, 0 up to but not 1. */
-function chances(seed: number): () => number {
-  let state = seed;
-  return () => (state = (state * 1103515245 + 12345) % 2147483648) / 2147483648;
-}
 
 describe('what an answer says', () => {
   const key = keys.roast('one');
@@ -142,7 +136,7 @@ describe('how figures are shown', () => {
   it.each(Array.from({ length: 25 }, (_, round) => round))(
     'is what the server keeps, whatever it is pressed and answered like (%i)',
     async (round) => {
-      const chance = chances(SEED + round * 7919);
+      const chance = chancesOf(round);
       const server = new Server(() => 5 + Math.floor(chance() ** 2 * 600));
       // Now and then it fails; the last is taken.
       let last = false;

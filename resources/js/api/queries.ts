@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { call, Unreachable } from './client';
+import { askedAt, call, Unreachable } from './client';
 import type { BodyOf } from './contract';
 import type { BrokenRoast, Me, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
 
@@ -101,6 +101,8 @@ export const useBrokenRoasts = () => useQuery({ ...listed, select: broken });
 const asRoast = (id: string) => ({
   queryKey: keys.roast(id),
   queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/roasts/{roast}', { at: { roast: id }, signal }),
+  // It stays the answer that it is, which knows when it was asked for.
+  structuralSharing: false,
 });
 
 /** Ends with the session: what is asked after it is refused. */
@@ -233,7 +235,15 @@ export function useRoastChange<T>(id: string, change: (input: T) => Promise<Roas
     scope: { id: `roast ${id}` },
     mutationFn: change,
     onSuccess: async (roast) => {
-      if (roast !== null) await stands(cache, keys.roast(id), roast);
+      const key = keys.roast(id);
+      if (roast !== null) {
+        const shown = cache.getQueryData<Roast>(key);
+        const knowsLess = shown !== undefined && askedAt(shown, 0) > askedAt(roast, Date.now());
+        const wasAsked = cache.isFetching({ queryKey: key, exact: true }) > 0;
+        await stands(cache, key, roast);
+        // What was logged while this was on its way is in another answer, which was here or is given up for it.
+        if (knowsLess || wasAsked) void cache.invalidateQueries({ queryKey: key, exact: true });
+      }
       void cache.invalidateQueries(everyList);
     },
   });

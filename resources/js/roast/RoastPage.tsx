@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
 import { Failed } from '../api/client';
-import { unseen, useOutbox } from '../api/outbox';
+import { useUnseen } from '../api/outbox';
 import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
@@ -48,7 +48,7 @@ const VIEWS = [
 export function RoastPage() {
   const { id = '', view } = useParams();
   const roast = useRoast(id);
-  const kept = unseen(useOutbox(), roast.dataUpdatedAt);
+  const kept = useUnseen(roast.data, roast.dataUpdatedAt);
   const navigate = useNavigate();
   const now = useNow(60_000);
   useKeys(Object.fromEntries(VIEWS.map((one, i) => [String(i + 1), () => void navigate(`/roasts/${id}/${one.id}`)])));
