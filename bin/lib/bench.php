@@ -48,6 +48,11 @@ function row(string $what, string $figure, string $promise): void
     printf("  %-58s %14s   %s\n", $what, $figure, $promise);
 }
 
+function timed(string $what, Closure $work, string $promise = '', int $runs = 25): void
+{
+    row($what, sprintf('%.1f ms', milliseconds($work, $runs)), $promise);
+}
+
 $roast = fn (array ...$dishes) => RoastFile::read(['serve_at' => '2031-10-04T18:45:00+02:00', 'dishes' => $dishes]);
 $shoulder = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'target_c' => 88, 'stages' => [['cooker' => 'pellet', 'cooker_c' => 125]]];
 $rack = ['cut' => 'pork-rack', 'mass_kg' => 3, 'start_c' => 6, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 150]]];
@@ -62,47 +67,57 @@ $after = function (Resolution $resolution) use ($long): float {
 
     return $cook->body->coreC();
 };
-row('Eight hours of one joint, resolution shown', sprintf('%.1f ms', milliseconds(fn () => $after(Resolution::fine()))), '6 ms');
+timed('Eight hours of one joint, resolution shown', fn () => $after(Resolution::fine()), '6 ms');
 row('  its core off the converged answer', sprintf('%.2f °C', abs($after(Resolution::fine()) - $after(Resolution::of(96, 1.0)))), '0.1 °C');
-row('Whole forecast of that joint: band, coast, price of a lift', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($long, 15.0))), '');
+timed('Whole forecast of that joint: band, coast, price of a lift', fn () => Forecast::of($long, 15.0));
 $now = new DateTimeImmutable('2031-10-04T06:00:00+02:00');
-row('Plan of a roast of four dishes', sprintf('%.1f ms', milliseconds(fn () => Plan::of($roast($shoulder, $rack, $bird, $roots), $now))), '80 ms');
+timed('Plan of a roast of four dishes', fn () => Plan::of($roast($shoulder, $rack, $bird, $roots), $now), '80 ms');
+$beside = ['greens', 'rice', 'buttered-loaf', 'pan-gravy', 'diced-potatoes', 'flat-bread', 'raw-onions', 'stock'];
 $feast = RoastFile::read(['serve_at' => '2031-10-04T18:45:00+02:00', 'people' => 60, 'dishes' => array_map(
     fn (int $i): array => [...[$shoulder, $rack, $bird, $roots][$i % 4], 'name' => "Dish $i", 'course' => 1 + $i % 2],
     range(0, 11),
-), 'sides' => array_map(fn (string $id): array => ['side' => $id], ['greens', 'rice', 'buttered-loaf', 'pan-gravy', 'diced-potatoes', 'flat-bread', 'raw-onions', 'stock'])]);
+), 'sides' => array_map(fn (string $id): array => ['side' => $id], $beside)]);
 $laid = LaidFires::lay($feast, []);
 $dishes = Plan::dishes($laid);
 $tasks = count(array_filter(Plan::from($laid, $dishes, $now, [])->runSheet->entries, fn ($entry): bool => $entry->work?->minutes > 0.0));
-row("Day of twelve dishes and $tasks tasks, beyond the forecasts", sprintf('%.1f ms', milliseconds(fn () => Plan::from($laid, $dishes, $now, []))), '100 ms');
+timed("Day of twelve dishes and $tasks tasks, beyond the forecasts", fn () => Plan::from($laid, $dishes, $now, []), '100 ms');
 $prospect = new PlannedProspect($now);
 $standing = $prospect->standing($roast($rack, $roots), []);
-row('Ways out of late guests, each to its end', sprintf('%.1f ms', milliseconds(fn () => Ways::out(Question::of(Turn::GuestsLate, minutes: 40), $standing, $prospect), 9)), '');
+$late = Question::of(Turn::GuestsLate, minutes: 40);
+timed('Ways out of late guests, each to its end', fn () => Ways::out($late, $standing, $prospect), runs: 9);
 $pork = $roast($rack)->dishes[0];
 $readings = array_map(fn (int $i): Reading => Reading::of("r$i", 900.0 * ($i + 1), 'core', [9.0, 18.0, 28.0, 36.0, 43.0][$i]), range(0, 4));
 $course = new Course([[0.0, 152.0], [1800.0, 149.0], [3600.0, 143.0]], [[2700.0, 120.0]], [], null, 4600.0);
-row('Live forecast with band, five readings (a few dozen runs)', sprintf('%.1f ms', milliseconds(fn () => LiveForecast::of($pork, 15.0, $course, $readings, 56.0))), '50 ms');
-$series = fn (int $many): array => array_map(fn (int $i): Reading => Reading::of("r$i", 30.0 * $i, 'core', 6.0 + 0.012 * $i), range(1, $many));
+$live = fn () => LiveForecast::of($pork, 15.0, $course, $readings, 56.0);
+timed('Live forecast with band, five readings (a few dozen runs)', $live, '50 ms');
+$climbing = fn (int $i): Reading => Reading::of("r$i", 30.0 * $i, 'core', 6.0 + 0.012 * $i);
+$series = fn (int $many): array => array_map($climbing, range(1, $many));
 $sieved = fn (int $many): float => milliseconds(fn () => Sieve::judge($series($many), $pork, new Course(nowS: 90_000.0)));
 row('3000 readings sieved, against 300', sprintf('x %.1f', $sieved(3000) / $sieved(300)), 'x 20');
 $potted = $roast(['cut' => 'turkey', 'mass_kg' => 6.35, 'stages' => [['cooker' => 'lidded-roaster', 'cooker_c' => 121]]])->dishes[0];
-row('Forecast of a bird in a lidded roaster: wall, air, vapour', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($potted, 15.0))), '');
-$buried = LaidFires::lay($roast(['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'rig' => ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'], 'stages' => [['cooker' => 'camp-oven']]]), [])->dishes[0];
-row('Forecast of a buried pot: bed, ground, wall, stock', sprintf('%.1f ms', milliseconds(fn () => Forecast::of($buried, 15.0))), '');
+timed('Forecast of a bird in a lidded roaster: wall, air, vapour', fn () => Forecast::of($potted, 15.0));
+$pot = ['kind' => 'buried_pot', 'pot_cm' => 35.6, 'ground' => 'wet'];
+$breast = ['cut' => 'turkey-breast', 'mass_kg' => 2.95, 'rig' => $pot, 'stages' => [['cooker' => 'camp-oven']]];
+$buried = LaidFires::lay($roast($breast), [])->dishes[0];
+timed('Forecast of a buried pot: bed, ground, wall, stock', fn () => Forecast::of($buried, 15.0));
 
 $lamb = ['cut' => 'lamb-whole', 'mass_kg' => 15, 'taste' => 'medium', 'stages' => [['cooker' => 'open-spit', 'cooker_c' => 360]]];
 $spit = Plan::of($roast($lamb), $now);
-row('Fire floor of a whole lamb: flux, every part, coals shared out', sprintf('%.1f ms', milliseconds(fn () => [(new FireLayout($spit->fires[0]->plan))->floor()?->field(24, 10, 0.5), Banking::of($spit->fires[0]->plan, $spit->forecast(0))])), '100 ms');
-row('Fire plan of eight hours, minute by minute', sprintf('%.1f ms', milliseconds(fn () => FirePlanning::all($spit->roast, [$spit->forecast(0)], [$now], []))), '');
+$bed = $spit->fires[0]->plan;
+$shared = fn () => [(new FireLayout($bed))->floor()?->field(24, 10, 0.5), Banking::of($bed, $spit->forecast(0))];
+timed('Fire floor of a whole lamb: flux, every part, coals shared out', $shared, '100 ms');
+timed('Fire plan of eight hours, minute by minute', fn () => FirePlanning::all($spit->roast, [$spit->forecast(0)], [$now], []));
 $kettle = Equipment::of('kettle');
 $points = array_map(function (int $i) use ($kettle): Observation {
     $mm = 3.0 + 12.0 * ($i % 97) / 96.0;
     $weather = Weather::of(5.0 + $i % 20, 0.5 * ($i % 7));
     $settings = Settings::of(['intake_mm' => $mm, 'exhaust_mm' => $mm]);
 
-    return Observation::of($settings, $weather, $weather->airC + (0.92 + 0.02 * ($i % 5 - 2)) * ($kettle->mechanism()->steadyC($settings, $weather) - $weather->airC));
+    $aboveAir = $kettle->mechanism()->steadyC($settings, $weather) - $weather->airC;
+
+    return Observation::of($settings, $weather, $weather->airC + (0.92 + 0.02 * ($i % 5 - 2)) * $aboveAir);
 }, range(0, 499));
-row('A cooker’s curve from 500 readings', sprintf('%.1f ms', milliseconds(fn () => OwnCurve::of($kettle, $points))), '100 ms');
+timed('A cooker’s curve from 500 readings', fn () => OwnCurve::of($kettle, $points), '100 ms');
 
 echo "\nFirst load\n";
 $manifest = json_decode((string) file_get_contents(__DIR__.'/../../public/build/manifest.json'), true);
@@ -129,10 +144,19 @@ $base = (string) getenv('APP_URL');
 $jar = tempnam(sys_get_temp_dir(), 'diatherm');
 $client = curl_init();
 $tags = [];
-$call = function (string $method, string $path, mixed $body = null, string $csrf = '', string $tag = '', bool $quiet = false) use ($client, $base, $jar, &$tags): array {
+$call = function (
+    string $method, string $path, mixed $body = null, string $csrf = '', string $tag = '', bool $quiet = false,
+) use ($client, $base, $jar, &$tags): array {
+    $headers = ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf"];
+    if ($tag !== '') {
+        $headers[] = "If-None-Match: $tag";
+    }
+    if ($quiet) {
+        $headers[] = 'Prefer: return=minimal';
+    }
     curl_setopt_array($client, [
-        CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $csrf", ...($tag === '' ? [] : ["If-None-Match: $tag"]), ...($quiet ? ['Prefer: return=minimal'] : [])],
+        CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_HTTPHEADER => $headers,
         CURLOPT_HEADERFUNCTION => function ($_, string $line) use ($path, &$tags): int {
             if (preg_match('/^etag: (.+?)\r?\n$/i', $line, $found) === 1) {
                 $tags[$path] = $found[1];
@@ -163,7 +187,8 @@ $whole = $files['Lamb for the boathouse roof'];
 $cooking = $roasts['cooking']['id'];
 $cooker = $call('GET', '/api/cookers')[0][0]['id'];
 $file = ['serve_at' => (new DateTimeImmutable('+6 hours'))->format(DATE_ATOM)] + $files['Sunday on the lock island'];
-$uuid = fn (): string => sprintf('%s-%s-4%s-a%s-%s', ...array_map(fn (int $n): string => substr(bin2hex(random_bytes(8)), 0, $n), [8, 4, 3, 3, 12]));
+$hex = fn (int $digits): string => substr(bin2hex(random_bytes(8)), 0, $digits);
+$uuid = fn (): string => sprintf('%s-%s-4%s-a%s-%s', ...array_map($hex, [8, 4, 3, 3, 12]));
 $noted = fn (): array => ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'kind' => 'note', 'note' => 'bench'];
 $read = fn (): array => ['id' => $uuid(), 'dish' => 0, 'at' => date(DATE_ATOM), 'place' => 'core', 'celsius' => 40];
 // What a screen does that asks again: with the tag of what it was told.
@@ -171,7 +196,8 @@ $again = function (string $path) use ($call, &$tags): array {
     return $call('GET', $path, tag: $tags[$path] ?? '');
 };
 $most = [
-    'GET /api/roasts/{cooking}, nothing new' => 1.5, 'GET /api/roasts, nothing new' => 1.5, 'POST /api/preview' => 3.0, 'POST /api/roasts/{cooking}/readings' => 5.0, 'GET /api/roasts of 60' => 3.0,
+    'GET /api/roasts/{cooking}, nothing new' => 1.5, 'GET /api/roasts, nothing new' => 1.5, 'POST /api/preview' => 3.0,
+    'POST /api/roasts/{cooking}/readings' => 5.0, 'GET /api/roasts of 60' => 3.0,
 ];
 $routes = [
     'GET /api/me (bare: session, nothing computed)' => fn () => $call('GET', '/api/me'),

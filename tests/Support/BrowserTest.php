@@ -181,19 +181,26 @@ abstract class BrowserTest extends TestCase
     /** A command of the browser's own protocol. @param  array<string, mixed>  $parameters */
     public function command(string $name, array $parameters): void
     {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $name, 'params' => (object) $parameters]);
+        $said = ['cmd' => $name, 'params' => (object) $parameters];
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', $said);
     }
 
     /** What the page gets when it asks the server itself. @return list<array{int, mixed}> status and answer, one for each time */
     public function ask(string $method, string $path, mixed $body = null, int $times = 1): array
     {
-        return $this->browser->executeAsyncScript(
-            'const [method, path, body, times, done] = arguments;'.
-            'fetch("/api/me").then((r) => r.json()).then((me) => Promise.all(Array.from({length: times}, () => fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json", "X-CSRF-TOKEN": me.csrf}, body: body === null ? undefined : JSON.stringify(body)})'
-                .
-            '.then((r) => r.json().catch(() => null).then((answer) => [r.status, answer]))))).then(done);', [
-                $method, $path, $body, $times,
-            ]);
+        return $this->browser->executeAsyncScript(<<<'JS'
+            const [method, path, input, times, done] = arguments;
+            const body = input === null ? undefined : JSON.stringify(input);
+            const once = async (csrf) => {
+                const headers = {Accept: "application/json", "Content-Type": "application/json", "X-CSRF-TOKEN": csrf};
+                const answer = await fetch(path, {method, headers, body});
+                return [answer.status, await answer.json().catch(() => null)];
+            };
+            fetch("/api/me")
+                .then((answer) => answer.json())
+                .then((me) => Promise.all(Array.from({length: times}, () => once(me.csrf))))
+                .then(done);
+            JS, [$method, $path, $body, $times]);
     }
 
     public function sees(string $words): void
@@ -244,10 +251,10 @@ abstract class BrowserTest extends TestCase
     {
         $found = '';
         $this->until(function () use ($label, &$found): bool {
-            $found = (string) $this->browser->executeScript(
-                'const label = [...document.querySelectorAll("main .label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length);'
-                    .
-                'return label?.nextElementSibling?.textContent ?? "";', [$label]);
+            $found = (string) $this->browser->executeScript(<<<'JS'
+                const isIt = (one) => one.textContent.trim() === arguments[0] && one.getClientRects().length;
+                return [...document.querySelectorAll("main .label")].find(isIt)?.nextElementSibling?.textContent ?? "";
+                JS, [$label]);
 
             return $found !== '';
         }, "There is an answer to “{$label}”.");
@@ -268,22 +275,29 @@ abstract class BrowserTest extends TestCase
             $this->browser->executeScript((string) file_get_contents(__DIR__.'/../../node_modules/axe-core/axe.min.js'));
         }
 
-        return $this->browser->executeAsyncScript(
-            'const done = arguments[arguments.length - 1];'.
+        return $this->browser->executeAsyncScript(<<<'JS'
+            const [options, done] = arguments;
+            const matters = (one) => ["serious", "critical"].includes(one.impact);
+            const places = (one) => one.nodes.map((node) => node.target.join(" ")).slice(0, 3).join(", ");
             // A popover's own guards, which hand the focus on at once, are hidden and yet to be focused.
-            'axe.run({exclude: ["[id^=headlessui-focus-sentinel]"]}, arguments[0]).then((found) => done(found.violations.filter((one) => ["serious", "critical"].includes(one.impact))'
-                .
-            '.map((one) => one.id + ": " + one.nodes.map((node) => node.target.join(" ")).slice(0, 3).join(", "))), (error) => done([String(error)]));', [$options]);
+            axe.run({exclude: ["[id^=headlessui-focus-sentinel]"]}, options).then(
+                ({violations}) => violations.filter(matters).map((one) => `${one.id}: ${places(one)}`),
+                (error) => [String(error)],
+            ).then(done);
+            JS, [$options]);
     }
 
     /** What is wider than its room, on the page and in what is open over it. @return list<string> */
     public function sticksOut(): array
     {
-        return $this->browser->executeScript(
-            'const wide = (one) => one.scrollWidth > one.clientWidth + 1;'.
-            'return [document.documentElement, ...document.querySelectorAll("[role=dialog] *, [data-headlessui-state] > p")].filter((one) => wide(one) && getComputedStyle(one).overflowX !== "hidden" && getComputedStyle(one).display !== "inline")'
-                .
-            '.map((one) => one.tagName + "." + one.className).slice(0, 5)');
+        return $this->browser->executeScript(<<<'JS'
+            const isWide = (one) => {
+                const {overflowX, display} = getComputedStyle(one);
+                return one.scrollWidth > one.clientWidth + 1 && overflowX !== "hidden" && display !== "inline";
+            };
+            return [document.documentElement, ...document.querySelectorAll("[role=dialog] *, [data-headlessui-state] > p")]
+                .filter(isWide).map((one) => `${one.tagName}.${one.className}`).slice(0, 5);
+            JS);
     }
 
     /** Whether nothing sticks out to the right. */
@@ -308,7 +322,10 @@ abstract class BrowserTest extends TestCase
             }
             usleep(80_000);
         }
-        self::fail($claim.' It reads: '.mb_substr($this->text(), 0, 2500).$last.' The console: '.implode("\n", array_column($this->console(), 'message')));
+        // In few lines: of a long record the last are kept.
+        $reads = mb_substr((string) preg_replace('~\s*\n\s*~', ' / ', $this->text()), 0, 6000);
+        $console = implode("\n", array_column($this->console(), 'message'));
+        self::fail("It reads: $reads\n$last\nThe console: $console\n$claim");
     }
 
     /** What stands on the screen once all of it does: nothing more is fetched, and nothing but clocks and figures changes. */
@@ -334,11 +351,13 @@ abstract class BrowserTest extends TestCase
     private function act(string $name, callable $act): void
     {
         $this->until(function () use ($name, $act): bool {
-            $element = $this->browser->executeScript(
-                'const names = (one) => [one.getAttribute("aria-label"), one.textContent.trim(), one.innerText.split("\\n")[0].trim()];'.
+            $element = $this->browser->executeScript(<<<'JS'
+                const names = (one) => [one.getAttribute("aria-label"), one.textContent.trim(), one.innerText.split("\n")[0].trim()];
+                const isIt = (one) => one.getClientRects().length && !one.disabled && names(one).includes(arguments[0]);
                 // What lies under an open sheet cannot be pressed.
-                'const root = [...document.querySelectorAll("[role=dialog]")].pop() ?? document;'.
-                'return [...root.querySelectorAll("button, a, [role=radio], [role=option], label")].find((one) => one.getClientRects().length && !one.disabled && names(one).includes(arguments[0])) ?? null;', [$name]);
+                const root = [...document.querySelectorAll("[role=dialog]")].pop() ?? document;
+                return [...root.querySelectorAll("button, a, [role=radio], [role=option], label")].find(isIt) ?? null;
+                JS, [$name]);
             if (! is_array($element)) {
                 return false;
             }
@@ -352,10 +371,10 @@ abstract class BrowserTest extends TestCase
 
     private function field(string $label): RemoteWebElement
     {
-        $id = $this->browser->executeScript(
-            'return [...document.querySelectorAll("label")].find((one) => one.textContent.trim() === arguments[0] && one.getClientRects().length)?.htmlFor ?? null',
-            [$label],
-        );
+        $id = $this->browser->executeScript(<<<'JS'
+            const isIt = (one) => one.textContent.trim() === arguments[0] && one.getClientRects().length;
+            return [...document.querySelectorAll("label")].find(isIt)?.htmlFor ?? null;
+            JS, [$label]);
         if (! is_string($id) || $id === '') {
             throw new \RuntimeException("There is no field “{$label}”.");
         }
