@@ -225,6 +225,16 @@ export async function stands<T extends object>(cache: QueryClient, key: readonly
   else void cache.invalidateQueries({ queryKey: key, exact: true });
 }
 
+/** A new state of a roast. What was logged while it was on its way is in another answer, which was here or is given up for it. */
+export async function roastStands(cache: QueryClient, roast: Roast | BrokenRoast): Promise<void> {
+  const key = keys.roast(roast.id);
+  const shown = cache.getQueryData<Roast>(key);
+  const knowsLess = shown !== undefined && askedAt(shown, 0) > askedAt(roast, Date.now());
+  const wasAsked = cache.isFetching({ queryKey: key, exact: true }) > 0;
+  await stands(cache, key, roast);
+  if (knowsLess || wasAsked) void cache.invalidateQueries({ queryKey: key, exact: true });
+}
+
 /**
  * A change to one roast, whose answer is its new state; null where it was a change of what has not been sent yet. One goes after the other,
  * so that the last answer is the newest.
@@ -235,15 +245,7 @@ export function useRoastChange<T>(id: string, change: (input: T) => Promise<Roas
     scope: { id: `roast ${id}` },
     mutationFn: change,
     onSuccess: async (roast) => {
-      const key = keys.roast(id);
-      if (roast !== null) {
-        const shown = cache.getQueryData<Roast>(key);
-        const knowsLess = shown !== undefined && askedAt(shown, 0) > askedAt(roast, Date.now());
-        const wasAsked = cache.isFetching({ queryKey: key, exact: true }) > 0;
-        await stands(cache, key, roast);
-        // What was logged while this was on its way is in another answer, which was here or is given up for it.
-        if (knowsLess || wasAsked) void cache.invalidateQueries({ queryKey: key, exact: true });
-      }
+      if (roast !== null) await roastStands(cache, roast);
       void cache.invalidateQueries(everyList);
     },
   });

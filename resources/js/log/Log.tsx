@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { call } from '../api/client';
-import { everyList, keys, useRoasts, stands } from '../api/queries';
+import { everyList, roastStands, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { CookerGlyph } from '../charts/CookerGlyph';
 import { CookTrail } from '../charts/CookTrail';
@@ -93,7 +93,7 @@ function Import() {
   const navigate = useNavigate();
   const read = async (text: string) => {
     const roast = await call('post', '/api/roasts/import', { body: text });
-    await stands(cache, keys.roast(roast.id), roast);
+    await roastStands(cache, roast);
     void cache.invalidateQueries(everyList);
     void navigate(`/roasts/${roast.id}/food`);
   };

@@ -3,7 +3,7 @@ import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { call, Refused } from '../api/client';
-import { everyList, keys, useCookers, useReference, useRoast, stands } from '../api/queries';
+import { everyList, roastStands, useCookers, useReference, useRoast } from '../api/queries';
 import type { Reference } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { Frame } from '../ui/Frame';
@@ -98,7 +98,7 @@ function Writing({ title, start, way, onBack, note = '' }: WritingProps) {
     setTrouble('');
     try {
       const roast = await call('post', '/api/roasts', { body: toFile(draft) });
-      await stands(cache, keys.roast(roast.id), roast);
+      await roastStands(cache, roast);
       void cache.invalidateQueries(everyList);
       void navigate(`/roasts/${roast.id}/sheet`);
     } catch (error) {

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, Refused } from '../api/client';
-import { everyList, keys, stands } from '../api/queries';
+import { everyList, roastStands } from '../api/queries';
 import type { BrokenRoast, Roast } from '../api/types';
 import { titleOf } from './acts';
 import { toFile, type Draft } from './draft';
@@ -33,7 +33,7 @@ export function useKept(roast: Roast | BrokenRoast) {
     keep: (draft: Draft) =>
       tried(async () => {
         const kept = await call('put', '/api/roasts/{roast}', { at: { roast: roast.id }, body: toFile(draft) });
-        await stands(cache, keys.roast(roast.id), kept);
+        await roastStands(cache, kept);
       }),
     remove: async () => {
       if (!window.confirm(`Delete “${titleOf(roast)}” with everything logged?`)) return;
