@@ -11,7 +11,9 @@ use App\Models\ReadingPlace;
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Equipment;
+use Diatherm\Cooking\ColdChain;
 use Diatherm\Cooking\Course;
+use Diatherm\Day\EntryId;
 use Diatherm\Live\CookerSense;
 use Diatherm\Live\Reading as CoreReading;
 use Diatherm\Measure\Thinned;
@@ -124,6 +126,26 @@ final class Diary
             max(0.0, $since($this->now)),
             ($carved = $this->carvedAt($dish)) === null ? null : max(1.0, $since($carved)),
             $this->offs($dish, $since),
+            $this->chain($dish, $since),
+        );
+    }
+
+    /**
+     * How it was kept before and after the heat, by the lines of the sheet that were ticked.
+     *
+     * @param  \Closure(CarbonImmutable): float  $since
+     */
+    private function chain(int $dish, \Closure $since): ColdChain
+    {
+        $ticks = $this->ticks();
+        $takenOut = $ticks[EntryId::of('take_out', $dish)->text()] ?? null;
+        $held = $ticks[EntryId::of('hold', $dish)->text()] ?? null;
+        $planned = ColdChain::asPlanned($this->roast->dishes[$dish], 0.0);
+
+        return new ColdChain(
+            $takenOut === null ? $planned->outBeforeMinutes : max(0.0, -$since($takenOut) / 60.0),
+            $planned->rawHours,
+            $held === null ? null : $since($held),
         );
     }
 

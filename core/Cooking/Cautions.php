@@ -10,11 +10,14 @@ use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
 use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Carryover;
 use Diatherm\Safety\Caution;
 use Diatherm\Safety\Clocks;
+use Diatherm\Safety\DangerAccount;
+use Diatherm\Safety\DangerBreach;
 
 /** What can hurt someone in a dish, or what a forecast leaves out, said once each. */
 final class Cautions
@@ -42,6 +45,7 @@ final class Cautions
 
     /**
      * @param  AtCarving  $slow  the slow end of the band
+     * @param  DangerAccount  $danger  of the plan from out of the refrigerator to the carving
      * @param  float  $coolMinutes  on the heat until the core has 60 °C, at the slow end
      * @param  float|null  $unreachedC  the pull, where the slow end does not get to it as long as it is followed; else null
      * @param  float|null  $tenderShare  of what a tough cut takes, by the carving
@@ -49,23 +53,22 @@ final class Cautions
      */
     public static function of(
         Dish $dish,
-        float $airC,
         AtCarving $slow,
-        float $temperMinutes,
+        DangerAccount $danger,
         float $coolMinutes,
         ?float $unreachedC = null,
         ?float $tenderShare = null,
     ): array {
         return array_values(array_filter([
+            ...array_map(fn (DangerBreach $breach): Caution => $breach->ofAPlan(), $danger->breaches),
+            self::warmRefrigerator($dish),
             self::belowSafeMinimum($dish, $slow, 'slow'),
             self::coolCooker($dish),
             self::coolForLong($dish, $coolMinutes),
             self::slowEndUnreached($unreachedC),
             self::notTenderYet($dish, $tenderShare),
             self::fatStillToRun($dish),
-            self::tooLongOut($dish, $airC, $temperMinutes),
             self::creditAsked($dish),
-            self::tooLongARest($dish, $airC, $slow),
             self::fadingCoals($dish),
             self::stillOnItsWay($dish),
         ]));
@@ -84,7 +87,6 @@ final class Cautions
                 'caution.time_at_temperature',
                 has: Quantity::number($end->log10, 1),
                 table: $safe->lethality->name,
-                own: $safe->lethality->isMadeFor($dish->cut->id, $dish->cut->kind) ? 'yes' : 'no',
                 wants: Quantity::number($safe->lethality->log10, 1),
             );
 
@@ -196,31 +198,17 @@ final class Cautions
             Message::of('caution.it_comes_off_short'), Carryover::source());
     }
 
-    /** What was never hot cannot be held hot: its two hours run from the pull. */
-    private static function tooLongARest(Dish $dish, float $airC, AtCarving $slow): ?Caution
+    private static function warmRefrigerator(Dish $dish): ?Caution
     {
-        $allowed = Clocks::allowedMinutes($airC);
+        $warmest = max(0.0, ...array_map(fn (Stage $stage): float => $stage->cooker->id === 'fridge' ? $stage->cookerC : 0.0, $dish->stages));
 
-        return $slow->hottestC >= Clocks::HOLD_C || $dish->leastRestMinutes() <= $allowed || ! $dish->cut->isPerishable()
-            ? null
-            : new Caution(
-                'rest_too_long',
-                Message::of('caution.it_comes_off_under', hold: Quantity::celsius(Clocks::HOLD_C), allowed: Quantity::minutes($allowed)),
-                Clocks::source(),
-            );
-    }
-
-    private static function tooLongOut(Dish $dish, float $airC, float $temperMinutes): ?Caution
-    {
-        $allowed = Clocks::allowedMinutes($airC);
-
-        return $temperMinutes <= $allowed
-            ? null
-            : new Caution(
-                'too_long_out',
-                Message::of('caution.to_start_at_it_would', start: Quantity::celsius($dish->startC), allowed: Quantity::minutes($allowed)),
-                Clocks::source(),
-            );
+        return $warmest <= Clocks::REFRIGERATOR_C ? null : new Caution(
+            'warm_refrigerator',
+            Message::of(
+                'caution.warm_refrigerator', warm: Quantity::celsius($warmest), cold: Quantity::celsius(Clocks::REFRIGERATOR_C),
+            ),
+            Source::of(Mark::Published, 'FDA Food Code 2017, 3-501.16'),
+        );
     }
 
     /** A short step on a cooker that has yet to come to its heat ends before it is there. */

@@ -7,7 +7,6 @@ namespace Diatherm\Cooking;
 use Diatherm\Heat\Trace;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\StageEnd;
-use Diatherm\Safety\SafeMinimum;
 
 /** How far the core climbs after the pull, what of it may be counted on (Safety\Carryover), and so when to pull. */
 final class Coast
@@ -108,7 +107,7 @@ final class Coast
     /** Climb by the carving, K; where a rest at the safe minimum belongs to it, the climb that is there when that rest begins and stays. */
     private static function happenedK(Dish $dish, Trace $trace, float $offS, float $offC): float
     {
-        $safe = SafeMinimum::of($dish->safetyClass());
+        $safe = $dish->safeMinimum();
         $carveS = $offS + 60.0 * $dish->leastRestMinutes();
         if ($safe->coreC !== null && $safe->holdMinutes > 0.0 && $dish->targetC >= $safe->coreC) {
             return min($trace->coreAt($carveS - 60.0 * $safe->holdMinutes), $trace->coreAt($carveS)) - $offC;

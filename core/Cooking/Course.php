@@ -19,6 +19,7 @@ final readonly class Course
      * @param  float  $nowS  the cook is at least this far
      * @param  float|null  $carvedS  null while it is not carved
      * @param  list<array{float, float}>  $offs  seconds at which it came off and for how long, before it went on again, in order
+     * @param  ColdChain|null  $chain  how it was kept before and after the heat, as logged; null for as planned
      */
     public function __construct(
         public array $cookerReadings = [],
@@ -28,6 +29,7 @@ final readonly class Course
         public float $nowS = 0.0,
         public ?float $carvedS = null,
         public array $offs = [],
+        public ?ColdChain $chain = null,
     ) {
     }
 
@@ -36,16 +38,12 @@ final readonly class Course
         return new self;
     }
 
-    public function withoutLifts(): self
-    {
-        return new self($this->cookerReadings, [], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS, $this->offs);
-    }
-
     /** @param  array{float, float}  $lift */
     public function withLift(array $lift): self
     {
         return new self(
             $this->cookerReadings, [...$this->lifts, $lift], $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS, $this->offs,
+            $this->chain,
         );
     }
 

@@ -19,7 +19,8 @@ use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Caution;
 use Diatherm\Safety\Clocks;
-use Diatherm\Safety\SafeMinimum;
+use Diatherm\Safety\DangerAccount;
+use Diatherm\Safety\DangerRule;
 
 /** What the heat model expects of one dish, from the moment it goes on. Minutes and seconds count from there. */
 final readonly class Forecast
@@ -49,6 +50,7 @@ final readonly class Forecast
      * @param  float|null  $liftCostMinutes  what one two-minute lid lift half way adds; null where there is no lid
      * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
      * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
+     * @param  DangerAccount  $danger  from out of the refrigerator to the carving, as planned
      * @param  list<Caution>  $cautions
      * @param  float|null  $tenderShare  of what a tough cut takes to pull apart, done by the end of the least rest; null for
      *     one that is not
@@ -71,6 +73,7 @@ final readonly class Forecast
         public ?float $liftCostMinutes,
         public float $temperMinutes,
         public float $temperSavesMinutes,
+        public DangerAccount $danger,
         public array $cautions,
         public Trace $trace,
         public ?float $tenderShare,
@@ -107,13 +110,16 @@ final readonly class Forecast
         $slowOff = $slow->body->elapsedS();
         $slowTrace = self::rested($slow, $slow->body->recorded(), $dish, judged: true);
         $rest = 60.0 * $dish->leastRestMinutes();
-        $safe = SafeMinimum::of($dish->safetyClass());
+        $safe = $dish->safeMinimum();
         $atCarving = AtCarving::of($safe, ...$slowTrace->upTo($slowOff + $rest));
         $lethality = $safe->lethality === null
             ? null
             : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
         $tender = $dish->cut->tough ? Tenderness::share(...$trace->upTo($likely + $rest)) : null;
         $temper = self::temperMinutes($dish, $airC);
+        $chain = ColdChain::asPlanned($dish, $temper);
+        $danger = self::danger($dish, $airC, $chain, $slowTrace, $slow->stageStartsS, $slowOff)
+            ->withRulesOf(self::danger($dish, $airC, $chain, $trace, $cook->stageStartsS, $likely), [DangerRule::Cooling]);
         $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (
             Uncertainty::DEVIATIONS_OF_ONE_IN_TWENTY / Uncertainty::DEVIATIONS
         );
@@ -137,17 +143,34 @@ final readonly class Forecast
             self::hasLid($dish) && $patience === null ? $lift : null,
             $temper,
             $temper > 0.0 ? $saves : 0.0,
+            $danger,
             Cautions::of(
                 $dish,
-                $airC,
                 $atCarving,
-                $temper,
+                $danger,
                 ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0,
                 $slowGetsThere ? null : $pullC,
                 $tender,
             ),
             $trace->thinned(self::RECORDS, [...$cook->stageStartsS, $likely]),
             $tender,
+        );
+    }
+
+    /**
+     * The account of one course of the plan, to the end of its least rest. What comes off hot is kept hot by the sheet.
+     *
+     * @param  list<float>  $stageStartsS
+     */
+    private static function danger(Dish $dish, float $airC, ColdChain $chain, Trace $trace, array $stageStartsS, float $offS): DangerAccount
+    {
+        $isHot = Coast::peak($trace, $offS)->celsius >= Clocks::HOLD_C;
+        $kept = $isHot ? new ColdChain($chain->outBeforeMinutes, $chain->rawHours, $offS) : $chain;
+
+        return DangerAccount::of(
+            $dish->hazard(),
+            (new DangerHistory($dish, Course::asPlanned(), $kept, $airC, $stageStartsS, $offS))
+                ->along($trace, $offS + 60.0 * $dish->leastRestMinutes()),
         );
     }
 

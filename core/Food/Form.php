@@ -10,6 +10,7 @@ final readonly class Form
     /**
      * @param  list<string>  $kinds  of food that can be treated so
      * @param  bool  $round  rolled up, as thick as it is wide
+     * @param  bool  $filled  with a filling inside: it is stuffing then
      */
     public function __construct(
         public string $id,
@@ -17,6 +18,7 @@ final readonly class Form
         public float $halfFactor,
         public array $kinds,
         public bool $round = false,
+        public bool $filled = false,
     ) {
     }
 }

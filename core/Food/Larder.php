@@ -113,10 +113,12 @@ final class Larder
     private static function readForms(): array
     {
         $forms = [];
-        /** @var list<array{id: string, name: string, half_factor: float, kinds: list<string>, round?: bool}> $rows */
+        /** @var list<array{id: string, name: string, half_factor: float, kinds: list<string>, round?: bool, filled?: bool}> $rows */
         $rows = Table::named('forms')['forms'];
         foreach ($rows as $row) {
-            $forms[$row['id']] = new Form($row['id'], $row['name'], $row['half_factor'], $row['kinds'], $row['round'] ?? false);
+            $forms[$row['id']] = new Form(
+                $row['id'], $row['name'], $row['half_factor'], $row['kinds'], $row['round'] ?? false, $row['filled'] ?? false,
+            );
         }
 
         return $forms;

@@ -63,6 +63,11 @@ final readonly class Preparation
         return $this->rule === null && ($this->hours[1] ?? 0.0) <= self::LONGEST_HANDWORK_HOURS;
     }
 
+    public function isThawing(): bool
+    {
+        return in_array($this->rule, ['thaw_fridge', 'thaw_water'], true);
+    }
+
     /** What it asks of hands then. */
     public function handworkMinutes(): float
     {

@@ -9,30 +9,24 @@ use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Variation;
 use Diatherm\Food\Tenderness;
 use Diatherm\Heat\Resolution;
-use Diatherm\Heat\Trace;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Stage;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
-use Diatherm\Safety\Clocks;
-use Diatherm\Safety\SafeMinimum;
+use Diatherm\Safety\DangerAccount;
+use Diatherm\Safety\DangerBreach;
+use Diatherm\Safety\DangerRule;
 
 /** What to do about the core now: from what was read; from what was computed only that it be read. */
 final class Advising
 {
-    /** A reading so old no longer tells of now, s. Common practice. */
-    private const FRESH_S = 900.0;
-
     /** As likely as not is not enough to send a cook to look. */
     private const LIKELY_FALLEN = 0.6;
 
     /** A cooker that was read so lately needs no look, s. */
     private const COOKER_FRESH_S = 1200.0;
-
-    /** So near its number it is there, K. */
-    private const AT_K = 0.05;
 
     /** The surface has cooled when a joint goes back on: so much longer, and in steps of. Common practice. */
     private const BACK_ON_MINUTES = 3.0;
@@ -52,6 +46,7 @@ final class Advising
 
     /**
      * @param  float  $pullC  at which it comes off
+     * @param  Cueing  $cueing  whether it was read at its number
      * @param  Reading|null  $questioned  the newest reading, where it waits for another to agree with it
      * @param  float  $fallen  how likely it is that the cooker has fallen unread, 0 to 1
      * @param  float|null  $stuckC  the core that it comes to and no further at the heat that it has; null where it gets there
@@ -63,6 +58,7 @@ final class Advising
         Course $course,
         Belief $belief,
         Variation $guess,
+        Cueing $cueing,
         float $pullC,
         float $coreNowC,
         AtCarving $atCarving,
@@ -74,7 +70,7 @@ final class Advising
         if ($course->carvedS !== null) {
             return null;
         }
-        if ($questioned !== null && $course->nowS - $questioned->seconds <= self::FRESH_S) {
+        if ($questioned !== null && $course->nowS - $questioned->seconds <= Cueing::FRESH_S) {
             return new Advice(
                 AdviceAct::Disagree,
                 Message::of('advice.read_it_again'),
@@ -84,8 +80,9 @@ final class Advising
         if ($course->pulledS !== null) {
             return self::resting($dish, $airC, $course, $belief, $guess, $coreNowC, $atCarving);
         }
-        $read = $belief->newest !== null && $course->nowS - $belief->newest->seconds <= self::FRESH_S;
-        $number = self::stageNow($course);
+        $newest = $belief->newest;
+        $read = $newest !== null && $cueing->isFresh();
+        $number = Cueing::stageNow($course);
         $stage = $dish->stages[$number];
         $last = $number === count($dish->stages) - 1;
         $dueC = match (true) {
@@ -94,24 +91,35 @@ final class Advising
             $stage->end === StageEnd::Core => (float) $stage->value,
             default => INF,
         };
-        if ($coreNowC >= $dueC - self::AT_K) {
+        $isThere = $cueing->reads($dueC);
+        if ($isThere || $coreNowC >= $dueC - Cueing::AT_K) {
             return match (true) {
                 ! $read => new Advice(
                     AdviceAct::Read,
                     Message::of('advice.it_should_be_there_read'),
                     Message::of('advice.worked_out_not_read_about', core_now: Quantity::celsius($coreNowC)),
                 ),
+                ! $isThere && $newest->celsius >= $dueC - Cueing::AT_K => self::readWhereItDecides($dish, $newest),
+                ! $isThere => new Advice(
+                    AdviceAct::Read,
+                    Message::of('advice.it_should_be_there_read'),
+                    Message::of(
+                        'advice.it_read_a_while_ago',
+                        newest: Quantity::celsius($newest->celsius),
+                        due: Quantity::celsius($dueC),
+                    ),
+                ),
                 $last && $stage->end === StageEnd::Tender => new Advice(
                     AdviceAct::Read,
                     Message::of('advice.try_it_with_a_fork'),
-                    Message::of('advice.it_reads_where_it_should', newest: Quantity::celsius($belief->newest->celsius)),
+                    Message::of('advice.it_reads_where_it_should', newest: Quantity::celsius($newest->celsius)),
                 ),
                 $last => new Advice(
                     AdviceAct::TakeOff,
                     Message::of('advice.take_it_off'),
                     Message::of(
                         'advice.it_reads_its_number',
-                        newest: Quantity::celsius($belief->newest->celsius),
+                        newest: Quantity::celsius($newest->celsius),
                         due: Quantity::celsius($dueC),
                     ),
                 ),
@@ -120,7 +128,7 @@ final class Advising
                     Message::of('advice.on_to_the_next_step'),
                     Message::of(
                         'advice.it_reads_this_step_ends',
-                        newest: Quantity::celsius($belief->newest->celsius),
+                        newest: Quantity::celsius($newest->celsius),
                         due: Quantity::celsius($dueC),
                     ),
                 ),
@@ -151,7 +159,7 @@ final class Advising
         }
 
         return match (true) {
-            $read && $belief->disagrees() => self::disagreeing($belief, $belief->newest),
+            $read && $belief->disagrees() => self::disagreeing($belief, $newest),
             $tells => null,
             default => new Advice(AdviceAct::Read, Message::of('advice.read_it_once_more'), Message::of('advice.readings_tell_no_hour')),
         };
@@ -164,9 +172,9 @@ final class Advising
         if (! $isLast) {
             return new Advice(AdviceAct::NextStage, Message::of('advice.on_to_the_next_step'), $over);
         }
-        $safe = SafeMinimum::of($dish->safetyClass());
+        $safe = $dish->safeMinimum();
         $isMeant = $safe->coreC !== null && $dish->targetC >= $safe->coreC - 0.5;
-        if (! $isMeant || $coreNowC >= $safe->coreC - $dish->carryover()->creditK - self::AT_K) {
+        if (! $isMeant || $coreNowC >= $safe->coreC - $dish->carryover()->creditK - Cueing::AT_K) {
             return new Advice(AdviceAct::TakeOff, Message::of('advice.take_it_off'), $over);
         }
 
@@ -178,6 +186,20 @@ final class Advising
             : new Advice(AdviceAct::Read, Message::of('advice.its_time_is_over_read'), Message::sentences(
                 $over, Message::of('advice.worked_out_not_read_about', core_now: Quantity::celsius($coreNowC)),
             ));
+    }
+
+    /** A warm place alone tells nothing of the coldest one. */
+    private static function readWhereItDecides(Dish $dish, Reading $newest): Advice
+    {
+        $place = Message::of('reading_place.'.ProbeMap::decisive($dish));
+
+        return new Advice(
+            AdviceAct::Read,
+            Message::of('advice.read_where_it_decides', place: $place),
+            Message::of(
+                'advice.a_warm_place', newest: Quantity::celsius($newest->celsius), place: Message::of('reading_place.'.$newest->place),
+            ),
+        );
     }
 
     /** How long the cooker has not been read, s. */
@@ -202,44 +224,39 @@ final class Advising
     }
 
     /**
-     * What was not done and lay off the heat too long is not made good by cooking it on. Source of the hours: Safety\Clocks.
+     * What was too long in the danger zone is not made good by cooking it on.
      *
      * @param  Advice|null  $said  what is asked for otherwise
-     * @param  Trace  $trace  of the core, as it is believed
      */
-    public static function unlessLeftOut(?Advice $said, Dish $dish, float $airC, Course $course, Trace $trace): ?Advice
+    public static function unlessDangerous(?Advice $said, DangerAccount $danger, Course $course, Belief $belief): ?Advice
     {
-        $isShort = in_array($said?->act, [AdviceAct::BackOn, AdviceAct::Read], true);
-        $isOff = $course->pulledS !== null && $isShort;
-        if (! $dish->cut->isPerishable() || $course->carvedS !== null || (! $isOff && $course->offs === [])) {
+        $fatal = $course->carvedS !== null ? null : $danger->fatalBy($course->nowS);
+        if ($fatal !== null) {
+            return self::isKnown($fatal, $course, $belief)
+                ? new Advice(AdviceAct::Discard, Message::of('advice.not_to_be_eaten'), $fatal->words())
+                : new Advice(AdviceAct::Read, Message::of('advice.read_it_before_anyone_eats_it'), Message::sentences(
+                    Message::of('advice.nothing_was_read'), $fatal->fact,
+                ));
+        }
+        $passedS = $danger->outAfterS($course->nowS);
+        if ($said?->act !== AdviceAct::BackOn || $passedS === null) {
             return $said;
         }
-        // What is done and rests may be kept hot where the model does not see it: that is the sheet's to say.
-        $outS = $isOff ? $trace->underBetween(Clocks::HOT_C, $course->pulledS, $course->nowS) : 0.0;
-        foreach ($course->offs as [$off, $for]) {
-            $outS += $trace->underBetween(Clocks::HOT_C, $off, $off + $for);
-        }
-        $allowed = Clocks::allowedMinutes($airC);
-        $left = floor($allowed - $outS / 60.0);
-        if ($left <= 0.0) {
-            return new Advice(
-                AdviceAct::Discard,
-                Message::of('advice.not_to_be_eaten'),
-                Message::of(
-                    'advice.left_out',
-                    hot: Quantity::celsius(Clocks::HOT_C),
-                    out: Quantity::duration($outS / 60.0),
-                    allowed: Quantity::duration($allowed),
-                ),
-            );
-        }
+        $left = Quantity::minutes(max(1.0, floor(($passedS - $course->nowS) / 60.0)));
 
-        return $said?->act !== AdviceAct::BackOn ? $said : new Advice(
-            $said->act,
-            $said->words,
-            Message::sentences($said->why, Message::of('advice.back_on_within', left: Quantity::minutes($left))),
-            $said->minutes,
+        return new Advice(
+            $said->act, $said->words, Message::sentences($said->why, Message::of('advice.back_on_within', left: $left)), $said->minutes,
         );
+    }
+
+    /** Whether a breach is told by what was read or logged; what was only worked out is read first. */
+    private static function isKnown(DangerBreach $breach, Course $course, Belief $belief): bool
+    {
+        return match (true) {
+            $breach->isServed => $belief->newest !== null && $belief->newest->seconds >= ($course->pulledS ?? 0.0),
+            $breach->rule === DangerRule::ComeUp => $belief->newest !== null,
+            default => true,
+        };
     }
 
     /** Short of what it should have by the carving: back on, or held, with the minutes. */
@@ -361,11 +378,5 @@ final class Advising
         );
 
         return $minutes > self::LONGEST_BACK_MINUTES ? null : $minutes;
-    }
-
-    /** Number of the stage that was begun last. */
-    private static function stageNow(Course $course): int
-    {
-        return $course->stageStarts === [] ? 0 : max(array_keys($course->stageStarts));
     }
 }

@@ -6,8 +6,11 @@ namespace Diatherm\Live;
 
 use Diatherm\Cooking\Cautions;
 use Diatherm\Cooking\Coast;
+use Diatherm\Cooking\ColdChain;
 use Diatherm\Cooking\Cook;
 use Diatherm\Cooking\Course;
+use Diatherm\Cooking\DangerHistory;
+use Diatherm\Cooking\StepCue;
 use Diatherm\Cooking\Uncertainty;
 use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
@@ -20,7 +23,8 @@ use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Caution;
 use Diatherm\Safety\Clocks;
-use Diatherm\Safety\SafeMinimum;
+use Diatherm\Safety\DangerAccount;
+use Diatherm\Safety\DangerBreach;
 
 /** What the readings so far make of a cook that is under way. Minutes count from the moment the dish went on. */
 final readonly class LiveForecast
@@ -33,6 +37,9 @@ final readonly class LiveForecast
 
     /** Where it never gets there, so much of what is to come is shown, s. */
     private const AHEAD_S = 3 * 3600.0;
+
+    /** What lies in the room is followed so far ahead, to say when its time there is over, s. */
+    private const OUT_AHEAD_S = 60.0 * Clocks::MINUTES + 600.0;
 
     private const BAND_POINTS = 60;
 
@@ -58,9 +65,11 @@ final readonly class LiveForecast
      * @param  Variation  $guess  the inputs as they are likely
      * @param  Trace  $trace  of the cook and its rest as they are believed, through what was read
      * @param  AtCarving  $atCarving  once it was pulled: the core at the knife, by its low end where it was not read
-     * @param  list<Caution>  $cautions  of what has happened: nothing before the pull, which the plan speaks of
+     * @param  list<Caution>  $cautions  of what has happened; a safe minimum is the plan's to speak of before the pull
+     * @param  DangerAccount  $danger  from out of the refrigerator to the knife, as lived and as it is likely to go on
      * @param  Advice|null  $advice  what the core asks for now
      * @param  bool  $getsThere  whether the likely cook comes to its pull at the heat that it has; the hours mean nothing where it does not
+     * @param  StepCue|null  $cue  whether the step that is under way may end; null where the clock decides that
      */
     private function __construct(
         public Spread $cookMinutes,
@@ -78,8 +87,10 @@ final readonly class LiveForecast
         public Belief $belief,
         public AtCarving $atCarving,
         public array $cautions,
+        public DangerAccount $danger,
         public ?Advice $advice,
         public bool $getsThere,
+        public ?StepCue $cue,
     ) {
     }
 
@@ -133,13 +144,22 @@ final readonly class LiveForecast
             $getsThere => 60.0 * $cookMinutes->high,
             default => $course->nowS + self::AHEAD_S,
         };
-        $advice = Advising::unlessLeftOut(
+        $coldest = ColdestCourse::of($trace, $readings, $sifted, $course, $dish->startC);
+        $chain = $course->chain ?? ColdChain::asPlanned($dish, 0.0);
+        $danger = DangerAccount::of(
+            $dish->hazard(),
+            (new DangerHistory($dish, $course, $chain, $airC, $starts, $course->pulledS ?? ($getsThere ? $offS : null)))
+                ->along($coldest->trace, $course->carvedS ?? max($coldest->trace->endS(), $course->nowS + self::OUT_AHEAD_S), $coldest->sinksS),
+        );
+        $cueing = new Cueing($dish, $course, $belief, $pullC, ProbeMap::isDecided($readings, $verdicts, $course->nowS));
+        $advice = Advising::unlessDangerous(
             Advising::of(
                 $dish,
                 $airC,
                 $course,
                 $belief,
                 $guess,
+                $cueing,
                 $pullC,
                 $nowC,
                 $atCarving,
@@ -148,15 +168,15 @@ final readonly class LiveForecast
                 $posterior->fallen(),
                 $tells,
             ),
-            $dish,
-            $airC,
+            $danger,
             $course,
-            $trace,
+            $belief,
         );
         // Whom it is not for, where it is for anybody.
         $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard
             ? null
             : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
+        $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->by($course->nowS));
 
         return new self(
             $cookMinutes,
@@ -173,9 +193,11 @@ final readonly class LiveForecast
             $getsThere ? $trace : $trace->until($untilS),
             $belief,
             $atCarving,
-            $caution === null ? [] : [$caution],
+            $caution === null ? $cautions : [...$cautions, $caution],
+            $danger,
             $advice,
             $getsThere,
+            $cueing->cue($trace, $starts, $offS, $getsThere),
         );
     }
 
@@ -333,7 +355,7 @@ final readonly class LiveForecast
         $most = max($resting, $trace->coreAt($offS) + $dish->carryover()->creditK);
 
         return AtCarving::of(
-            SafeMinimum::of($dish->safetyClass()),
+            $dish->safeMinimum(),
             $seconds,
             array_map(fn (float $at, float $celsius): float => ($at > $offS ? min($most, $celsius) : $celsius) - $lower, $seconds, $coreC),
             $course->nowS,

@@ -15,6 +15,9 @@ final readonly class ProbeMap
     /** Readings no further apart than this are of one round, s. Common practice. */
     private const ROUND_S = 900.0;
 
+    /** What such a reading says of its own place is right. */
+    private const READ = [Verdict::Counts, Verdict::LessAColder, Verdict::NotTheColdest, Verdict::SankSince];
+
     /** Two ends that differ by more are not heated alike, K. Common practice. */
     private const UNEVEN_K = 8.0;
 
@@ -26,6 +29,9 @@ final readonly class ProbeMap
     private const JOINT = ['core', 'thick_end', 'bone', 'thin_end'];
 
     private const SLICE = ['core', 'thick_end'];
+
+    /** Places that come to their number before the coldest one does: read alone they tell nothing of it. Common practice. */
+    private const WARM = ['breast', 'saddle', 'thin_end', 'bone'];
 
     /** Thinner than this it has no ends that differ, m. */
     private const THIN_M = 0.02;
@@ -56,6 +62,30 @@ final readonly class ProbeMap
         };
     }
 
+    /** The place that is usually coldest: what it reads decides. */
+    public static function decisive(Dish $dish): string
+    {
+        return self::places($dish)[0];
+    }
+
+    /**
+     * Whether a place was read lately that is not one of the warm ones.
+     *
+     * @param  list<Reading>  $readings  in order of time
+     * @param  array<string, Verdict>  $verdicts  by id of the reading
+     */
+    public static function isDecided(array $readings, array $verdicts, float $nowS): bool
+    {
+        foreach ($readings as $reading) {
+            $isRead = in_array($verdicts[$reading->id] ?? Verdict::Counts, self::READ, true) && $nowS - $reading->seconds <= self::ROUND_S;
+            if ($isRead && ! in_array($reading->place, self::WARM, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  list<Reading>  $readings  in order of time
      * @param  array<string, Verdict>  $verdicts  by id of the reading
@@ -66,7 +96,7 @@ final readonly class ProbeMap
         /** @var array<string, Reading> $last */
         $last = [];
         foreach ($readings as $reading) {
-            $isRead = in_array($verdicts[$reading->id] ?? Verdict::Counts, [Verdict::Counts, Verdict::LessAColder, Verdict::NotTheColdest], true);
+            $isRead = in_array($verdicts[$reading->id] ?? Verdict::Counts, self::READ, true);
             if ($isRead && $nowS - $reading->seconds <= self::ROUND_S) {
                 $last[$reading->place] = $reading;
             }

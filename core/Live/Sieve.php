@@ -196,7 +196,10 @@ final class Sieve
             $before = $last[$reading->place] ?? null;
             $changed = [$reading];
             foreach ($last as $place => $other) {
-                if ($place === $reading->place || $reading->seconds - $other->seconds > self::ROUND_S) {
+                $apartS = $reading->seconds - $other->seconds;
+                // A colder place that was read a while ago is not outdone by a warmer one: it has to be read again.
+                $isHeld = $apartS <= self::HEARD_S && $reading->celsius > $other->celsius;
+                if ($place === $reading->place || ($apartS > self::ROUND_S && ! $isHeld)) {
                     continue;
                 }
                 if ($before !== null && $before->seconds >= $other->seconds) {
@@ -228,8 +231,8 @@ final class Sieve
             $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
                 && ! $course->wasOffBetween(($before->seconds ?? 0.0) - self::SINKS_ON_S, $reading->seconds);
             if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - self::SLACK_K) {
-                // It sank slowly while on the heat: the earlier one was not at the core, the colder one decides.
-                $verdicts[$before->id] = Verdict::NotTheColdest;
+                // It sank slowly while on the heat: the earlier one was not at the core, or its fire has died. The colder one decides.
+                $verdicts[$before->id] = Verdict::SankSince;
             }
         }
 

@@ -17,6 +17,8 @@ enum Verdict: string
     case RisesTooFast = 'rises_too_fast';
     case Outvoted = 'outvoted';
     case NotTheColdest = 'not_the_coldest';
+    /** Right when it was read; the core has sunk since, so the newer one counts. */
+    case SankSince = 'sank_since';
     case LessAColder = 'less_a_colder';
     case NotOnTheHeat = 'not_on_the_heat';
     case OddForTheCooker = 'odd_for_the_cooker';

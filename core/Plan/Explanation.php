@@ -16,7 +16,6 @@ use Diatherm\Measure\Working;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\Carryover;
 use Diatherm\Safety\Clocks;
-use Diatherm\Safety\SafeMinimum;
 
 /** Why the numbers of a forecast are what they are: each with its inputs, its rule and its source. */
 final class Explanation
@@ -181,7 +180,7 @@ final class Explanation
     /** @return list<Working> */
     private static function safety(Forecast $forecast): array
     {
-        $safe = SafeMinimum::of($forecast->dish->safetyClass());
+        $safe = $forecast->dish->safeMinimum();
         $workings = [];
         if ($safe->coreC !== null) {
             $workings[] = new Working(
@@ -197,12 +196,7 @@ final class Explanation
             $workings[] = new Working(
                 'lethality_log10',
                 Message::of('why.reduction_of_salmonella_added_up'),
-                [
-                    Input::of('table', $safe->lethality->name),
-                    Input::of('made_for_this', $safe->lethality->isMadeFor($forecast->dish->cut->id, $forecast->dish->cut->kind)
-                        ? 'yes'
-                        : Message::of('why.no_it_stands')),
-                ],
+                [Input::of('table', $safe->lethality->name)],
                 $safe->lethality->source,
             );
         }

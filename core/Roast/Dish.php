@@ -13,6 +13,7 @@ use Diatherm\Heat\Substance;
 use Diatherm\Rig\PotRig;
 use Diatherm\Rig\Rig;
 use Diatherm\Safety\Carryover;
+use Diatherm\Safety\FoodHazard;
 use Diatherm\Safety\SafeMinimum;
 
 /** A joint or a side in a roast. */
@@ -166,13 +167,25 @@ final readonly class Dish
 
     public function isStuffed(): bool
     {
-        return in_array('stuff', array_column($this->preparations, 'id'), true);
+        return $this->form->filled || in_array('stuff', array_column($this->preparations, 'id'), true);
     }
 
     /** The class of food that its coldest point belongs to, for the safe minimum: in a stuffed dish that is the stuffing. */
     public function safetyClass(): string
     {
         return $this->isStuffed() ? 'stuffing' : $this->cut->safetyClass;
+    }
+
+    /** Its safe minimum, with time at temperature only where there is a table for this animal. */
+    public function safeMinimum(): SafeMinimum
+    {
+        return SafeMinimum::of($this->safetyClass())->countedFor($this->cut->id, $this->cut->kind);
+    }
+
+    /** What bacteria can do to it; null for roots. */
+    public function hazard(): ?FoodHazard
+    {
+        return $this->cut->isPerishable() ? FoodHazard::of($this->safetyClass(), $this->isTurnedIn(), $this->targetC) : null;
     }
 
     /** What may be counted of its climb off the heat. */
@@ -194,7 +207,7 @@ final readonly class Dish
     /** The rest that it gets: as asked for, but not less than belongs to its safe minimum. */
     public function leastRestMinutes(): float
     {
-        return max($this->restMinutes, SafeMinimum::of($this->safetyClass())->holdMinutes);
+        return max($this->restMinutes, $this->safeMinimum()->holdMinutes);
     }
 
     /** In a pot under coals and earth, where nobody looks. */

@@ -21,6 +21,14 @@ final readonly class SafeMinimum
     ) {
     }
 
+    /** The same, without time at temperature where its table was not made for that cut or kind of meat. */
+    public function countedFor(string $cut, string $kind): self
+    {
+        return $this->lethality === null || $this->lethality->isMadeFor($cut, $kind)
+            ? $this
+            : new self($this->name, $this->coreC, $this->holdMinutes, null, $this->source);
+    }
+
     /** @return array<string, self> by class of food */
     public static function all(): array
     {

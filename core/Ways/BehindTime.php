@@ -12,7 +12,6 @@ use Diatherm\Roast\Roast;
 use Diatherm\Roast\SideDish;
 use Diatherm\Roast\Stage;
 use Diatherm\Roast\Wrapping;
-use Diatherm\Safety\SafeMinimum;
 
 /** More heat, a wrap, the kitchen oven, a shorter rest, a first dish before it, or a later table. Common practice. */
 final class BehindTime
@@ -107,7 +106,7 @@ final class BehindTime
     private static function shorterRest(float $late, int $dish, Standing $standing): array
     {
         $one = $standing->dish($dish);
-        $least = max(self::SHORTEST_REST_MINUTES, SafeMinimum::of($one->safetyClass())->holdMinutes);
+        $least = max(self::SHORTEST_REST_MINUTES, $one->safeMinimum()->holdMinutes);
         $rest = max($least, $one->restMinutes - $late);
 
         return $one->restMinutes <= $rest ? [] : [new Way(

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Diatherm\Cooking\Forecast;
+use Diatherm\Food\Larder;
+use Diatherm\Plan\Explanation;
 use Diatherm\Safety\AtCarving;
 use Diatherm\Safety\Carryover;
 use Diatherm\Safety\SafeMinimum;
@@ -54,7 +56,7 @@ it('no longer pulls a bird or a rib by what the model makes of a fierce fire', f
     $forecast = Forecast::of(
         Samples::dish(
             [
-                'cut' => $cut, 'mass_kg' => Diatherm\Food\Larder::cut($cut)->typicalMassKg, 'taste' => null,
+                'cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null,
                 'stages' => [['cooker' => $cooker, 'pull' => true]],
             ],
         ),
@@ -85,7 +87,7 @@ it('cannot be undercut by a rest of nothing', function () {
         $forecast = Forecast::of(
             Samples::dish(
                 [
-                    'cut' => $cut, 'mass_kg' => Diatherm\Food\Larder::cut($cut)->typicalMassKg, 'taste' => null,
+                    'cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null,
                     'target_c' => 63, 'rest_minutes' => 0,
                     'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]],
                 ],
@@ -196,18 +198,20 @@ it('says what is cool for a bird on every cooker, what is cool for long, and ref
         )->toBeNull();
 });
 
-it('says whose table a bird is counted by', function () {
-    $table = SafeMinimum::of('poultry')->lethality;
-    expect($table?->isMadeFor('chicken', 'poultry'))->toBeTrue()
-        ->and($table?->isMadeFor('turkey', 'poultry'))->toBeFalse()
-        ->and($table?->isMadeFor('duck', 'poultry'))->toBeFalse();
-    $working = array_column(
-        Diatherm\Plan\Explanation::of(Forecast::of(Samples::dish(['cut' => 'turkey', 'mass_kg' => 5, 'taste' => null]), 14.0)),
-        null,
-        'of',
-    )['lethality_log10'];
-    expect(inputsOf($working)['Made for this'])->toContain('no');
-});
+// A table of one animal says nothing of another. Source of the tables: USDA FSIS, Appendix A: beef, and chicken.
+it('credits time at temperature to an animal with a table of its own and to no other', function (string $cut, bool $isCredited) {
+    $row = Larder::cut($cut);
+    $forecast = Forecast::of(Samples::dish([
+        'cut' => $cut, 'mass_kg' => $row->typicalMassKg, 'taste' => null, 'target_c' => 78,
+        'stages' => [['cooker' => 'oven', 'cooker_c' => 180, 'pull' => true]],
+    ]), 14.0);
+    expect($forecast->lethalityLog10 !== null)->toBe($isCredited)
+        ->and(in_array('lethality_log10', array_column(Explanation::of($forecast), 'of'), true))->toBe($isCredited);
+})->with([
+    ['chicken', true], ['chicken-breast', true], ['beef-rib', true],
+    ['turkey', false], ['duck', false], ['goose', false], ['guinea-fowl', false], ['lamb-leg', false], ['pork-loin', false],
+    ['venison-saddle', false], ['fish-whole', false],
+]);
 
 it('keeps the climb between two heats within what is seen, and counts none of it for safe', function () {
     $forecast = Forecast::of(Samples::dish(['cut' => 'beef-tri-tip', 'mass_kg' => 1, 'taste' => 'medium_rare', 'stages' => [

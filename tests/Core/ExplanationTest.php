@@ -29,7 +29,11 @@ it('explains every number that a plan shows', function (array $dish, array $numb
 })->with([
     'a rack with a rule' => [
         ['stages' => [['cooker' => 'kettle', 'cooker_c' => 160, 'pull' => true]]],
-        ['rule_minutes', 'safe_c', 'lethality_log10', 'rig.pan'],
+        ['rule_minutes', 'safe_c', 'rig.pan'],
+    ],
+    'a chicken, which has a table of its own' => [
+        ['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => null, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]],
+        ['safe_c', 'lethality_log10'],
     ],
     'a spit' => [['rig' => ['kind' => 'spit']], ['rig.clearance', 'rig.balance', 'rig.bar']],
     'a pot' => [['rig' => ['kind' => 'pot']], ['rig.liquid']],

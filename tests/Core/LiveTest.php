@@ -232,7 +232,7 @@ it('drops an earlier reading when a later one shows that it was not the core', f
         Samples::dish(),
         Course::asPlanned(),
     )->verdicts;
-    expect($verdicts)->toBe(['shallow' => Verdict::NotTheColdest, 'deep' => Verdict::Counts]);
+    expect($verdicts)->toBe(['shallow' => Verdict::SankSince, 'deep' => Verdict::Counts]);
 });
 
 it('never claims that it will be off before now', function () {

@@ -34,7 +34,7 @@ it('takes what follows, doubts what does not, and lets enough of one kind outvot
     'from the start hotter than it can be' => [[60, 20, 25], ['RisesTooFast', 'Counts', 'Counts']],
     'one colder against one' => [[40, 10, 45], ['Outvoted', 'Counts', 'RisesTooFast']],
     'one colder against several' => [[40, 42, 44, 10, 46], ['Counts', 'Counts', 'Counts', 'FallsTooFast', 'Counts']],
-    'two colder against several' => [[40, 42, 44, 10, 12], ['NotTheColdest', 'Outvoted', 'Outvoted', 'Counts', 'Counts']],
+    'two colder against several' => [[40, 42, 44, 10, 12], ['SankSince', 'Outvoted', 'Outvoted', 'Counts', 'Counts']],
     'two colder, but not of one mind' => [[40, 42, 44, 10, 46, 12], ['Counts', 'Counts', 'Counts', 'FallsTooFast', 'Counts', 'FallsTooFast']],
     'steam, or a flame' => [[20, 400], ['Counts', 'AboveBoiling']],
     'ice with salt, or the open sky' => [[20, -16, 24], ['Counts', 'ColderThanAny', 'Counts']],

@@ -23,7 +23,6 @@ use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
 use Diatherm\Safety\Caution;
 use Diatherm\Safety\Keeping;
-use Diatherm\Safety\SafeMinimum;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -168,12 +167,17 @@ final class PlanResource extends JsonResource
 
     /**
      * @param  list<Caution>  $cautions
-     * @return list<array{id: string, words: Message, source: Message}>
+     * @return list<array{id: string, words: Message, source: Message, fatal: bool}>
      */
     public static function warnings(array $cautions): array
     {
         return array_map(
-            fn (Caution $caution): array => ['id' => $caution->id, 'words' => $caution->words, 'source' => $caution->source->inWords()],
+            fn (Caution $caution): array => [
+                'id' => $caution->id,
+                'words' => $caution->words,
+                'source' => $caution->source->inWords(),
+                'fatal' => $caution->isFatal,
+            ],
             $cautions,
         );
     }
@@ -224,7 +228,7 @@ final class PlanResource extends JsonResource
             'kind' => $cut->kind,
             'target_c' => $dish->targetC,
             'doneness' => $cut->nameOf($dish->targetC),
-            'safe_c' => SafeMinimum::of($dish->safetyClass())->coreC,
+            'safe_c' => $dish->safeMinimum()->coreC,
             'cook_minutes' => self::spread($forecast->cookMinutes),
             'rule_minutes' => $forecast->rule === null ? null : round($forecast->rule->minutes(), 1),
             'rule' => $forecast->rule === null ? null : [

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Cooking;
+
+use Diatherm\Roast\Dish;
+
+/** How a dish was kept before it went on and after it came off. */
+final readonly class ColdChain
+{
+    /** From out of the refrigerator to the heat, handwork apart: patting dry, seasoning, rigging. Common practice. */
+    public const READY_MINUTES = 25.0;
+
+    /** Meat that does not come to its start temperature in the room is taken to wait for so long. */
+    private const NEVER_WARM_MINUTES = 360.0;
+
+    /**
+     * @param  float  $outBeforeMinutes  from out of the refrigerator to going on; 0 or more
+     * @param  float  $rawHours  in the refrigerator, thawed and raw, before that
+     * @param  float|null  $keptHotFromS  seconds since it went on at which it was put where it stays hot; null where it was not
+     */
+    public function __construct(
+        public float $outBeforeMinutes,
+        public float $rawHours = 0.0,
+        public ?float $keptHotFromS = null,
+    ) {
+    }
+
+    /** @param  float  $temperMinutes  that it takes to come to its start temperature in the room; INF where it does not */
+    public static function asPlanned(Dish $dish, float $temperMinutes): self
+    {
+        $handwork = $rawHours = 0.0;
+        foreach ($dish->preparations as $preparation) {
+            if ($preparation->isHandwork()) {
+                $handwork += $preparation->handworkMinutes();
+            } elseif (! $preparation->isThawing()) {
+                $rawHours += $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->leastHours;
+            }
+        }
+
+        return new self(max(min($temperMinutes, self::NEVER_WARM_MINUTES), self::READY_MINUTES + $handwork), $rawHours);
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Diatherm\Live;
+
+use Diatherm\Cooking\Course;
+use Diatherm\Heat\Trace;
+
+/**
+ * The coldest point of a dish for the account of the danger zone: as it was read where it was read, as it is believed elsewhere.
+ *
+ * A forecast leaves out what a core was before it sank, since that tells nothing of the hours to come. The account needs it: a core
+ * that sinks lies on a dead fire.
+ */
+final readonly class ColdestCourse
+{
+    /** Readings that lie this far apart have moved; less is scatter, K. Common practice. */
+    private const SCATTER_K = 3.0;
+
+    /** What went back on sinks on for so long until the heat reaches its middle, s. Common practice. */
+    private const SINKS_ON_S = 1800.0;
+
+    /** What such a reading says of its own place is believed. */
+    private const BELIEVED = [Verdict::Counts, Verdict::LessAColder, Verdict::NotTheColdest, Verdict::SankSince];
+
+    /**
+     * @param  Trace  $trace  of the coldest point
+     * @param  list<array{float, float}>  $sinksS  spans in which it sank on the heat, seconds
+     */
+    private function __construct(
+        public Trace $trace,
+        public array $sinksS,
+    ) {
+    }
+
+    /**
+     * @param  Trace  $believed  the course as it is believed, through what counts
+     * @param  list<Reading>  $readings  in order of time, sound or not
+     */
+    public static function of(Trace $believed, array $readings, Sifted $sifted, Course $course, float $startC): self
+    {
+        $sank = array_filter($readings, fn (Reading $one): bool => $sifted->verdicts[$one->id] === Verdict::SankSince);
+        $sinks = self::sinks($readings, $sifted, $course);
+        if ($sank === []) {
+            return new self($believed, $sinks);
+        }
+        $points = array_map(fn (Reading $one): array => [$one->seconds, $one->celsius], [...$sifted->counting, ...$sank]);
+        usort($points, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return new self(self::through([[0.0, $startC], ...$points], $believed), $sinks);
+    }
+
+    /**
+     * Straight between what was read, and as believed after the newest.
+     *
+     * @param  non-empty-list<array{float, float}>  $points  rising
+     */
+    private static function through(array $points, Trace $believed): Trace
+    {
+        $trace = new Trace;
+        foreach ($points as [$seconds, $celsius]) {
+            if ($trace->seconds === [] || $seconds > $trace->seconds[count($trace->seconds) - 1]) {
+                $trace->seconds[] = $seconds;
+                $trace->coreC[] = $celsius;
+            }
+        }
+        $newestS = $trace->seconds[count($trace->seconds) - 1];
+        foreach ($believed->seconds as $i => $seconds) {
+            if ($seconds > $newestS) {
+                $trace->seconds[] = $seconds;
+                $trace->coreC[] = $believed->coreC[$i];
+            }
+        }
+
+        return $trace;
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return list<array{float, float}>
+     */
+    private static function sinks(array $readings, Sifted $sifted, Course $course): array
+    {
+        $sinks = [];
+        /** @var array<string, Reading> $peaks the last reading of each place before it sank */
+        $peaks = [];
+        foreach ($readings as $reading) {
+            $isOn = $reading->seconds >= 0.0 && ($course->pulledS === null || $reading->seconds < $course->pulledS);
+            if (! $isOn || ! in_array($sifted->verdicts[$reading->id], self::BELIEVED, true)) {
+                continue;
+            }
+            $peak = $peaks[$reading->place] ?? null;
+            if ($peak === null || $reading->celsius >= $peak->celsius || $course->wasOffBetween($peak->seconds - self::SINKS_ON_S, $reading->seconds)) {
+                $peaks[$reading->place] = $reading;
+            } elseif ($reading->celsius < $peak->celsius - self::SCATTER_K) {
+                $sinks[] = [$peak->seconds, $reading->seconds];
+                $peaks[$reading->place] = $reading;
+            }
+        }
+
+        return $sinks;
+    }
+}
