@@ -69,6 +69,7 @@ final readonly class Day
                 isset($live[$i]) ? $live[$i]->stageStartMinutes : null,
                 isset($live[$i]) && $diary->pulledAt($i) !== null ? self::staysHotMinutes($live[$i], $dishes[$i]->forecast) : null,
                 isset($live[$i]) ? self::cameOff($live[$i], $diary->pulledAt($i)) : null,
+                isset($live[$i]) ? $live[$i]->cue : null,
             );
         }
 

@@ -26,7 +26,7 @@ final class RunSheetCalendar
     /** They go on by themselves, or are an hour and no act. */
     private const SILENT = [Act::Rest, Act::FirstLook];
 
-    private const SOON = [Act::Pull, Act::On, Act::Light, Act::Carve, Act::Serve];
+    private const SOON = [Act::Read, Act::Pull, Act::On, Act::Light, Act::Carve, Act::Serve];
 
     public static function of(Day $day, Voice $voice, CarbonImmutable $now): string
     {

@@ -55,7 +55,7 @@ final class SecondHands
     {
         $day = Day::of($roast->load(['readings', 'events']), CarbonImmutable::now());
         foreach ($day->plan->runSheet->entries as $entry) {
-            if ($entry->id->text() === $line && ! in_array($entry->act, [Act::Rest, Act::Serve], true)) {
+            if ($entry->id->text() === $line && ! in_array($entry->act, [Act::Rest, Act::Serve, Act::Read], true)) {
                 $kind = self::kind($entry, $day->plan->roast);
                 EventRequest::insistOnOrder($roast, $kind, $entry->dish, $at, $id);
                 Logbook::add($roast, $roast->events(), $id, [

@@ -19,6 +19,8 @@ enum Act: string
     case Fire = 'fire';
     case Stage = 'stage';
     case Side = 'side';
+    /** A reading before a step that the core decides may end. */
+    case Read = 'read';
     case Pull = 'pull';
     case Rest = 'rest';
     case Hold = 'hold';

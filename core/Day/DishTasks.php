@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
+use Diatherm\Cooking\CueState;
 use Diatherm\Cooking\Forecast;
+use Diatherm\Cooking\StepCue;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
@@ -185,8 +187,15 @@ final class DishTasks
             }
         }
         array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
+        $readFirst = $made->readFirst(count($dish->stages) - 1);
+        if ($readFirst !== null) {
+            $entries[] = self::reading($number, $dish, $readFirst, $on, $at($cook->low), $at($cook->high));
+        }
+        if ($made->isOutOfReach()) {
+            return $entries;
+        }
         $task = $made->cameOff === null ? DishWords::pulling($dish, $pullC) : DishWords::pulled($dish, $pullC, $made->cameOff);
-        $entries[] = new Entry(
+        $pull = new Entry(
             $id('pull'),
             $number,
             Act::Pull,
@@ -196,6 +205,9 @@ final class DishTasks
             $made->pulledAt === null ? $at($cook->low) : null,
             $made->pulledAt === null ? $at($cook->high) : null,
         );
+        if ($readFirst === null) {
+            $entries[] = $pull;
+        }
         $rested = Timing::after($pullAt, $dish->leastRestMinutes());
         // The knife waits for the table, unless the joint is late.
         $knife = Timing::after($carvedBy, -Timing::carveMinutes($dish));
@@ -217,6 +229,24 @@ final class DishTasks
         );
 
         return $entries;
+    }
+
+    /** Takes the place of a pull or a step until it reads its number. */
+    private static function reading(
+        int $number,
+        Dish $dish,
+        StepCue $cue,
+        \DateTimeImmutable $on,
+        ?\DateTimeImmutable $earliest = null,
+        ?\DateTimeImmutable $latest = null,
+    ): Entry {
+        $task = DishWords::reading($dish, $cue);
+        $isOutOfReach = $cue->state === CueState::OutOfReach;
+
+        return new Entry(
+            EntryId::of('read', $number, $cue->stage), $number, Act::Read, Timing::after($on, $cue->readMinutes), $task->title, $task->detail,
+            $isOutOfReach ? null : $earliest, $isOutOfReach ? null : $latest,
+        );
     }
 
     /** @return list<Entry> coals, foil and earth over a pot in the ground */
@@ -371,7 +401,10 @@ final class DishTasks
                     minutes: $preparation->handworkMinutes(),
                 );
             }
-            if ($i > 0) {
+            $readFirst = $made->readFirst($i - 1);
+            if ($readFirst !== null) {
+                $entries[] = self::reading($number, $dish, $readFirst, $on);
+            } elseif ($i > 0) {
                 $task = DishWords::turning($dish, $stage, $dish->stages[$i - 1]);
                 $entries[] = new Entry(
                     EntryId::of('stage', $number, $i),

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Diatherm\Day;
 
 use Diatherm\Cooker\Equipment;
+use Diatherm\Cooking\CueState;
+use Diatherm\Cooking\StepCue;
 use Diatherm\Fire\HandTest;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
@@ -59,6 +61,25 @@ final class DishWords
                 Message::of('sheet.at_in_the_core_at_its_coldest', pull: Quantity::celsius($pullC)),
             ),
         };
+    }
+
+    /** The reading before a step may end. */
+    public static function reading(Dish $dish, StepCue $cue): Task
+    {
+        $stage = $dish->stages[$cue->stage];
+        if ($cue->state === CueState::OutOfReach) {
+            return new Task(
+                Message::of('sheet.read_the_fire', cooker: $stage->cooker->short),
+                Message::of('sheet.out_of_reach', dish: $dish->name, end: Quantity::celsius($cue->endC)),
+            );
+        }
+        $near = Quantity::celsius($cue->nearC);
+
+        return new Task(Message::of('sheet.read', dish: $dish->name), match (true) {
+            $stage->end === StageEnd::Tender => Message::of('sheet.read_near_then_a_fork', near: $near),
+            isset($dish->stages[$cue->stage + 1]) => Message::of('sheet.read_near_then_on', near: $near, end: Quantity::celsius($cue->endC)),
+            default => Message::of('sheet.read_near', near: $near, end: Quantity::celsius($cue->endC)),
+        });
     }
 
     /** The pull, once it was: what it came off with, and whether that will do. */

@@ -58,7 +58,7 @@ final class Kit
                 $items[] = new KitItem($needs, Message::of($name), Message::of($why), $times->readyAt);
             }
         }
-        $pull = self::first($sheet, Act::Pull);
+        $pull = self::first($sheet, Act::Pull) ?? self::first($sheet, Act::Read);
         $items[] = new KitItem(
             'probe',
             Message::of('kit.probe_thermometer_and_its_spare'),

@@ -118,7 +118,7 @@ final readonly class Work
         }
         $stages = $entry->dish === null ? [] : $roast->dishes[$entry->dish]->stages;
         $number = match ($entry->id->what) {
-            'chore', 'stage' => (int) $entry->id->parts[0],
+            'chore', 'stage', 'read' => (int) $entry->id->parts[0],
             'pull' => count($stages) - 1,
             default => 0,
         };
