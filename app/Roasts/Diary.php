@@ -252,6 +252,7 @@ final class Diary
                     $on->diffInSeconds($reading->at),
                     $reading->place->value,
                     $reading->celsius,
+                    $reading->sure,
                 );
             }
         }

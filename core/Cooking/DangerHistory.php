@@ -23,6 +23,9 @@ final readonly class DangerHistory
     /** What is kept hot stands at least so hot, °C. */
     private const KEPT_HOT_C = Clocks::HOT_C;
 
+    /** What was carved is in slices and cools at once: it is no hotter, °C. Common practice. */
+    private const SLICED_C = 50.0;
+
     /** Longest time out of the refrigerator before the heat that is followed: well past every limit. */
     private const LONGEST_OUT_MINUTES = 72 * 60.0;
 
@@ -53,7 +56,9 @@ final readonly class DangerHistory
             $moments[] = [-$out, min(Clocks::COLD_C, $this->dish->startC), $this->roomC];
         }
         foreach ($this->looks($untilS, $sinksS) as $at) {
-            $moments[] = [$at, $trace->coreAt($at), $this->sinksAt($at, $sinksS) ? min($this->roomC, $this->airC($at)) : $this->airC($at)];
+            $coreC = $trace->coreAt($at);
+            $isCarved = $this->course->carvedS !== null && $at >= $this->course->carvedS;
+            $moments[] = [$at, $isCarved ? min(self::SLICED_C, $coreC) : $coreC, $this->sinksAt($at, $sinksS) ? min($this->roomC, $this->airC($at)) : $this->airC($at)];
         }
 
         /** @var non-empty-list<array{float, float, float}> $moments */
@@ -83,7 +88,7 @@ final readonly class DangerHistory
         foreach ($this->course->offs as [$off, $for]) {
             array_push($looks, $off, $off + $for);
         }
-        array_push($looks, ...array_column($this->course->cookerReadings, 0), ...array_merge(...$sinksS));
+        array_push($looks, $this->course->carvedS ?? 0.0, ...array_column($this->course->cookerReadings, 0), ...array_merge(...$sinksS));
         $looks = array_unique(array_filter($looks, fn (float $at): bool => $at >= 0.0 && $at <= $untilS), SORT_NUMERIC);
         sort($looks);
 
@@ -94,7 +99,9 @@ final readonly class DangerHistory
     private function airC(float $atS): float
     {
         if ($this->offS !== null && $atS >= $this->offS - 0.5) {
-            return $this->chain->keptHotFromS !== null && $atS >= $this->chain->keptHotFromS ? self::KEPT_HOT_C : $this->roomC;
+            $isKeptHot = $this->course->carvedS === null || $atS < $this->course->carvedS;
+
+            return $isKeptHot && $this->chain->keptHotFromS !== null && $atS >= $this->chain->keptHotFromS ? self::KEPT_HOT_C : $this->roomC;
         }
         if ($this->course->wasOffBetween($atS, $atS + 1.0)) {
             return $this->roomC;

@@ -149,7 +149,7 @@ final readonly class LiveForecast
         $danger = DangerAccount::of(
             $dish->hazard(),
             (new DangerHistory($dish, $course, $chain, $airC, $starts, $course->pulledS ?? ($getsThere ? $offS : null)))
-                ->along($coldest->trace, $course->carvedS ?? max($coldest->trace->endS(), $course->nowS + self::OUT_AHEAD_S), $coldest->sinksS),
+                ->along($coldest->trace, max($coldest->trace->endS(), ($course->carvedS ?? $course->nowS) + self::OUT_AHEAD_S), $coldest->sinksS),
         );
         $cueing = new Cueing($dish, $course, $belief, $pullC, ProbeMap::isDecided($readings, $verdicts, $course->nowS));
         $advice = Advising::unlessDangerous(
@@ -176,7 +176,7 @@ final readonly class LiveForecast
         $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard
             ? null
             : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
-        $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->by($course->nowS));
+        $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->by(min($course->nowS, $course->carvedS ?? INF)));
 
         return new self(
             $cookMinutes,

@@ -20,13 +20,14 @@ final readonly class Reading
         public float $seconds,
         public string $place,
         public float $celsius,
+        public bool $sure,
     ) {
     }
 
     /** The same, taken for so much less, K; no less than a probe can show. */
     public function less(float $byK): self
     {
-        return new self($this->id, $this->seconds, $this->place, max(self::LEAST_C, $this->celsius - $byK));
+        return new self($this->id, $this->seconds, $this->place, max(self::LEAST_C, $this->celsius - $byK), $this->sure);
     }
 
     /**
@@ -34,11 +35,12 @@ final readonly class Reading
      * @param  float  $seconds  since the dish went on
      * @param  string  $place  where the probe sat; places are compared, the coldest decides
      * @param  float  $celsius  −30 to 400 °C: what any probe can show
+     * @param  bool  $sure  whether the cook was asked about it and said that it is right
      *
      * @throws OutOfRange
      */
-    public static function of(string $id, float $seconds, string $place, float $celsius): self
+    public static function of(string $id, float $seconds, string $place, float $celsius, bool $sure = false): self
     {
-        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, self::LEAST_C, self::MOST_C, Unit::Celsius));
+        return new self($id, $seconds, $place, OutOfRange::check('reading', $celsius, self::LEAST_C, self::MOST_C, Unit::Celsius), $sure);
     }
 }

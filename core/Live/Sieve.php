@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Diatherm\Live;
 
 use Diatherm\Cooking\Course;
-use Diatherm\Heat\Substance;
 use Diatherm\Roast\Dish;
 
 /**
@@ -32,30 +31,11 @@ final class Sieve
     /** What went back on sinks on until the heat has reached its middle again, s. Common practice. */
     private const SINKS_ON_S = 1800.0;
 
-    /** A probe's own scatter, with its placing. Common practice. */
-    private const SLACK_K = 3.0;
-
-    /** A core that falls faster than this did not fall: the probe came out. Common practice. */
-    private const FASTEST_FALL_K_MIN = 2.0;
-
-    /**
-     * First eigenvalue π² of a sphere whose surface is held: no body's centre follows its surface faster. Source: Incropera
-     * & DeWitt, section 5.6.
-     */
-    private const QUICKEST_MODE = M_PI ** 2;
-
-    /** The wet surface of meat goes little above this while its inside is still raw, °C. Common practice. */
-    private const HOTTEST_SURFACE_C = 110.0;
-
     /** Water boils at 100 °C at most where people cook; a probe may be off by this much. */
     private const BOILING_C = 103.0;
 
     /** Thawed meat is no colder than −5 °C anywhere; a probe may be off by as much as it is slack. Common practice. */
     private const COLDEST_C = -8.0;
-
-    private const TYPICAL_C = 40.0;
-
-    private const MARGIN = 1.5;
 
     /**
      * So many readings that agree overturn what was trusted before; so many are needed against several that were lower.
@@ -79,7 +59,7 @@ final class Sieve
             }
         }
         foreach ($places as $place) {
-            $verdicts = array_replace($verdicts, self::together($place, $dish));
+            $verdicts = array_replace($verdicts, self::together($place, ReadingLimits::of($dish), $dish->startC));
         }
 
         $trusted = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
@@ -105,7 +85,7 @@ final class Sieve
             $reading->celsius < self::COLDEST_C => Verdict::ColderThanAny,
             (
                 $course->pulledS === null || $reading->seconds < $course->pulledS
-            ) && $reading->celsius > self::airC($reading->seconds, $dish, $course) + self::SLACK_K => Verdict::AboveTheAir,
+            ) && $reading->celsius > self::airC($reading->seconds, $dish, $course) + ReadingLimits::SLACK_K => Verdict::AboveTheAir,
             default => Verdict::Counts,
         };
     }
@@ -117,16 +97,16 @@ final class Sieve
      * @param  list<Reading>  $readings  in order of time
      * @return array<string, Verdict>
      */
-    private static function together(array $readings, Dish $dish): array
+    private static function together(array $readings, ReadingLimits $limits, float $startC): array
     {
         $verdicts = [];
         $trusted = [];
         $waiting = [];
         foreach ($readings as $reading) {
             $last = $trusted[count($trusted) - 1] ?? null;
-            $verdicts[$reading->id] = self::follows($last, $reading, $dish);
+            $verdicts[$reading->id] = self::follows($last, $reading, $limits, $startC);
             $before = $waiting[count($waiting) - 1] ?? null;
-            $agrees = $before !== null && self::follows($before, $reading, $dish) === Verdict::Counts;
+            $agrees = $before !== null && self::follows($before, $reading, $limits, $startC) === Verdict::Counts;
             $colder = $last !== null && $reading->celsius < $last->celsius;
             if ($verdicts[$reading->id] === Verdict::Counts && ! ($agrees && $colder)) {
                 $trusted[] = $reading;
@@ -135,10 +115,11 @@ final class Sieve
                 continue;
             }
             $waiting = $agrees ? [...$waiting, $reading] : [$reading];
-            if (! self::overturns(count($waiting), count($trusted), $colder)) {
+            // The cook was asked, and said that it is right.
+            if (! $reading->sure && ! self::overturns(count($waiting), count($trusted), $colder)) {
                 continue;
             }
-            while ($trusted !== [] && (self::follows($trusted[count($trusted) - 1], $waiting[0], $dish) !== Verdict::Counts)) {
+            while ($trusted !== [] && (self::follows($trusted[count($trusted) - 1], $waiting[0], $limits, $startC) !== Verdict::Counts)) {
                 $verdicts[array_pop($trusted)->id] = Verdict::Outvoted;
             }
             foreach ($waiting as $one) {
@@ -162,15 +143,14 @@ final class Sieve
     }
 
     /** Whether a core that was at one reading, or at its start, can be at the next. */
-    private static function follows(?Reading $before, Reading $reading, Dish $dish): Verdict
+    private static function follows(?Reading $before, Reading $reading, ReadingLimits $limits, float $startC): Verdict
     {
-        $fromC = $before->celsius ?? $dish->startC;
+        $fromC = $before->celsius ?? $startC;
         $minutes = max(0.0, $reading->seconds - ($before->seconds ?? 0.0)) / 60.0;
-        $change = $reading->celsius - $fromC;
 
         return match (true) {
-            $change < -self::SLACK_K - self::FASTEST_FALL_K_MIN * $minutes => Verdict::FallsTooFast,
-            $change > self::SLACK_K + self::quickestRise($fromC, $minutes, $dish) => Verdict::RisesTooFast,
+            $reading->celsius < $limits->leastC($fromC, $minutes) => Verdict::FallsTooFast,
+            $reading->celsius > $limits->mostC($fromC, $minutes) => Verdict::RisesTooFast,
             default => Verdict::Counts,
         };
     }
@@ -230,7 +210,7 @@ final class Sieve
             }
             $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
                 && ! $course->wasOffBetween(($before->seconds ?? 0.0) - self::SINKS_ON_S, $reading->seconds);
-            if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - self::SLACK_K) {
+            if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - ReadingLimits::SLACK_K) {
                 // It sank slowly while on the heat: the earlier one was not at the core, or its fire has died. The colder one decides.
                 $verdicts[$before->id] = Verdict::SankSince;
             }
@@ -272,18 +252,6 @@ final class Sieve
         $share = ($seconds - $before->seconds) / ($reading->seconds - $before->seconds);
 
         return $before->celsius + $share * ($reading->celsius - $before->celsius);
-    }
-
-    /** No core gains more than this in $minutes, K. */
-    private static function quickestRise(float $fromC, float $minutes, Dish $dish): float
-    {
-        $substance = Substance::from($dish->cut->composition);
-        $diffusivity = $substance->conductivityWmK(self::TYPICAL_C) / (
-            $substance->densityKgM3(self::TYPICAL_C) * $substance->specificHeatJKgK(self::TYPICAL_C)
-        );
-        $rate = self::MARGIN * self::QUICKEST_MODE * $diffusivity / $dish->shape()->halfThicknessM ** 2;
-
-        return (self::HOTTEST_SURFACE_C - $fromC) * (1.0 - exp(-$rate * 60.0 * $minutes));
     }
 
     private static function airC(float $seconds, Dish $dish, Course $course): float

@@ -55,6 +55,17 @@ final readonly class DangerAccount
         return null;
     }
 
+    /** When the limit of time out of the refrigerator is passed last, s; null where the history does not come to it. */
+    public function outLimitS(): ?float
+    {
+        $last = null;
+        foreach ($this->breaches as $breach) {
+            $last = $breach->rule === DangerRule::OutOfRefrigeration ? $breach->atS : $last;
+        }
+
+        return $last;
+    }
+
     /** When the limit of time out of the refrigerator is passed next after a moment, s; null where the history does not come to it. */
     public function outAfterS(float $seconds): ?float
     {

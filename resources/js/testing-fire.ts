@@ -97,7 +97,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     count: null,
     hand_s: null,
     banking: null,
-    cautions: [{ id: 'carbon_monoxide', words: text('Outdoors only.'), source: text('Common practice') }],
+    cautions: [{ id: 'carbon_monoxide', words: text('Outdoors only.'), source: text('Common practice'), fatal: false }],
     workings: [{ of: 'fire.start', rule: text('As much as can give the heat.'), inputs: [], source: text('Computed here') }],
     ...more,
   };

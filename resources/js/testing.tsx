@@ -303,6 +303,7 @@ export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): No
   disagrees: false,
   gets_there: true,
   safe_at_carving: true,
+  end_c: null,
   probe_map: {
     spots: ['thigh', 'breast'].map((place) => ({ place, words: text(place), celsius: null, minutes_ago: null, decides: false })),
     next: 'thigh',
@@ -312,6 +313,8 @@ export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): No
   peak_c: 74,
   peak_at: '2031-10-04T18:35:00Z',
   under_60_at: null,
+  out_until: null,
+  read_limits: { start_c: 5, slack_k: 3, fall_k_min: 2, hottest_c: 110, rise_per_min: 0.05 },
   counted: 3,
   heat_factor: 1,
   thickness_factor: 1,

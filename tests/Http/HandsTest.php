@@ -33,6 +33,14 @@ it('shows one roast’s tasks to who has the link, and ticks them as the cook wo
     $tick('d0.on', $id)->assertOk();
     expect($roast->events()->pluck('kind')->map(fn ($kind) => $kind->value)->all())->toBe(['tick', 'on'])
         ->and($roast->refresh()->lighting)->not->toBeNull();
+    // Nobody read it: there is no line yet that takes it off, and the one that asks for a reading is the cook's.
+    $tick('d0.pull')->assertUnprocessable();
+    $tick('d0.read.0')->assertUnprocessable();
+    $this->actingAs($roast->user);
+    $this->postJson("/api/roasts/$roast->id/readings", [
+        'id' => (string) Str::uuid(), 'dish' => 0, 'place' => 'core', 'celsius' => 75, 'at' => now()->toAtomString(), 'sure' => true,
+    ])->assertSuccessful();
+    Auth::forgetGuards();
     $tick('d0.pull')->assertOk()->assertJsonPath('status', 'resting');
     $this->deleteJson("/api/hands/$key/ticks/$id")->assertOk();
     expect($roast->events()->where('kind', 'on')->count())->toBe(0);

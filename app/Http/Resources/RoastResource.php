@@ -22,8 +22,10 @@ use Diatherm\Live\Finding;
 use Diatherm\Live\LiveExplanation;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\ProbeMap;
+use Diatherm\Live\ReadingLimits;
 use Diatherm\Live\Spot;
 use Diatherm\Live\Verdict;
+use Diatherm\Roast\Dish;
 use Diatherm\Roast\Stage;
 use Diatherm\Ways\AheadOfTime;
 use Diatherm\Ways\BehindTime;
@@ -169,6 +171,7 @@ final class RoastResource extends JsonResource
                 'disagrees' => $live->belief->disagrees(),
                 'gets_there' => $live->getsThere,
                 'safe_at_carving' => $live->atCarving->safe,
+                'end_c' => $live->cue === null ? null : round($live->cue->endC, 1),
                 'probe_map' => $this->probeMap($dish, $live, $on),
                 'advice' => $live->advice === null
                     ? null
@@ -181,6 +184,8 @@ final class RoastResource extends JsonResource
                 'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere
                     ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes)))
                     : null,
+                'out_until' => ($out = $live->danger->outLimitS()) === null ? null : $time($on->addSeconds((int) round($out))),
+                'read_limits' => self::readLimits($day->plan->roast->dishes[$dish]),
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict->isCounted())),
                 'heat_factor' => round($live->guess->reached(60.0 * $live->cookMinutes->likely), 3),
                 'thickness_factor' => round($live->guess->thickness, 3),
@@ -192,6 +197,18 @@ final class RoastResource extends JsonResource
         return $this->whole ? $facts + [
             'pictures' => $live === null ? PlanResource::pictures($day->plan->forecast($dish)) : self::livePictures($live),
         ] : $facts;
+    }
+
+    /** @return array<string, float> what a screen needs to ask about an odd reading by itself */
+    private static function readLimits(Dish $dish): array
+    {
+        return [
+            'start_c' => $dish->startC,
+            'slack_k' => ReadingLimits::SLACK_K,
+            'fall_k_min' => ReadingLimits::FALL_K_MIN,
+            'hottest_c' => ReadingLimits::HOTTEST_SURFACE_C,
+            'rise_per_min' => round(ReadingLimits::of($dish)->risePerMin, 5),
+        ];
     }
 
     /** @return array<string, mixed> the core from now on, so that a screen moves along it by itself until there is something new */

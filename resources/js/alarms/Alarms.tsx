@@ -1,13 +1,16 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Wrong } from '../ui/Failure';
+import { createPortal } from 'react-dom';
 import { Link, useLocation } from 'react-router';
 import { useUnseen } from '../api/outbox';
 import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
-import { eventFor, titleOf } from '../roast/acts';
+import { eventFor, isRead, titleOf } from '../roast/acts';
+import { ReadingSheet, USUAL } from '../roast/live/ReadingSheet';
 import { useLogging } from '../roast/useLogging';
 import { withKept } from '../roast/withKept';
 import { useNow } from '../ui/useNow';
+import { useTopLayer } from '../ui/topLayer';
 import { useSlips } from '../ui/useSlips';
 import { useUnits } from '../units/units';
 import { useSay } from '../words/Said';
@@ -44,6 +47,9 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
   const log = useLogging(roast);
   const slips = useSlips();
   const here = useLocation().pathname;
+  const top = useTopLayer();
+  /** the dish that is read */
+  const [reads, setReads] = useState<number | null>(null);
   const all = due(roast, now, { format, say });
   const loud = ringing(all, memory, now);
   const first = loud.find((alarm) => alarm.important) ?? loud[0];
@@ -65,14 +71,17 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [voiced]);
 
-  if (first === undefined) return null;
+  const sheet = (
+    <ReadingSheet roast={roast} index={reads ?? 0} log={log} at={reads === null ? null : USUAL} onClose={() => setReads(null)} />
+  );
+  if (first === undefined || reads !== null) return sheet;
   const did = (alarm: Alarm) => {
     // The next one to ring stands where this one stood.
     if (alarm.entry === null || slips('alarm')) return;
     log.act.mutate({ ...eventFor(alarm.entry, roast.file.dishes), dish: alarm.entry.dish, entry: alarm.entry.id });
     heard(roast.id, alarm, now);
   };
-  return (
+  const alert = (
     <div
       role="alert"
       aria-label={first.title}
@@ -88,7 +97,12 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
           <p className="text-soft">{first.detail}</p>
         </div>
         <div className="flex flex-wrap gap-2">
-          {first.entry !== null && (
+          {first.entry !== null && isRead(first.entry) && (
+            <button type="button" className="push push-ember min-h-14 px-5 text-lg" onClick={() => setReads(first.entry?.dish ?? 0)}>
+              Read it
+            </button>
+          )}
+          {first.entry !== null && !isRead(first.entry) && (
             <button type="button" className="push push-ember min-h-14 px-5 text-lg" disabled={log.act.isPending} onClick={() => did(first)}>
               Did it
             </button>
@@ -116,4 +130,5 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
       </div>
     </div>
   );
+  return top === null ? alert : createPortal(alert, top);
 }

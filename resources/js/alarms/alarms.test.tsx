@@ -1,8 +1,9 @@
-import { act, screen } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Device, Roast } from '../api/types';
 import { aRoast, entry, show } from '../testing';
+import { Sheet } from '../ui/Sheet';
 import { aTending } from '../testing-fire';
 import { at } from '../units/time';
 import { formatter } from '../units/units';
@@ -61,9 +62,15 @@ describe('what matters now', () => {
   });
 
   it('is a core at its number while the dish is on, and no longer', () => {
-    const live = { ...aLive(), pull_c: 60, core_now_c: { low: 60, likely: 61.2, high: 62 } };
+    const live = {
+      ...aLive(),
+      pull_c: 60,
+      read: { id: 'a', celsius: 61.2, at: minutes(-1) },
+      core_now_c: { low: 60, likely: 61.2, high: 62 },
+    };
     expect(ids(cooking({ live }))).toContain('core 0');
-    expect(ids(cooking({ live: { ...live, core_now_c: { low: 58, likely: 59.6, high: 61 } } }))).not.toContain('core 0');
+    const below = { ...live, read: { id: 'a', celsius: 59.6, at: minutes(-1) }, core_now_c: { low: 58, likely: 59.6, high: 61 } };
+    expect(ids(cooking({ live: below }))).not.toContain('core 0');
     expect(ids(cooking({ live, status: 'resting' }))).not.toContain('core 0');
     expect(ids(cooking({ live: { ...live, gets_there: false } }))).not.toContain('core 0');
   });
@@ -105,17 +112,39 @@ describe('what matters now', () => {
     expect(ids({ ...cooking({ status: 'waiting' }), devices: [device(-9, 40)] })).toEqual([]);
   });
 
-  // USDA FSIS, Danger Zone: two hours between 4 and 60 °C; one where the air is over 32 °C.
-  it('is what has stood in the warm for two hours, or one where it is hot', () => {
-    const after = (n: number, air_c: number) => {
-      const roast = cooking({ status: 'carved', pulled_at: minutes(-n - 30), carved_at: minutes(-n), live: null, safe_c: 63 });
-      return ids({ ...roast, plan: { ...roast.plan, air_c } });
+  it('is a dish whose time in the warm is nearly over, and then that it is over', () => {
+    const until = (n: number) => ids(cooking({ status: 'resting', live: { ...aLive(), out_until: minutes(n) } }));
+    expect(until(20)).toEqual([]);
+    expect(until(14)).toEqual(['cold 0 soon']);
+    expect(until(-1)).toEqual(['cold 0 over']);
+    expect(until(-300)).toEqual([]);
+    expect(ids(cooking({ status: 'resting', live: { ...aLive(), out_until: null } }))).toEqual([]);
+  });
+
+  it('is a line that asks for a reading, and never an order to take off what was not read', () => {
+    const live = {
+      ...aLive(),
+      pull_c: 74,
+      core_now_c: { low: 74, likely: 75, high: 76 },
+      core_ahead: { from: minutes(0), every_minutes: 2, celsius: [75, 75] },
     };
-    expect(after(119, 12)).toEqual([]);
-    expect(after(121, 12)).toEqual(['cold 0']);
-    expect(after(61, 33)).toEqual(['cold 0']);
-    expect(after(59, 33)).toEqual([]);
-    expect(after(300, 12)).toEqual([]);
+    const alarms = due(
+      cooking({ live }, [entry('d0.read.0', 'read', minutes(-1), { parts: ['0'], title: text('Read Brace of ducks') })]),
+      NOW,
+      voice,
+    );
+    expect(alarms.map((one) => [one.id, one.title])).toEqual([['act d0.read.0', 'Read Brace of ducks']]);
+    // Before the hour of its line it is asked for by what is worked out.
+    const soon = due(cooking({ live }, [entry('d0.read.0', 'read', minutes(4), { parts: ['0'] })]), NOW, voice);
+    expect(soon.map((one) => one.title)).toEqual(['Read Brace of ducks: it should be near 74°']);
+    // A chicken that reads 38 and whose clock has run out calls nobody to take it off.
+    const cold = {
+      ...live,
+      read: { id: 'a', celsius: 38, at: minutes(-1) },
+      core_now_c: { low: 37, likely: 38, high: 39 },
+      core_ahead: { from: minutes(0), every_minutes: 2, celsius: [38, 38] },
+    };
+    expect(due(cooking({ live: cold }, []), NOW, voice)).toEqual([]);
   });
 });
 
@@ -218,6 +247,31 @@ describe('what a device remembers', () => {
   it('says nothing for a roast that it does not watch', () => {
     stopWatching('r');
     expect(giveOnce('r', alarm(), NOW)).toBe(false);
+  });
+});
+
+describe('an alarm under an open sheet', () => {
+  it('lies in the sheet, where it can be heard and pressed', async () => {
+    localStorage.clear();
+    watch('roast');
+    vi.useFakeTimers({ shouldAdvanceTime: true, now: NOW });
+    const roast = cooking({}, [entry('d0.pull', 'pull', minutes(-1))]);
+    call.mockImplementation((_verb: string, path: string) => Promise.resolve(path === '/api/roasts/{roast}' ? roast : undefined));
+    show(
+      <>
+        <Alarms />
+        <Sheet title="Note" open onClose={() => undefined}>
+          <p>Something to write</p>
+        </Sheet>
+      </>,
+    );
+    const alert = await screen.findByRole('alert');
+    expect(within(screen.getByRole('dialog')).getByRole('alert')).toBe(alert);
+    await userEvent.click(within(alert).getByRole('button', { name: 'I hear' }));
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(screen.getByRole('dialog')).toBeInTheDocument();
+    stopWatching('roast');
+    vi.useRealTimers();
   });
 });
 

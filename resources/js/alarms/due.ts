@@ -1,4 +1,5 @@
 import { probesOf } from '../devices/heard';
+import { isAtItsNumber } from '../roast/EndUnread';
 import { coreNow } from '../roast/live/coreNow';
 import type { Entry, Roast } from '../api/types';
 import { at } from '../units/time';
@@ -22,7 +23,7 @@ export type Alarm = {
 };
 
 /** What spoils a roast when it is missed; the rest is said once. */
-const CANNOT_WAIT: readonly Entry['act'][] = ['on', 'stage', 'pull', 'fire', 'cover'];
+const CANNOT_WAIT: readonly Entry['act'][] = ['on', 'stage', 'read', 'pull', 'fire', 'cover'];
 
 /** What nobody has to be called for. */
 const QUIET: readonly Entry['act'][] = ['rest', 'hold', 'first_look', 'serve'];
@@ -39,10 +40,11 @@ const OFF_K = 20;
 const FALLING_K_H = 25;
 const READ_MINUTES = 20;
 
-/** Nothing is left in the warm for longer, minutes; and where the air is hot. USDA FSIS, Danger Zone. */
-const OUT_MINUTES = 120;
-const OUT_IN_HEAT_MINUTES = 60;
-const HOT_AIR_C = 32;
+/** Time to carry it in, or to make the fire hot again, before its time in the warm is over. */
+const AHEAD_MS = 15 * 60_000;
+
+/** What was thrown away or eaten by then is not called for any longer. */
+const OUT_CALLED_MS = 4 * 3_600_000;
 
 type Voice = { format: Formatter; say: (message: Message | null) => string };
 
@@ -54,7 +56,7 @@ export function due(roast: Roast, now: number, { format, say }: Voice): Alarm[] 
     ...acts(roast, now, say),
     ...probes(roast, now, say),
     ...cookers(roast, format),
-    ...cold(roast, now),
+    ...cold(roast, now, format),
   ];
 }
 
@@ -73,21 +75,25 @@ function acts(roast: Roast, now: number, say: Voice['say']): Alarm[] {
 
 const patience = (entry: Entry): number => (CANNOT_WAIT.includes(entry.act) ? LONGEST_MS : STALE_MS);
 
-/** A core that has come to its number while its dish is still on the heat. */
+/** A core that was read at its number, or that is worked out to be there and has to be read, while its dish is on the heat. */
 function cores(roast: Roast, now: number, format: Formatter): Alarm[] {
   return roast.plan.dishes.flatMap((dish, i): Alarm[] => {
     if (dish.live === null || dish.status !== 'on' || !dish.live.gets_there) return [];
-    const core = coreNow(dish.live, now).likely;
-    if (core < dish.live.pull_c) return [];
-    const entry = roast.plan.run_sheet.find((one) => one.dish === i && one.act === 'pull' && !one.done) ?? null;
+    const ends = dish.live.end_c ?? dish.live.pull_c;
+    const isRead = isAtItsNumber(dish.live, now);
+    if (!isRead && coreNow(dish.live, now).likely < ends) return [];
+    const entry = roast.plan.run_sheet.find((one) => one.dish === i && ['read', 'pull', 'stage'].includes(one.act) && !one.done) ?? null;
+    // What was not read is asked for by its line on the sheet, once its hour has come.
+    if (!isRead && entry !== null && at(entry.at) <= now) return [];
     return [
       {
         id: `core ${i}`,
         kind: 'core',
         important: true,
-        title: `${dish.name} is at ${format.degrees(core)}: off the heat`,
-        detail:
-          dish.live.read === null ? 'Worked out, not read yet: read it first.' : `It comes off at ${format.degrees(dish.live.pull_c)}.`,
+        title: isRead
+          ? `${dish.name} reads ${format.degrees(dish.live.read?.celsius ?? ends)}: its number is ${format.degrees(ends)}`
+          : `Read ${dish.name}: it should be near ${format.degrees(ends)}`,
+        detail: isRead ? '' : 'Worked out, not read. The thermometer decides.',
         entry,
       },
     ];
@@ -131,21 +137,21 @@ function probes(roast: Roast, now: number, say: Voice['say']): Alarm[] {
   );
 }
 
-/** What has stood in the warm for two hours. */
-function cold(roast: Roast, now: number): Alarm[] {
-  const most = roast.plan.air_c > HOT_AIR_C ? OUT_IN_HEAT_MINUTES : OUT_MINUTES;
+/** What has been in the warm nearly as long as it may, and longer. */
+function cold(roast: Roast, now: number, format: Formatter): Alarm[] {
   return roast.plan.dishes.flatMap((dish, i): Alarm[] => {
-    const since = dish.live?.under_60_at ?? dish.carved_at;
-    if (since === null || dish.pulled_at === null || dish.safe_c === null) return [];
-    const minutes = (now - at(since)) / 60_000;
-    if (minutes < most || now - at(since) > 4 * 3_600_000) return [];
+    const until = dish.live?.out_until ?? null;
+    if (until === null || now < at(until) - AHEAD_MS || now - at(until) > OUT_CALLED_MS) return [];
+    const isOver = now >= at(until);
     return [
       {
-        id: `cold ${i}`,
+        id: `cold ${i} ${isOver ? 'over' : 'soon'}`,
         kind: 'cold',
         important: true,
-        title: `${dish.name}: ${most === OUT_MINUTES ? 'two hours' : 'one hour'} in the warm`,
-        detail: 'What is left goes into the cold now, in flat portions, or is thrown away.',
+        title: `${dish.name}: ${isOver ? 'too long in the warm' : `in the warm until ${format.clock(until, roast.plan.time_zone)}, no longer`}`,
+        detail: isOver
+          ? 'What has stood out until now is thrown away. Cooking it on does not make it good.'
+          : 'Back on a hot fire, or into the refrigerator in flat portions.',
         entry: null,
       },
     ];

@@ -170,7 +170,10 @@ export function segmentsOf(plan: Plan, dish: number): Segment[] {
     return entry === undefined ? null : at(entry.at);
   };
   const planned = plan.dishes[dish];
-  const [on, pull, carve] = [time('on'), time('pull'), time('carve')];
+  const on = time('on');
+  const pull = time('pull') ?? time('read');
+  // Of a dish that does not come to its number no later hour is told.
+  const carve = time('carve') ?? pull;
   if (planned === undefined || on === null || pull === null || carve === null) return [];
   const segments: Segment[] = [];
   const first = [time('take_out'), time('rig')].filter((value) => value !== null);

@@ -113,25 +113,29 @@ function Tasks({ hands, tickKey, offline }: { hands: Hands; tickKey: string; off
                 </span>
               )}
             </span>
-            <button
-              type="button"
-              aria-pressed={entry.done}
-              aria-label={`${say(entry.title)}: ${entry.done ? 'done, undo' : 'done'}`}
-              className={clsx(
-                'flex size-12 shrink-0 items-center justify-center rounded-lg border-[1.5px] text-xl font-bold',
-                entry.done ? 'border-herb text-herb' : 'border-soft',
-              )}
-              // What the cook ticked is the cook's to undo.
-              disabled={tick.isPending || untick.isPending || (entry.done && mine[entry.id] === undefined)}
-              onClick={() => {
-                if (slips(entry.id)) return;
-                const id = mine[entry.id];
-                if (entry.done && id !== undefined) untick.mutate(id);
-                else tick.mutate(entry);
-              }}
-            >
-              {entry.done ? '✓' : ''}
-            </button>
+            {entry.act === 'read' ? (
+              <span className="label w-12 shrink-0 text-center">the cook reads</span>
+            ) : (
+              <button
+                type="button"
+                aria-pressed={entry.done}
+                aria-label={`${say(entry.title)}: ${entry.done ? 'done, undo' : 'done'}`}
+                className={clsx(
+                  'flex size-12 shrink-0 items-center justify-center rounded-lg border-[1.5px] text-xl font-bold',
+                  entry.done ? 'border-herb text-herb' : 'border-soft',
+                )}
+                // What the cook ticked is the cook's to undo.
+                disabled={tick.isPending || untick.isPending || (entry.done && mine[entry.id] === undefined)}
+                onClick={() => {
+                  if (slips(entry.id)) return;
+                  const id = mine[entry.id];
+                  if (entry.done && id !== undefined) untick.mutate(id);
+                  else tick.mutate(entry);
+                }}
+              >
+                {entry.done ? '✓' : ''}
+              </button>
+            )}
           </li>
         ))}
       </ol>

@@ -9,7 +9,9 @@ import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Said, useSay } from '../words/Said';
 import { day } from '../units/time';
 import { useClock } from '../units/units';
-import { eventFor } from './acts';
+import { eventFor, isRead } from './acts';
+import { ReadingSheet, USUAL } from './live/ReadingSheet';
+import { EndUnread } from './EndUnread';
 import { HandsLink } from './HandsLink';
 import { TooLate } from './TooLate';
 import { useLogging } from './useLogging';
@@ -26,6 +28,7 @@ const RULES: Partial<Record<Entry['act'], string>> = {
   pull: 'bg-ember',
   rest: 'bg-water',
   hold: 'bg-ember',
+  read: 'bg-water',
   carve: 'bg-herb',
   serve: 'bg-ink',
 };
@@ -39,6 +42,8 @@ export function RunSheet({ roast }: { roast: Roast }) {
   const slips = useSlips();
   const [when, setWhen] = useState<Moment>(NOW);
   const [changing, setChanging] = useState(false);
+  /** the dish that is read */
+  const [reads, setReads] = useState<number | null>(null);
   const moment = momentOf(when, roast.plan.time_zone);
   const sheet = roast.plan.run_sheet;
   const nextId = sheet.find((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve')?.id;
@@ -67,7 +72,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
       <ol>
         {sheet.map((entry, i) => {
           const newDay = i === 0 || entry.at.slice(0, 10) !== sheet[i - 1]?.at.slice(0, 10);
-          const tickable = entry.act !== 'rest' && entry.act !== 'serve' && entry.act !== 'first_look';
+          const tickable = entry.act !== 'rest' && entry.act !== 'serve' && entry.act !== 'first_look' && !isRead(entry);
           return (
             <li key={entry.id}>
               {newDay && <h2 className="label pt-3 pb-1 first-letter:uppercase">{day(entry.at, now)}</h2>}
@@ -123,10 +128,24 @@ export function RunSheet({ roast }: { roast: Roast }) {
                   >
                     {entry.done ? '✓' : ''}
                   </button>
+                ) : isRead(entry) ? (
+                  <button
+                    type="button"
+                    className="no-print push min-h-11 px-3"
+                    aria-label={say(entry.title)}
+                    onClick={() => setReads(entry.dish)}
+                  >
+                    Read
+                  </button>
                 ) : (
                   <span className="size-11" />
                 )}
               </div>
+              {isRead(entry) && (
+                <div className="no-print pb-2 pl-[calc(var(--hour)+1.5rem)]">
+                  <EndUnread roast={roast} entry={entry} now={now} log={log} />
+                </div>
+              )}
             </li>
           );
         })}
@@ -143,6 +162,7 @@ export function RunSheet({ roast }: { roast: Roast }) {
         </a>
       </p>
       <HandsLink roast={roast} />
+      <ReadingSheet roast={roast} index={reads ?? 0} log={log} at={reads === null ? null : USUAL} onClose={() => setReads(null)} />
       <DayChanges roast={roast} open={changing} asked={null} onClose={() => setChanging(false)} />
     </section>
   );

@@ -6,6 +6,7 @@ import { CoreCurve } from '../charts/CoreCurve';
 import { Wrong } from '../ui/Failure';
 import { Hour } from '../ui/Hour';
 import { Answer } from '../ui/Answer';
+import { useKeys } from '../ui/useKeys';
 import { useNow } from '../ui/useNow';
 import { isNow, momentOf, NOW, When, type Moment } from '../ui/When';
 import { Warnings } from '../ui/Warnings';
@@ -13,11 +14,13 @@ import { Why } from '../ui/Why';
 import { Said } from '../words/Said';
 import { at, countdown, duration } from '../units/time';
 import { useUnits, useClock } from '../units/units';
-import { entryAt, isNoMeal, mainDish, marksOf } from './acts';
+import { entryAt, isNoMeal, isRead, mainDish, marksOf, offAt } from './acts';
 import { DishSwitch } from './DishSwitch';
+import { EndUnread } from './EndUnread';
 import { climbOf } from './live/climb';
 import { CoreAdvice } from './live/CoreAdvice';
 import { coreNow } from './live/coreNow';
+import { ReadingSheet, USUAL } from './live/ReadingSheet';
 import { backOn, useLogging } from './useLogging';
 
 /** After the pull: the rest, the carving, and how long it may be kept. */
@@ -47,15 +50,18 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const log = useLogging(roast);
   const zone = roast.plan.time_zone;
   const [when, setWhen] = useState<Moment>(NOW);
+  const [reads, setReads] = useState(false);
   const moment = momentOf(when, zone);
+  useKeys({ r: () => dish.live !== null && setReads(true) });
   const did = (kind: 'pulled' | 'carved') => {
     if (moment !== null) log.act.mutate({ kind, dish: index, when: isNow(when) ? undefined : moment }, { onSuccess: () => setWhen(NOW) });
   };
   const cut = reference.data?.cuts.find((candidate) => candidate.id === dish.cut);
   const on = dish.on_at === null ? entryAt(roast.plan, index, 'on') : at(dish.on_at);
   const carve = entryAt(roast.plan, index, 'carve');
-  const pull = entryAt(roast.plan, index, 'pull');
-  if (on === null || carve === null || pull === null) return null;
+  const pull = offAt(roast.plan, index);
+  const unread = roast.plan.run_sheet.find((entry) => entry.dish === index && isRead(entry));
+  if (on === null || pull === null) return null;
   const pullMinutes = (pull - on) / 60_000;
   const peak = dish.live === null ? on + dish.peak_minutes * 60_000 : at(dish.live.peak_at);
   const planned = dish.under_60_minutes === null ? null : on + dish.under_60_minutes * 60_000;
@@ -87,7 +93,9 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           ) : (
             <div>
               <div className="label">{dish.status === 'carved' ? 'Carved at' : 'Carve at'}</div>
-              <div className="wide text-[3.5rem] leading-none">{stuck ? '–' : <Hour at={dish.carved_at ?? carve} zone={zone} />}</div>
+              <div className="wide text-[3.5rem] leading-none">
+                {stuck || carve === null ? '–' : <Hour at={dish.carved_at ?? carve} zone={zone} />}
+              </div>
             </div>
           )}
           {!stuck && (
@@ -133,7 +141,13 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               <When label="Done" value={when} onChange={setWhen} zone={zone} />
             </div>
           )}
-          {dish.status === 'on' && (
+          {dish.live !== null && dish.carved_at === null && (
+            <button type="button" className="push push-main min-h-14 px-6 text-lg" onClick={() => setReads(true)}>
+              Take a reading
+            </button>
+          )}
+          {dish.status === 'on' && unread !== undefined && <EndUnread roast={roast} entry={unread} now={now} log={log} large />}
+          {dish.status === 'on' && unread === undefined && (
             <button type="button" className="push push-ember min-h-14 px-6 text-lg" onClick={() => did('pulled')}>
               {isNow(when) ? 'Pulled now' : 'Pulled then'}
             </button>
@@ -149,6 +163,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           )}
           <Wrong error={log.act.error} />
         </div>
+        <ReadingSheet roast={roast} index={index} log={log} at={reads ? USUAL : null} onClose={() => setReads(false)} />
       </section>
       <section aria-label="Carve and keep">
         <div className="opens">

@@ -7,6 +7,12 @@ export function entryAt(plan: Plan, dish: number, act: Entry['act']): number | n
   return entry === undefined ? null : at(entry.at);
 }
 
+/** Whether a line asks for a reading, and so is not ticked. */
+export const isRead = (entry: Entry): boolean => entry.act === 'read';
+
+/** When a dish comes off, or is next read for it, ms. */
+export const offAt = (plan: Plan, dish: number): number | null => entryAt(plan, dish, 'pull') ?? entryAt(plan, dish, 'read');
+
 /** What is left to do, next first. A rest does itself, and the table is an hour, not an act. */
 export function toDo(plan: Plan): Entry[] {
   return plan.run_sheet.filter((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve');

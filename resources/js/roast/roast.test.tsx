@@ -16,7 +16,7 @@ const places = [
 ];
 
 type Saved = Parameters<ComponentProps<typeof Keypad>['onSave']>[0];
-type PadProps = { onSave: (taken: Saved) => void; unit?: 'c' | 'f'; odd?: (celsius: number, place: string) => string | null };
+type PadProps = { onSave: (taken: Saved) => void; unit?: 'c' | 'f'; odd?: ComponentProps<typeof Keypad>['odd'] };
 
 function Pad({ onSave, unit = 'c', odd = () => null }: PadProps) {
   return (
@@ -60,7 +60,8 @@ describe('keypad', () => {
 describe('a reading that looks odd', () => {
   it('is asked about at once, and logged when the cook is sure', async () => {
     const save = vi.fn();
-    const odd = (celsius: number, place: string) => (place === 'cooker' && celsius < 80 ? 'Was it the core?' : null);
+    const odd = (celsius: number, place: string) =>
+      place === 'cooker' && celsius < 80 ? { question: 'Was it the core?', meant: [135] } : null;
     render(<Pad onSave={save} odd={odd} />);
     await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));
     await userEvent.keyboard('57');
@@ -72,8 +73,11 @@ describe('a reading that looks odd', () => {
     expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'core', sure: false }), false);
     await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    await userEvent.click(screen.getByRole('button', { name: 'It is right, log it' }));
+    await userEvent.click(screen.getByRole('button', { name: '57 °C is right' }));
     expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 57, place: 'cooker', sure: true }), false);
+    // What may have been meant is one press away.
+    await userEvent.click(screen.getByRole('button', { name: 'It is 135 °C' }));
+    expect(save).toHaveBeenLastCalledWith(expect.objectContaining({ celsius: 135, place: 'cooker', sure: false }), false);
   });
 
   it('begins at the usual place each time it is opened', async () => {

@@ -524,7 +524,12 @@ describe('table', () => {
         rest_minutes: 12,
         live: live({
           warnings: [
-            { id: 'below_safe_minimum', words: text('Below the safe minimum for poultry: 74 °C.'), source: text('Published: USDA FSIS') },
+            {
+              id: 'below_safe_minimum',
+              words: text('Below the safe minimum for poultry: 74 °C.'),
+              source: text('Published: USDA FSIS'),
+              fatal: false,
+            },
           ],
         }),
       },

@@ -63,6 +63,49 @@ describe('a roast with what was logged here', () => {
     expect(withKept(there, [reading]).readings).toHaveLength(1);
   });
 
+  describe('with a reading that was typed here', () => {
+    const read = (celsius: number, place: string, at = AT, id = `${place} ${celsius}`): Kept => ({
+      roast: 'roast',
+      what: 'readings',
+      body: { id, dish: 0, at, place, celsius },
+    });
+    const told = () => {
+      const one = roast();
+      const live = aLive({
+        read: { id: 'r1', celsius: 42, at: '2031-10-04T17:15:00.000Z' },
+        core_now_c: { low: 41, likely: 42, high: 43 },
+      });
+      const readings = withKept(one, [read(42, 'thigh', '2031-10-04T17:15:00.000Z', 'r1')]).readings;
+      return {
+        ...one,
+        readings,
+        plan: { ...one.plan, dishes: one.plan.dishes.map((dish) => ({ ...dish, status: 'on' as const, on_at: AT, live })) },
+      };
+    };
+    const liveOf = (kept: Kept[]) => withKept(told(), kept).plan.dishes[0]?.live;
+
+    it('shows the core as it was typed, and when', () => {
+      expect(liveOf([read(52, 'thigh')])).toMatchObject({ read: { celsius: 52, at: AT }, core_now_c: { likely: 52 } });
+    });
+
+    it('does not let a warmer place hide a colder one', () => {
+      expect(liveOf([read(58, 'breast')])).toMatchObject({ read: { celsius: 42 } });
+      expect(liveOf([read(58, 'breast'), read(47, 'thigh')])).toMatchObject({ read: { celsius: 47 } });
+      expect(liveOf([read(36, 'breast')])).toMatchObject({ read: { celsius: 36 } });
+    });
+
+    it('takes no cooker for a core', () => {
+      expect(liveOf([read(180, 'cooker')])).toMatchObject({ read: { celsius: 42 } });
+    });
+  });
+
+  it('has no line left that asks for a reading once it is off', () => {
+    const one = roast();
+    const lines = [entry('d0.read.0', 'read', AT, { parts: ['0'] }), entry('d0.carve', 'carve', AT)];
+    const now = withKept({ ...one, plan: { ...one.plan, run_sheet: lines } }, [event({ kind: 'pulled' })]);
+    expect(toDo(now.plan).map((line) => line.id)).toEqual(['d0.carve']);
+  });
+
   it('never changes what was told, and ticking the same twice is ticking it once', () => {
     const told = roast();
     const before = JSON.stringify(told);

@@ -1,5 +1,8 @@
 import type { Kept } from '../api/outbox';
-import type { Entry, Roast } from '../api/types';
+import type { Entry, FollowedDish, Roast } from '../api/types';
+import { at as momentOf } from '../units/time';
+import { COOKER, isRead } from './acts';
+import { coreNow } from './live/coreNow';
 
 type Event = Roast['events'][number];
 type Reading = Roast['readings'][number];
@@ -19,7 +22,8 @@ export function withKept(roast: Roast, kept: readonly Kept[]): Roast {
   /** Whether the last that was logged here of a dish's pull is that it went on again. */
   const wentBack = (dish: number | null): boolean =>
     events.findLast((event) => event.dish === dish && (event.kind === 'pulled' || event.kind === 'back_on'))?.kind === 'back_on';
-  const done = (entry: Entry): boolean => entry.done || ticked.has(entry.id);
+  const isOff = (dish: number | null): boolean => events.some((event) => event.dish === dish && event.kind === 'pulled') && !wentBack(dish);
+  const done = (entry: Entry): boolean => entry.done || ticked.has(entry.id) || (isRead(entry) && isOff(entry.dish));
   return {
     ...roast,
     plan: {
@@ -42,8 +46,7 @@ export function withKept(roast: Roast, kept: readonly Kept[]): Roast {
           on_at: dish.on_at ?? on,
           pulled_at: back ? null : (dish.pulled_at ?? pulled),
           carved_at: dish.carved_at ?? carved,
-          // What was advised is done.
-          live: back && dish.live !== null ? { ...dish.live, advice: null } : dish.live,
+          live: withReadings(roast, back && dish.live !== null ? { ...dish.live, advice: null } : dish.live, mine, i),
         };
       }),
     },
@@ -84,5 +87,45 @@ export function withKept(roast: Roast, kept: readonly Kept[]): Roast {
           channel: null,
         })),
     ],
+  };
+}
+
+type Live = NonNullable<FollowedDish['live']>;
+
+/** Readings of one round: the coldest of them decides. */
+const ROUND_MS = 15 * 60_000;
+
+/** A probe and its placing leave so much open, K. */
+const PROBE_K = 1;
+
+/**
+ * The core as it was typed here last, until the kitchen says what it makes of it. A warmer place that was read in the same round does not
+ * hide a colder one.
+ */
+function withReadings(roast: Roast, live: Live | null, mine: readonly Kept[], dish: number): Live | null {
+  const typed = mine.flatMap((one) =>
+    one.what === 'readings' && one.body.dish === dish && one.body.place !== COOKER && one.body.celsius != null
+      ? [{ id: one.body.id, at: one.body.at, place: one.body.place, celsius: one.body.celsius }]
+      : [],
+  );
+  if (live === null || typed.length === 0) return live;
+  const newest = Math.max(...typed.map((one) => momentOf(one.at)));
+  const byPlace = new Map(typed.filter((one) => newest - momentOf(one.at) <= ROUND_MS).map((one) => [one.place, one]));
+  const told = roast.readings.find((one) => one.id === live.read?.id);
+  if (told !== undefined && live.read !== null && newest - momentOf(told.at) <= ROUND_MS && !byPlace.has(told.place))
+    byPlace.set(told.place, { id: told.id, at: told.at, place: told.place, celsius: live.read.celsius });
+  const coldest = [...byPlace.values()].reduce((a, b) => (b.celsius < a.celsius ? b : a));
+  if (coldest.id === live.read?.id) return live;
+  const shift = coldest.celsius - coreNow(live, momentOf(coldest.at)).likely;
+  return {
+    ...live,
+    // What was advised went by another reading; what is not to be eaten stays so.
+    advice: live.advice?.act === 'discard' ? live.advice : null,
+    read: { id: coldest.id, celsius: coldest.celsius, at: coldest.at },
+    core_now_c: {
+      low: live.core_now_c.likely + shift - PROBE_K,
+      likely: live.core_now_c.likely + shift,
+      high: live.core_now_c.likely + shift + PROBE_K,
+    },
   };
 }

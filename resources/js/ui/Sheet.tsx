@@ -1,6 +1,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
+import { asTopLayer } from './topLayer';
 
 /** Something to be dealt with before going on; from below on a phone, in the middle elsewhere. */
 export function Sheet({
@@ -34,6 +35,7 @@ export function Sheet({
             </button>
           </div>
           {children}
+          <div ref={asTopLayer} />
         </DialogPanel>
       </div>
     </Dialog>

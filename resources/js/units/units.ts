@@ -63,6 +63,8 @@ export function formatter(units: Units) {
     degrees: (celsius: number, digits = 0) => `${round(degrees(celsius), digits)}°`,
     /** 63 °C */
     temperature: (celsius: number, digits: number | null = 0) => `${round(degrees(celsius), digits)} ${fahrenheit ? '°F' : '°C'}`,
+    /** As a thermometer shows it, with a decimal only where it has one: 45 or 9.5 */
+    shown: (celsius: number) => round(degrees(celsius), Math.round(10 * degrees(celsius)) % 10 === 0 ? 0 : 1),
     /** A difference: 6 °C */
     difference: (kelvin: number, digits: number | null = 0) =>
       `${round(fahrenheit ? kelvin * 1.8 : kelvin, digits)} ${fahrenheit ? '°F' : '°C'}`,

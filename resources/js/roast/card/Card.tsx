@@ -5,7 +5,7 @@ import { Said, useSay } from '../../words/Said';
 import { at, day, duration } from '../../units/time';
 import { useNow } from '../../ui/useNow';
 import { heatOf, useUnits, useClock } from '../../units/units';
-import { entryAt, titleOf } from '../acts';
+import { entryAt, offAt, titleOf } from '../acts';
 import { cardLines, sizeOf, type CardLine } from './lines';
 
 /** One sheet for the fireside, read at arm's length: pulls, settings, the day's tasks, and what can hurt someone. */
@@ -62,7 +62,7 @@ export function Card({ roast }: { roast: Roast }) {
         {lines.map((line) => (
           <li key={line.entry.id} className="grid break-inside-avoid grid-cols-[4.2em_minmax(0,1fr)] gap-x-2 py-[0.12em]">
             <span className="wide">{clock(line.entry.at)}</span>
-            <span className={clsx(line.entry.act === 'on' || line.entry.act === 'pull' || line.entry.act === 'serve' ? 'font-bold' : '')}>
+            <span className={clsx(['on', 'read', 'pull', 'serve'].includes(line.entry.act) ? 'font-bold' : '')}>
               <Said>{line.entry.title}</Said>
               {line.every !== null && <Often line={line} />}
             </span>
@@ -102,7 +102,7 @@ function Pull({ roast, index }: { roast: Roast; index: number }) {
   const dish = roast.plan.dishes[index];
   if (dish === undefined) return null;
   const last = roast.file.dishes[index]?.stages.at(-1);
-  const off = entryAt(roast.plan, index, 'pull');
+  const off = offAt(roast.plan, index);
   const words =
     last?.until_tender === true
       ? 'tender'

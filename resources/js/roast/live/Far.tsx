@@ -10,13 +10,16 @@ import { useSlips } from '../../ui/useSlips';
 import { at, countdown } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Said } from '../../words/Said';
-import { eventFor, isNotCarved, mainDish, toDo } from '../acts';
+import { EndUnread } from '../EndUnread';
+import { eventFor, isNotCarved, isRead, mainDish, toDo } from '../acts';
 import { backOn, useLogging } from '../useLogging';
 import { coreNow } from './coreNow';
+import { ReadingSheet, USUAL } from './ReadingSheet';
 
 /** To be read from two metres, by a fire: one core, when it comes off, what is next; the whole screen and nothing else. */
 export function Far({ roast }: { roast: Roast }) {
   const [chosen, setChosen] = useState<number | null>(null);
+  const [reads, setReads] = useState(false);
   const now = useNow();
   const format = useUnits();
   const log = useLogging(roast);
@@ -31,11 +34,16 @@ export function Far({ roast }: { roast: Roast }) {
     if (next === undefined || slips('next')) return;
     if (back?.act === 'discard') return;
     if (back) backOn(next.dish ?? 0, log)?.();
-    else log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+    else if (isRead(next)) {
+      setChosen(next.dish);
+      setReads(true);
+    } else log.act.mutate({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   useKeys({ d: done });
   if (dish === undefined) return null;
   const live = dish.live;
+  /** A reading that is wanted now is not late. */
+  const isDue = next !== undefined && isRead(next) && at(next.at) <= now;
   return (
     <div className="fixed inset-0 z-30 grid grid-rows-[auto_minmax(0,1fr)_auto] overflow-auto bg-paper px-4 py-3 sm:px-8">
       <header className="flex flex-wrap items-center justify-between gap-2">
@@ -78,17 +86,23 @@ export function Far({ roast }: { roast: Roast }) {
             <Said>{back?.words ?? next.title}</Said>
           </p>
           <p className="wide text-[clamp(2.5rem,9vw,6rem)] leading-none text-ember">
-            {!back && at(next.at) < now && '+'}
-            {!back && countdown(at(next.at) - now)}
+            {!back && !isDue && at(next.at) < now && '+'}
+            {!back && !isDue && countdown(at(next.at) - now)}
           </p>
           {back?.act !== 'discard' && (
             <button type="button" className="push push-ember min-h-20 px-10 text-2xl" disabled={log.act.isPending} onClick={done}>
-              {back ? 'It is back on' : 'Done'}
+              {back ? 'It is back on' : isRead(next) ? 'Read it' : 'Done'}
             </button>
+          )}
+          {!back && isRead(next) && (
+            <div className="sm:col-span-3">
+              <EndUnread roast={roast} entry={next} now={now} log={log} large />
+            </div>
           )}
         </footer>
       )}
       <Wrong error={log.act.error ?? log.undo.error} />
+      <ReadingSheet roast={roast} index={index} log={log} at={reads ? USUAL : null} onClose={() => setReads(false)} />
     </div>
   );
 }

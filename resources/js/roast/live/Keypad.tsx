@@ -2,8 +2,9 @@ import { useEffect, useState } from 'react';
 import { Wrong } from '../../ui/Failure';
 import { Segments } from '../../ui/Segments';
 import { Sheet } from '../../ui/Sheet';
-import { NOW, When, type Moment } from '../../ui/When';
+import { momentOf, NOW, When, type Moment } from '../../ui/When';
 import { useUnits } from '../../units/units';
+import type { Doubt } from './useOddReading';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
 const LONGEST = 5;
@@ -17,8 +18,8 @@ type Props = {
   /** the usual one first: each reading begins there */
   places: readonly Place[];
   zone: string;
-  /** what is odd about a value at a place, as a question; null for nothing */
-  odd: (celsius: number, place: string) => string | null;
+  /** what is odd about a value at a place and a moment; null for nothing */
+  odd: (celsius: number, place: string, when: number) => Doubt | null;
   /** where it begins; the first place where nothing is said */
   start?: string | undefined;
   /** the place that comes next in a round of several; null where this is the last */
@@ -43,19 +44,19 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
   const [place, setPlace] = useState(start ?? places[0]?.id ?? '');
   const [when, setWhen] = useState<Moment>(NOW);
   const [timed, setTimed] = useState(false);
-  const [question, setQuestion] = useState<string | null>(null);
+  const [doubt, setDoubt] = useState<Doubt | null>(null);
   const value = Number(typed);
   const sound = typed !== '' && Number.isFinite(value);
   const press = (key: string) => {
-    setQuestion(null);
+    setDoubt(null);
     setTyped((old) => (key === '⌫' ? old.slice(0, -1) : key === '.' && old.includes('.') ? old : old.length >= LONGEST ? old : old + key));
   };
   const save = (sure: boolean, goesOn = false) => {
     if (!sound || busy) return;
     const celsius = format.fromDegrees(value);
-    const doubt = sure ? null : odd(celsius, place);
-    if (doubt === null) onSave({ celsius, place, when, sure }, goesOn);
-    else setQuestion(doubt);
+    const found = sure ? null : odd(celsius, place, momentOf(when, zone) ?? Date.now());
+    if (found === null) onSave({ celsius, place, when, sure }, goesOn);
+    else setDoubt(found);
   };
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
@@ -85,7 +86,7 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
         options={places}
         onChange={(id) => {
           setPlace(id);
-          setQuestion(null);
+          setDoubt(null);
         }}
       />
       <div className="grid grid-cols-3 gap-2">
@@ -109,7 +110,7 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
         </button>
       )}
       <Wrong error={error} />
-      {question === null ? (
+      {doubt === null ? (
         <div className="grid grid-flow-col gap-2">
           <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={() => save(false)}>
             Log it
@@ -122,10 +123,23 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
         </div>
       ) : (
         <div role="alert" className="grid gap-2 border-l-[3px] border-ember pl-3">
-          <p className="font-semibold">{question}</p>
-          <button type="button" className="push min-h-14" disabled={busy} onClick={() => save(true)}>
-            It is right, log it
-          </button>
+          <p className="font-semibold">{doubt.question}</p>
+          <div className="flex flex-wrap gap-2">
+            {doubt.meant.map((celsius) => (
+              <button
+                key={celsius}
+                type="button"
+                className="push min-h-14 flex-1"
+                disabled={busy}
+                onClick={() => onSave({ celsius, place, when, sure: false }, false)}
+              >
+                It is {format.shown(celsius)} {format.degreeSign}
+              </button>
+            ))}
+            <button type="button" className="push min-h-14 flex-1" disabled={busy} onClick={() => save(true)}>
+              {format.shown(format.fromDegrees(value))} {format.degreeSign} is right
+            </button>
+          </div>
         </div>
       )}
     </div>

@@ -1,22 +1,20 @@
 import { useState } from 'react';
 import { Wrong } from '../../ui/Failure';
 import { Link } from 'react-router';
-import { Refused } from '../../api/client';
-import { useReference } from '../../api/queries';
-import type { EventKind, Roast, Turned } from '../../api/types';
+import type { Entry, EventKind, FollowedDish, Roast, Turned } from '../../api/types';
 import { HeatSection } from '../../charts/HeatSection';
 import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
 import { useSlips } from '../../ui/useSlips';
+import { Warnings } from '../../ui/Warnings';
 import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
-import { choreFor, COOKER, eventFor, isNotCarved, mainDish, toDo } from '../acts';
+import { choreFor, eventFor, isNotCarved, isRead, mainDish, toDo } from '../acts';
 import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
-import { Keypad } from './Keypad';
 import { backOn, logged, useLogging } from '../useLogging';
 import { DishNote } from './DishNote';
 import { Figures } from './Figures';
@@ -25,27 +23,24 @@ import { Curve } from './Curve';
 import { Act, Key } from './Acts';
 import { History } from './History';
 import { NoteSheet } from './NoteSheet';
+import { EndUnread } from '../EndUnread';
 import { DayChanges } from '../ways/DayChanges';
 import { Outside } from './Outside';
 import { ProbeMap } from './ProbeMap';
 import { OffTheHour } from './OffTheHour';
+import { ReadingSheet, USUAL } from './ReadingSheet';
 import { TendingStrip } from './TendingStrip';
-import { useOddReading } from './useOddReading';
 
 const LATER = 6;
-/** Before it is on, a joint is read in its middle. */
-const USUAL_PLACE = 'core';
-
 /** The cook by the fire: what is next, how hot it is, when it comes off; and what was done, with one tap. */
 export function Live({ roast }: { roast: Roast }) {
   const clock = useClock();
   const [chosen, setChosen] = useState<number | null>(null);
-  const [sheet, setSheet] = useState<'reading' | 'note' | null>(null);
-  /** places that were read in this round of probing, and the one that is asked for */
-  const [round, setRound] = useState<{ read: readonly string[]; at: string | undefined }>({ read: [], at: undefined });
+  const [noting, setNoting] = useState(false);
+  /** where a reading is taken; null while none is */
+  const [reading, setReading] = useState<string | null>(null);
   const [ways, setWays] = useState<{ asked: Turned | null } | null>(null);
   const [when, setWhen] = useState<Moment>(NOW);
-  const reference = useReference();
   const now = useNow();
   const log = useLogging(roast);
   const slips = useSlips();
@@ -57,22 +52,15 @@ export function Live({ roast }: { roast: Roast }) {
   const back = next !== undefined && isNotCarved(next, roast.plan.dishes);
   const history = logged(roast, say);
   const map = dish?.live?.probe_map ?? null;
-  const spots = map?.spots.map((spot) => spot.place) ?? [USUAL_PLACE];
-  const places = [...spots, COOKER].map((id) => ({
-    id,
-    name: say(reference.data?.places.find((one) => one.id === id)?.name ?? null) || id,
-  }));
   const moment = momentOf(when, roast.plan.time_zone);
   const logAct = (act: Parameters<typeof log.act.mutate>[0]) => {
     if (moment !== null) log.act.mutate({ ...act, when: isNow(when) ? undefined : moment }, { onSuccess: () => setWhen(NOW) });
   };
-  const odd = useOddReading(dish);
-  const readAt = (place: string | undefined) => {
-    setRound({ read: [], at: place });
-    setSheet('reading');
+  const readAt = (place: string | undefined) => setReading(place ?? USUAL);
+  const readFor = (entry: Entry) => {
+    setChosen(entry.dish);
+    setReading(USUAL);
   };
-  const isHere = round.at ?? spots[0] ?? USUAL_PLACE;
-  const nextPlace = spots.find((place) => place !== isHere && !round.read.includes(place)) ?? null;
 
   const did = (kind: EventKind) => {
     if (slips(kind)) return;
@@ -80,8 +68,10 @@ export function Live({ roast }: { roast: Roast }) {
     logAct({ kind, dish: index, entry: chore?.id, minutes: kind === 'lid' ? 2 : undefined });
   };
   const doNext = () => {
+    if (next === undefined || back || slips('next')) return;
     // What comes next stands where this one stood.
-    if (next !== undefined && !back && !slips('next')) logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
+    if (isRead(next)) readFor(next);
+    else logAct({ ...eventFor(next, roast.file.dishes), dish: next.dish, entry: next.id });
   };
   const undoLast = () => {
     const last = log.lastOf(history);
@@ -97,7 +87,7 @@ export function Live({ roast }: { roast: Roast }) {
     t: () => did('turned'),
     f: () => did('fuel'),
     l: () => did('lid'),
-    n: () => setSheet('note'),
+    n: () => setNoting(true),
     w: () => setWays({ asked: null }),
     u: undoLast,
     d: doNext,
@@ -122,15 +112,17 @@ export function Live({ roast }: { roast: Roast }) {
             <>
               <div className="flex items-baseline justify-between">
                 <span className="label">
-                  {at(next.at) < now ? 'Due since' : 'Next, at'} {clock(next.at)}
+                  {isRead(next) && at(next.at) <= now ? 'Now' : `${at(next.at) < now ? 'Due since' : 'Next, at'} ${clock(next.at)}`}
                 </span>
-                <span className="label">{at(next.at) < now ? 'late by' : 'in'}</span>
+                {!(isRead(next) && at(next.at) <= now) && <span className="label">{at(next.at) < now ? 'late by' : 'in'}</span>}
               </div>
               <div className="flex flex-wrap items-baseline justify-between gap-x-3">
                 <h2 className="min-w-0 text-[min(1.625rem,10vw)] leading-tight">
                   <Said>{next.title}</Said>
                 </h2>
-                <span className="wide text-[1.625rem] whitespace-nowrap text-ember">{countdown(at(next.at) - now)}</span>
+                {!(isRead(next) && at(next.at) <= now) && (
+                  <span className="wide text-[1.625rem] whitespace-nowrap text-ember">{countdown(at(next.at) - now)}</span>
+                )}
               </div>
               <p className="mt-1 text-soft">
                 <Said>{next.detail}</Said>
@@ -142,8 +134,13 @@ export function Live({ roast }: { roast: Roast }) {
                   disabled={log.act.isPending}
                   onClick={doNext}
                 >
-                  {isNow(when) ? 'Done' : `Done, ${whenWords(when)}`}
+                  {isRead(next) ? 'Read it' : isNow(when) ? 'Done' : `Done, ${whenWords(when)}`}
                 </button>
+              )}
+              {isRead(next) && (
+                <div className="mt-2">
+                  <EndUnread roast={roast} entry={next} now={now} log={log} />
+                </div>
               )}
               <ol className="mt-4">
                 {todo.slice(1, 1 + LATER).map((entry) => (
@@ -171,6 +168,7 @@ export function Live({ roast }: { roast: Roast }) {
           <Figures roast={roast} dish={dish} index={index} now={now} />
           {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
           <CoreAdvice dish={dish} onBack={backOn(index, log)} />
+          <Warnings of={cautions(dish)} />
           <Outside roast={roast} now={now} />
         </section>
         {tended.length > 0 && (
@@ -205,7 +203,7 @@ export function Live({ roast }: { roast: Roast }) {
             <Act name="Turned" letter="T" onClick={() => did('turned')} />
             <Act name="Fuel added" letter="F" onClick={() => did('fuel')} />
             <Act name="Lid lifted" letter="L" onClick={() => did('lid')} />
-            <Act name="Note" letter="N" onClick={() => setSheet('note')} />
+            <Act name="Note" letter="N" onClick={() => setNoting(true)} />
             <Act name="Undo" letter="U" onClick={undoLast} disabled={history.length === 0 || log.undo.isPending} />
             <div className="col-span-2 grid">
               <Act name="The day changes" letter="W" onClick={() => setWays({ asked: null })} />
@@ -235,43 +233,23 @@ export function Live({ roast }: { roast: Roast }) {
           )}
         </section>
       </div>
-      <Keypad
-        open={sheet === 'reading'}
-        onClose={() => setSheet(null)}
-        dish={dish.name}
-        places={places}
-        start={round.at}
-        next={nextPlace}
-        zone={roast.plan.time_zone}
-        odd={odd}
-        busy={log.read.isPending}
-        error={log.read.error instanceof Refused ? Object.values(log.read.error.errors).flat().join(' ') : ''}
-        onSave={({ celsius, place, when: read, sure }, goesOn) => {
-          const taken = momentOf(read, roast.plan.time_zone);
-          if (taken !== null)
-            log.read.mutate(
-              { dish: index, place, celsius, sure, when: isNow(read) ? undefined : taken },
-              {
-                onSuccess: () => {
-                  if (goesOn && nextPlace !== null) setRound({ read: [...round.read, place], at: nextPlace });
-                  else setSheet(null);
-                },
-              },
-            );
-        }}
-      />
+      <ReadingSheet roast={roast} index={index} log={log} at={reading} onClose={() => setReading(null)} />
       <DayChanges roast={roast} open={ways !== null} asked={ways?.asked ?? null} onClose={() => setWays(null)} />
       <NoteSheet
-        open={sheet === 'note'}
-        onClose={() => setSheet(null)}
+        open={noting}
+        onClose={() => setNoting(false)}
         onSave={(note) => {
           logAct({ kind: 'note', dish: index, note });
-          setSheet(null);
+          setNoting(false);
         }}
       />
     </>
   );
 }
+
+/** Cautions of the cook so far; what the advice says already is not said twice. */
+const cautions = (dish: FollowedDish) =>
+  (dish.live?.warnings ?? []).filter((warning) => !(warning.fatal && dish.live?.advice?.act === 'discard'));
 
 const whenWords = (when: Moment): string => ('ago' in when ? `${when.ago} min ago` : `at ${when.at.slice(11)}`);
 

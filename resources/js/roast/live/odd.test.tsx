@@ -1,8 +1,9 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { FollowedDish } from '../../api/types';
+import type { FollowedDish, Roast } from '../../api/types';
 import { aLive, aRoast, show } from '../../testing';
-import { UnitsContext } from '../../units/units';
+import { UnitsContext, useUnits } from '../../units/units';
+import { text } from '../../words/testing';
 import { CoreAdvice } from './CoreAdvice';
 import { Figures } from './Figures';
 import { useOddReading } from './useOddReading';
@@ -32,14 +33,37 @@ const dish = (more: Partial<FollowedDish> = {}): FollowedDish => {
   return first;
 };
 
-function Asked({ of, celsius, place }: { of: FollowedDish; celsius: number; place: string }) {
-  return <p>{useOddReading(of)(celsius, place) ?? 'nothing odd'}</p>;
+type Asked = { of: FollowedDish; celsius: number; place: string; readings?: Roast['readings'] };
+
+function Asks({ of, celsius, place, readings = [] }: Asked) {
+  const format = useUnits();
+  const roast = aRoast({ readings });
+  const doubt = useOddReading({ ...roast, plan: { ...roast.plan, dishes: [of] } }, 0)(celsius, place, NOW);
+  const meant = doubt?.meant.map((one) => `${format.shown(one)} ${format.degreeSign}`) ?? [];
+  return <p>{doubt === null ? 'nothing odd' : [doubt.question, ...meant].join(' | ')}</p>;
 }
 
-const asked = (of: FollowedDish, celsius: number, place: string, unit: 'c' | 'f' = 'c') => {
+/** A reading of the dish so many minutes before now. */
+const read = (celsius: number, ago: number, place = 'core', more: Partial<Roast['readings'][number]> = {}): Roast['readings'][number] => ({
+  id: `${place} ${ago}`,
+  dish: 0,
+  at: new Date(NOW - ago * 60_000).toISOString(),
+  place,
+  place_words: text(place),
+  celsius,
+  hand_s: null,
+  sure: false,
+  device: null,
+  channel: null,
+  counts: true,
+  verdict: text('Counts'),
+  ...more,
+});
+
+const asked = (of: FollowedDish, celsius: number, place: string, unit: 'c' | 'f' = 'c', readings: Roast['readings'] = []) => {
   const { container, unmount } = render(
     <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg', clockHours: 24 }}>
-      <Asked of={of} celsius={celsius} place={place} />
+      <Asks of={of} celsius={celsius} place={place} readings={readings} />
     </UnitsContext>,
   );
   const words = container.textContent;
@@ -51,10 +75,10 @@ describe('what is odd about a reading', () => {
   it.each([
     [57, 'core', 'nothing odd'],
     [57, 'cooker', '57° in the cooker? It should be well above 80°. Was it the core?'],
+    [60, 'core', 'nothing odd'],
     [150, 'cooker', 'nothing odd'],
-    [620, 'cooker', '620° in the cooker? That is more than it can be.'],
-    [140, 'core', '140° in the meat? That is hotter than boiling water.'],
-    [100, 'breast', 'nothing odd'],
+    [620, 'cooker', '620° in the cooker? That is more than it can be. | 326.7 °C'],
+    [140, 'core', '140° in the meat? That is hotter than boiling water. | 60 °C'],
   ])('%d° at the place “%s”: %s', (celsius, place, words) => expect(asked(dish(), celsius, place)).toBe(words));
 
   it('asks in the cook’s unit', () =>
@@ -63,6 +87,59 @@ describe('what is odd about a reading', () => {
   it('asks nothing of a cooker before the dish is on, nor where it is not known what it may show', () => {
     expect(asked(dish({ status: 'waiting' }), 30, 'cooker')).toBe('nothing odd');
     expect(asked(dish({ cooker_sense_c: null }), 30, 'cooker')).toBe('nothing odd');
+  });
+});
+
+describe('an impossible jump', () => {
+  const at45 = dish({ live: live({ core_now_c: { low: 44, likely: 45, high: 46 } }) });
+
+  it('is asked about down as well as up, in the same place', () => {
+    expect(asked(at45, 23, 'core', 'c', [read(45, 1)])).toBe('23° now, 45° 1 min before? Meat does not change that fast.');
+    expect(asked(at45, 80, 'core', 'c', [read(45, 1)])).toContain('80° now, 45° 1 min before?');
+    expect(asked(at45, 48, 'core', 'c', [read(45, 1)])).toBe('nothing odd');
+  });
+
+  it('is held against what was read here and is not with the kitchen yet', () => {
+    const kept = read(45, 1, 'core', { counts: false, verdict: { id: 'verdict.kept_here', values: {} } });
+    expect(asked(at45, 23, 'core', 'c', [kept])).toContain('45° 1 min before?');
+    // What the kitchen did not count is no measure.
+    expect(asked(at45, 42, 'core', 'c', [read(90, 1, 'core', { counts: false })])).toBe('nothing odd');
+  });
+
+  it('is no jump from another place', () => {
+    expect(asked(at45, 58, 'breast', 'c', [read(45, 1, 'thigh')])).toBe('nothing odd');
+  });
+});
+
+describe('a figure of the other unit or without its point', () => {
+  // Half an hour on, a bird has about 30 °C in its middle.
+  const bird = dish({
+    on_at: new Date(NOW - 30 * 60_000).toISOString(),
+    live: live({
+      read: null,
+      core_now_c: { low: 22, likely: 27, high: 33 },
+      core_ahead: { from: '2031-10-04T18:00:00Z', every_minutes: 2, celsius: [27, 27] },
+    }),
+  });
+
+  it('is offered as what may have been meant', () => {
+    expect(asked(bird, 95, 'core')).toBe('95° after 30 min on the heat? Meat does not change that fast. | 35 °C | 9.5 °C');
+  });
+
+  it('is asked about where it could just be, and is far from what is expected', () => {
+    expect(asked(bird, 70, 'core')).toContain('70°, where about 27° is expected?');
+    expect(asked(bird, 45, 'core')).toBe('nothing odd');
+  });
+
+  it('is offered in the unit that the cook reads', () => {
+    // 35 typed where °F are read: that is 1.7 °C, and 35 °C or 95 °F may have been meant.
+    expect(
+      asked({ ...bird, live: live({ read: null, core_now_c: { low: 32, likely: 35, high: 38 } }) }, (35 - 32) / 1.8, 'core', 'f'),
+    ).toContain('95 °F');
+  });
+
+  it('is not offered where it would be odd itself', () => {
+    expect(asked(bird, 101, 'core', 'c', [read(27, 1)])).not.toContain('10.1');
   });
 });
 
