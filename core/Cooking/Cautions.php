@@ -9,6 +9,7 @@ use Diatherm\Measure\Mark;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Source;
+use Diatherm\Rig\PotRig;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Stage;
 use Diatherm\Roast\StageEnd;
@@ -65,7 +66,7 @@ final class Cautions
             self::belowSafeMinimum($dish, $slow, 'slow'),
             self::coolCooker($dish),
             self::coolForLong($dish, $coolMinutes),
-            self::slowEndUnreached($unreachedC),
+            $dish->isBuried() ? self::bedTooSmall($dish, $unreachedC) : self::slowEndUnreached($unreachedC),
             self::notTenderYet($dish, $tenderShare),
             self::fatStillToRun($dish),
             self::creditAsked($dish),
@@ -168,11 +169,13 @@ final class Cautions
             ? null
             : new Caution(
                 'cool_for_long',
-                Message::of(
-                    'caution.its_middle_may_be_under',
-                    hot: Quantity::celsius(Clocks::HOT_C),
-                    cool: Quantity::number($coolMinutes / 60.0, 1),
-                ),
+                $coolMinutes === INF
+                    ? Message::of('caution.its_middle_may_stay_under', hot: Quantity::celsius(Clocks::HOT_C))
+                    : Message::of(
+                        'caution.its_middle_may_be_under',
+                        hot: Quantity::celsius(Clocks::HOT_C),
+                        cool: Quantity::number($coolMinutes / 60.0, 1),
+                    ),
                 Source::of(Mark::Common),
             );
     }
@@ -183,13 +186,29 @@ final class Cautions
             ? null
             : new Caution(
                 'slow_end_unreached',
-                Message::of(
-                    'caution.a_slow_cook',
-                    unreached: Quantity::celsius($unreachedC),
-                    longest: Quantity::hours(Cook::LONGEST_S / 3600),
-                ),
+                Message::of('caution.a_slow_cook', unreached: Quantity::celsius($unreachedC)),
                 Source::computed(),
             );
+    }
+
+    /** Nobody feeds a buried fire: what its coals do not bring to its number is told before they are laid. */
+    private static function bedTooSmall(Dish $dish, ?float $unreachedC): ?Caution
+    {
+        $pit = $dish->rig instanceof PotRig ? $dish->rig->pit() : null;
+        if ($unreachedC === null || $pit === null) {
+            return null;
+        }
+        $coals = $pit->coalsKg()->likely;
+        $wanted = PotBed::coalsKgFor($dish, $unreachedC);
+        $has = [
+            'unreached' => Quantity::celsius($unreachedC), 'has' => Quantity::kg($coals), 'more' => Quantity::kg(ceil(($wanted ?? $coals) - $coals)),
+        ];
+
+        return new Caution(
+            'bed_too_small',
+            $wanted === null ? Message::of('caution.no_bed_is_enough', ...array_slice($has, 0, 1)) : Message::of('caution.bed_too_small', ...$has),
+            Source::computed(),
+        );
     }
 
     private static function creditAsked(Dish $dish): ?Caution

@@ -33,6 +33,9 @@ final readonly class Forecast
     /** Records of its course that are kept: a line between two is off by less than a tenth of a kelvin. */
     private const RECORDS = 240;
 
+    /** Of the way to the slow end, where the whole of it does not come to its core. */
+    private const SLOWER_SHARES = [1.0, 0.5, 0.25];
+
     /** The lid lift whose price is told. */
     public const LIFT_MINUTES = 2.0;
 
@@ -94,7 +97,8 @@ final readonly class Forecast
         $trace = $cook->body->record();
         self::insist($cook->toPull($pullC), $dish, $path);
         [$spread, $lift, $saves] = self::spread($dish, $airC, $cook->body->coreC(), $cook->body->elapsedS());
-        $patience = self::patienceMinutes($dish, $spread);
+        $slowTime = RunTime::of($slow, $pullC);
+        $patience = self::patienceMinutes($dish, $spread, $slow, $slowTime);
         if ($patience !== null) {
             $spread = Spread::exactly($patience);
             $cook = Cook::of($dish, $airC, Resolution::fine(), new Course(pulledS: 60.0 * $patience));
@@ -106,7 +110,6 @@ final readonly class Forecast
         $pulledC = $patience === null ? $trace->coreAt($likely) : $pullC;
         $peak = Coast::peak($trace, $likely);
 
-        $slowGetsThere = $slow->toPull($pullC) === null;
         $slowOff = $slow->body->elapsedS();
         $slowTrace = self::rested($slow, $slow->body->recorded(), $dish, judged: true);
         $rest = 60.0 * $dish->leastRestMinutes();
@@ -148,8 +151,8 @@ final readonly class Forecast
                 $dish,
                 $atCarving,
                 $danger,
-                ($slowTrace->reaches(Clocks::HOT_C) ?? $slowOff) / 60.0,
-                $slowGetsThere ? null : $pullC,
+                ($slowTrace->reaches(Clocks::HOT_C) ?? INF) / 60.0,
+                $slowTime === null ? $pullC : null,
                 $tender,
             ),
             $trace->thinned(self::RECORDS, [...$cook->stageStartsS, $likely]),
@@ -195,14 +198,24 @@ final readonly class Forecast
         return Coast::held($dish, $trace, $cook->stageStartsS, $off, $judged);
     }
 
-    /** How long a buried pot is left alone: the slow end of the model or of practice, whichever is later; null where one can look. */
-    private static function patienceMinutes(Dish $dish, Spread $spread): ?float
+    /**
+     * How long a buried pot is left alone: the slow end of the model or of practice, whichever is later. Where a slow cook does not come
+     * to its number, until it gets no hotter. Null where one can look.
+     */
+    private static function patienceMinutes(Dish $dish, Spread $spread, Cook $slow, ?RunTime $slowTime): ?float
     {
         $pit = $dish->bed !== null && $dish->rig instanceof PotRig && ! $dish->lastStage()->end->isTimed()
             ? $dish->rig->pit()
             : null;
 
-        return $pit === null ? null : max($spread->high, $pit->patienceMinutes($dish->massKg * $dish->pieces));
+        if ($pit === null) {
+            return null;
+        }
+        $model = $slowTime === null
+            ? Coast::peak($slow->body->recorded(), 0.0)->seconds / 60.0
+            : max($spread->high, $slowTime->seconds / 60.0);
+
+        return max($model, $pit->patienceMinutes($dish->massKg * $dish->pieces));
     }
 
     private static function hasLid(Dish $dish): bool
@@ -254,50 +267,70 @@ final readonly class Forecast
      */
     private static function spread(Dish $dish, float $airC, float $pullC, float $likelyS): array
     {
-        $seconds = static function (float $transfer, float $thickness, float $warmer, ?Course $course = null) use ($dish, $airC, $pullC): float {
-            $cook = Cook::of(
-                $dish,
-                $airC,
-                Resolution::coarse(),
-                $course ?? Course::asPlanned(),
-                Variation::of($transfer, $thickness, $warmer),
-            );
-            $cook->toPull($pullC);
-
-            return max(1.0, $cook->body->elapsedS());
-        };
-        $middle = $seconds(1.0, 1.0, 0.0);
+        $run = fn (Variation $as, ?Course $course = null): ?RunTime => RunTime::of(
+            Cook::of($dish, $airC, Resolution::coarse(), $course ?? Course::asPlanned(), $as), $pullC,
+        );
+        $middle = $run(Variation::none());
+        $likely = $likelyS / 60.0;
+        $kind = log(1.0 + Uncertainty::kind($dish));
+        if ($middle === null) {
+            // The fine run gets there and the coarse one just does not: only what its kind leaves open is known.
+            return [Spread::of($likely * exp(-$kind), $likely, $likely * exp($kind)), 0.0, 0.0];
+        }
         $more = 1.0 + Uncertainty::transfer($dish);
         $thick = Uncertainty::thickness($dish);
         $cool = min(Uncertainty::START_K, $dish->startC + 1.0);
-        $quicker = [$seconds($more, 1.0, 0.0), $seconds(1.0, 1.0 - $thick, 0.0), $seconds(1.0, 1.0, Uncertainty::START_K)];
-        $slower = [$seconds(1.0 / $more, 1.0, 0.0), $seconds(1.0, 1.0 + $thick, 0.0), $seconds(1.0, 1.0, -$cool)];
-        $likely = $likelyS / 60.0;
-        $kind = log(1.0 + Uncertainty::kind($dish));
+        $quicker = [
+            $run(Variation::of($more)), $run(Variation::of(1.0, 1.0 - $thick)), $run(Variation::of(1.0, 1.0, Uncertainty::START_K)),
+        ];
+        $slower = [
+            self::slowest($run, fn (float $share): Variation => Variation::of($more ** -$share)),
+            self::slowest($run, fn (float $share): Variation => Variation::of(1.0, 1.0 + $share * $thick)),
+            self::slowest($run, fn (float $share): Variation => Variation::of(1.0, 1.0, -$share * $cool)),
+        ];
         $spread = Spread::of(
             $likely * exp(-hypot($kind, self::away($quicker, $middle))),
             $likely,
             $likely * exp(hypot($kind, self::away($slower, $middle))),
         );
-        $lift = $dish->lastStage()->end->isTimed() || ! self::hasLid($dish)
-            ? 0.0
-            : ($seconds(1.0, 1.0, 0.0, Course::asPlanned()->withLift([0.5 * $middle, 60.0 * self::LIFT_MINUTES])) - $middle) / 60.0;
-
-        $saves = $dish->startC > Clocks::COLD_C ? $likely * ($seconds(1.0, 1.0, Clocks::COLD_C - $dish->startC) / $middle - 1.0) : 0.0;
+        $lifted = $dish->lastStage()->end->isTimed() || ! self::hasLid($dish)
+            ? null
+            : $run(Variation::none(), Course::asPlanned()->withLift([0.5 * $middle->seconds, 60.0 * self::LIFT_MINUTES]));
+        $lift = $lifted === null ? 0.0 : ($lifted->seconds - $middle->seconds) / 60.0;
+        $cold = $dish->startC > Clocks::COLD_C ? $run(Variation::of(1.0, 1.0, Clocks::COLD_C - $dish->startC)) : null;
+        $saves = $cold === null ? 0.0 : $likely * ($cold->seconds / $middle->seconds - 1.0);
 
         return [$spread, max(0.0, $lift), max(0.0, $saves)];
     }
 
     /**
+     * The slow end of one input; where such a run does not come to its core, the slowest part of the way that does.
+     *
+     * @param  \Closure(Variation): ?RunTime  $run
+     * @param  \Closure(float): Variation  $of  for a share of the way to the slow end
+     */
+    private static function slowest(\Closure $run, \Closure $of): ?RunTime
+    {
+        foreach (self::SLOWER_SHARES as $share) {
+            $time = $run($of($share));
+            if ($time !== null) {
+                return $time;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * How far runs with one input changed lie from the middle one, together: the root of the sum of squares of the logarithms.
      *
-     * @param  list<float>  $seconds
+     * @param  list<RunTime|null>  $runs
      */
-    private static function away(array $seconds, float $middle): float
+    private static function away(array $runs, RunTime $middle): float
     {
         $sum = 0.0;
-        foreach ($seconds as $run) {
-            $sum += log($run / $middle) ** 2;
+        foreach (array_filter($runs) as $run) {
+            $sum += $run->over($middle) ** 2;
         }
 
         return sqrt($sum);

@@ -42,7 +42,7 @@ final readonly class BuriedBed
 
     private function __construct(
         public float $storageJK,
-        private float $coalsKg,
+        public float $coalsKg,
         private float $groundWS,
         private float $outerWK,
         public float $linkWK,
@@ -63,6 +63,14 @@ final readonly class BuriedBed
             self::COALS_TO_POT_WM2K * $pit->pot->outsideM2(),
             $groundC,
             $pit->pot->ironJK(),
+        );
+    }
+
+    /** The same pot and ground with so many times the coals. */
+    public function larger(float $factor): self
+    {
+        return new self(
+            $factor * $this->storageJK, $factor * $this->coalsKg, $this->groundWS, $this->outerWK, $this->linkWK, $this->groundC, $this->potJK,
         );
     }
 

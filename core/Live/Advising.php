@@ -36,6 +36,9 @@ final class Advising
     /** A whole step of doneness short, K. Common practice. */
     private const SHORT_K = 5.0;
 
+    /** Worked out to be so near its minimum it had the time that it takes, K. Common practice. */
+    private const NEARLY_DONE_K = 3.0;
+
     /** Of what a tough cut takes to pull apart, enough to be eaten. Common practice. */
     private const TENDER_ENOUGH = 0.6;
 
@@ -303,6 +306,9 @@ final class Advising
         $short = fn (string $id): Message => Message::of(
             $id, core_now: Quantity::celsius(floor($coreNowC)), safe: $safe->name, core: Quantity::celsius($safe->coreC),
         );
+        if (! $read && max($coreNowC, $belief->coreAt($course->pulledS ?? 0.0)) >= $safe->coreC - self::NEARLY_DONE_K) {
+            return self::readFirst(Message::of('advice.probably_done', place: Message::of('reading_place.'.ProbeMap::decisive($dish))));
+        }
         if (! $read) {
             return self::readFirst(Message::sentences(
                 $short('advice.short_as_computed'),

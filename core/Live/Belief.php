@@ -39,6 +39,9 @@ final readonly class Belief
     /** A core read so long before the pull is known at it, s. */
     private const READ_NEAR_S = 900.0;
 
+    /** A core read so short a time before the pull is what it was at it, whatever is read off the heat, s. Common practice. */
+    private const READ_AT_S = 300.0;
+
     /** The earliest that a model is taken to have begun to warm, s. */
     private const BEGUN_S = 60.0;
 
@@ -82,21 +85,21 @@ final readonly class Belief
         float $climbK,
         Course $course = new Course,
     ): self {
-        $offs = array_map(
-            fn (Reading $reading): array => [$reading->seconds, $reading->celsius - $model->coreAt($reading->seconds)],
-            $readings,
-        );
+        $off = fn (Reading $reading): float => $reading->celsius - $model->coreAt($reading->seconds);
         $newest = $readings[count($readings) - 1] ?? null;
-        $offK = $offs === [] ? 0.0 : $offs[count($offs) - 1][1];
+        $offK = $newest === null ? 0.0 : $off($newest);
         $after = $pulledS === null
             ? []
             : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds >= $pulledS));
         $on = array_slice($readings, 0, count($readings) - count($after));
+        // A core that was read near the pull is what it was then, whatever is read off the heat.
+        $isReadNear = $on !== [] && $pulledS !== null && $pulledS - $on[count($on) - 1]->seconds <= self::READ_AT_S;
+        $offs = array_map(fn (Reading $reading): array => [$reading->seconds, $off($reading)], $isReadNear ? $on : $readings);
         [$modelS, $pace, $local] = $newest === null
             ? [0.0, [1.0, 1.0, 1.0], null]
             : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1], $course);
         $odd = abs($offK) > self::EXPLAINED_K || ($local !== null && abs(log($local)) > log(self::EXPLAINED_PACE));
-        $warp = $odd ? self::warp($model, $modelOffS, $on, $after[0] ?? null, $pulledS) : [];
+        $warp = $odd ? self::warp($model, $modelOffS, $on, $isReadNear ? null : $after[0] ?? null, $pulledS) : [];
         $resting = [];
         foreach ($after as $reading) {
             $resting[] = [$reading->seconds, $reading->celsius];
@@ -359,7 +362,7 @@ final readonly class Belief
         }
         $after = $this->offs[$low] ?? null;
         if ($after === null) {
-            return $this->offK;
+            return $this->offs === [] ? 0.0 : $this->offs[count($this->offs) - 1][1];
         }
         $before = $this->offs[$low - 1] ?? [0.0, 0.0];
 

@@ -9,6 +9,7 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
+use Diatherm\Roast\Stage;
 
 /** Plan against fact for one dish that came off the heat, and what the readings taught. */
 final class Debrief
@@ -34,6 +35,11 @@ final class Debrief
     /** A reading so near a moment says what the core was at it, s. */
     private const AT_S = 120.0;
 
+    /** Figures are shown whole, K. */
+    private const ROUNDING_K = 0.25;
+
+    private const REFRIGERATOR = 'fridge';
+
     /** Readings without which nothing is learnt of the heat. */
     private const FEWEST_READINGS = 3;
 
@@ -54,38 +60,22 @@ final class Debrief
         ?float $tableLateMinutes,
     ): array {
         $minutes = $fact->cookMinutes->likely;
-        $late = $minutes - $plannedMinutes;
+        [$plannedHeat, $heat] = [$plannedMinutes - self::storedMinutes($dish, null), $minutes - self::storedMinutes($dish, $fact)];
+        $late = $heat - $plannedHeat;
         $findings = [new Finding(
             'time',
             Message::of('debrief.on_the_heat'),
-            self::lasting($plannedMinutes),
-            self::lasting($minutes),
+            self::lasting($plannedHeat),
+            self::lasting($heat),
             'read',
-            abs($late) < max(self::TELLING_LEAST_MINUTES, self::TELLING_SHARE * $plannedMinutes)
+            abs($late) < max(self::TELLING_LEAST_MINUTES, self::TELLING_SHARE * $plannedHeat)
                 ? Message::of('debrief.as_planned')
                 : Message::of($late > 0 ? 'debrief.longer' : 'debrief.shorter', duration: Quantity::duration(abs($late))),
         )];
         $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id]->isCounted()));
         $findings[] = self::atThePull($plannedPullC, $fact, $counted);
         $findings[] = self::atItsPeak($dish, $fact, $counted);
-        $safe = $fact->atCarving->minimum;
-        if ($safe->coreC !== null) {
-            $findings[] = new Finding(
-                'safe',
-                Message::of('debrief.safe_minimum_by_the_carving'),
-                Message::of('words.figure', figure: Quantity::celsius($safe->coreC)),
-                Message::of($fact->atCarving->safe ? 'debrief.reached' : 'debrief.not_reached'),
-                self::basis($counted, 60.0 * $minutes) === 'read' ? 'read' : 'computed',
-                $fact->atCarving->safe
-                    ? ($safe->holdMinutes > 0 ? Message::of('debrief.with', hold: Quantity::minutes($safe->holdMinutes)) : null)
-                    : Message::of(
-                        self::basis($counted, 60.0 * $minutes) === 'read'
-                            ? 'debrief.got_to'
-                            : 'debrief.got_to_by_its_low_end',
-                        hottest: Quantity::celsius(floor($fact->atCarving->hottestC)),
-                    ),
-            );
-        }
+        array_push($findings, ...self::safe($dish, $fact, $counted));
         if ($tableLateMinutes !== null) {
             $findings[] = new Finding(
                 'table',
@@ -105,21 +95,66 @@ final class Debrief
         return [...$findings, ...self::learnt($dish, $fact, $course)];
     }
 
+    /** Minutes in the refrigerator between two steps, as planned or as they were. */
+    private static function storedMinutes(Dish $dish, ?LiveForecast $fact): float
+    {
+        $minutes = 0.0;
+        foreach ($dish->stages as $i => $stage) {
+            if ($stage->cooker->id !== self::REFRIGERATOR) {
+                continue;
+            }
+            $minutes += $fact === null
+                ? (float) $stage->value
+                : ($fact->stageStartMinutes[$i + 1] ?? $fact->cookMinutes->likely) - ($fact->stageStartMinutes[$i] ?? 0.0);
+        }
+
+        return $minutes;
+    }
+
+    /**
+     * The safe minimum, where it was meant to be reached: what was chosen below it is not held against anybody.
+     *
+     * @param  list<Reading>  $counted
+     * @return list<Finding>
+     */
+    private static function safe(Dish $dish, LiveForecast $fact, array $counted): array
+    {
+        $safe = $fact->atCarving->minimum;
+        if ($safe->coreC === null || $dish->targetC < $safe->coreC - 0.5) {
+            return [];
+        }
+        $hottest = $counted === [] ? -INF : max(array_map(fn (Reading $one): float => $one->celsius, $counted));
+        $wasRead = $fact->atCarving->safe ? $hottest >= $safe->coreC - self::ROUNDING_K : self::readAt($counted, $fact) !== null;
+
+        return [new Finding(
+            'safe',
+            Message::of('debrief.safe_minimum_by_the_carving'),
+            Message::of('words.figure', figure: Quantity::celsius($safe->coreC)),
+            Message::of($fact->atCarving->safe ? 'debrief.reached' : 'debrief.not_reached'),
+            $wasRead ? 'read' : 'computed',
+            match (true) {
+                $fact->atCarving->safe => $safe->holdMinutes > 0 ? Message::of('debrief.with', hold: Quantity::minutes($safe->holdMinutes)) : null,
+                default => Message::of(
+                    $wasRead ? 'debrief.got_to' : 'debrief.got_to_by_its_low_end', hottest: Quantity::celsius(floor($fact->atCarving->hottestC)),
+                ),
+            },
+        )];
+    }
+
     /** @param  list<Reading>  $counted */
     private static function atThePull(float $plannedPullC, LiveForecast $fact, array $counted): Finding
     {
-        $offS = 60.0 * $fact->cookMinutes->likely;
-        $basis = self::basis($counted, $offS);
-        $offC = $fact->trace->coreAt($offS);
+        $read = self::readAt($counted, $fact);
+        $offC = $read->celsius ?? $fact->trace->coreAt(60.0 * $fact->cookMinutes->likely);
 
         return new Finding(
             'pull',
             Message::of('debrief.core_at_the_pull'),
             Message::of('words.figure', figure: Quantity::celsius($plannedPullC)),
-            Message::of($basis === 'computed' ? 'words.about' : 'words.figure', figure: Quantity::celsius($offC)),
-            $basis,
+            Message::of($read === null ? 'words.about' : 'words.figure', figure: Quantity::celsius($offC)),
+            $read === null ? 'computed' : 'read',
             match (true) {
-                $basis === 'computed' && $counted === [] => Message::of('debrief.nothing_was_read_this'),
+                $read === null && $counted === [] => Message::of('debrief.nothing_was_read_this'),
                 abs($offC - $plannedPullC) < self::TELLING_K => Message::of('debrief.pulled_on_the_mark'),
                 default => $offC > $plannedPullC
                     ? Message::of('debrief.stayed_on_past_the_mark')
@@ -133,16 +168,18 @@ final class Debrief
     {
         $offS = 60.0 * $fact->cookMinutes->likely;
         $resting = array_filter($counted, fn (Reading $one): bool => $one->seconds >= $offS);
-        $basis = $resting === [] ? 'computed' : 'read';
-        $peakC = $resting === [] ? $fact->peakC : max(array_map(fn (Reading $one): float => $one->celsius, $resting));
+        $hottest = $counted === [] ? -INF : max(array_map(fn (Reading $one): float => $one->celsius, $counted));
+        // The first readings off the heat may be lower than the last one on it.
+        $isRead = $resting !== [] || $hottest >= $fact->peakC;
+        $peakC = $isRead ? $hottest : $fact->peakC;
         $off = $peakC - $dish->targetC;
 
         return new Finding(
             'peak',
-            $basis === 'read' ? Message::of('debrief.highest_read_in_the_rest') : Message::of('debrief.core_at_its_peak'),
+            Message::of($isRead ? 'debrief.highest_read' : 'debrief.core_at_its_peak'),
             Message::of('words.figure', figure: Quantity::celsius($dish->targetC)),
-            Message::of($basis === 'computed' ? 'words.about' : 'words.figure', figure: Quantity::celsius($peakC)),
-            $basis,
+            Message::of($isRead ? 'words.figure' : 'words.about', figure: Quantity::celsius($peakC)),
+            $isRead ? 'read' : 'computed',
             abs($off) < self::TELLING_K
                 ? Message::of('debrief.on_the_target')
                 : Message::of($off > 0.0 ? 'debrief.above_the_target' : 'debrief.below_the_target', off: Quantity::kelvin(abs($off))),
@@ -150,19 +187,20 @@ final class Debrief
     }
 
     /**
-     * Whether the core at a moment was read or computed between readings.
+     * The reading that says what the core was as it came off; null where it was only worked out.
      *
      * @param  list<Reading>  $counted
      */
-    private static function basis(array $counted, float $seconds): string
+    private static function readAt(array $counted, LiveForecast $fact): ?Reading
     {
+        $offS = 60.0 * $fact->cookMinutes->likely;
+        $nearest = null;
         foreach ($counted as $reading) {
-            if (abs($reading->seconds - $seconds) <= self::AT_S) {
-                return 'read';
-            }
+            $isNearer = $nearest === null || abs($reading->seconds - $offS) < abs($nearest->seconds - $offS);
+            $nearest = abs($reading->seconds - $offS) <= self::AT_S && $isNearer ? $reading : $nearest;
         }
 
-        return 'computed';
+        return $nearest;
     }
 
     /** @return list<Finding> */
@@ -191,14 +229,7 @@ final class Debrief
             Message::of('words.figure', figure: Quantity::percent(100.0)),
             Message::of('words.figure', figure: Quantity::percent(100 * $reached)),
             'computed',
-            abs($weaker) < self::TELLING_TRANSFER
-            ? Message::of('debrief.gave_what_it_should', cooker: $dish->stages[0]->cooker->short)
-            : Message::of(
-                $weaker > 0
-                    ? 'debrief.gave_less'
-                    : 'debrief.gave_more',
-                cooker: $dish->stages[0]->cooker->short,
-            ),
+            self::heatLesson($dish, $weaker, $course->cookerReadings !== []),
         );
         if (abs($guess->thickness - 1.0) > self::TELLING_THICKNESS) {
             $half = 200.0 * $dish->shape()->halfThicknessM;
@@ -221,29 +252,7 @@ final class Debrief
                 Message::of('debrief.a_reading_before_it_goes'),
             );
         }
-        if ($course->cookerReadings !== []) {
-            $mean = array_sum(array_column($course->cookerReadings, 1)) / count($course->cookerReadings);
-            $set = $dish->stages[0]->cookerC;
-            $open = $dish->stages[0]->cooker->isOpenFire();
-            $heat = fn (float $celsius): Message => $open
-                ? HandTest::inWords(HandTest::secondsOfWall($celsius))
-                : Message::of('words.figure', figure: Quantity::celsius($celsius));
-            $findings[] = new Finding(
-                'cooker',
-                $open ? Message::of('debrief.fire_when_freshly_made_up') : Message::of('debrief.cooker_mean_of_its_readings'),
-                $heat($set),
-                $heat($mean),
-                'read',
-                match (true) {
-                    abs($mean - $set) < ($open ? self::HELD_OPEN_K : self::HELD_K) => Message::of('debrief.held_well'),
-                    $open => $mean > $set ? Message::of('debrief.ran_hot') : Message::of('debrief.ran_cool'),
-                    default => Message::of(
-                        $mean > $set ? 'debrief.ran_hot_by' : 'debrief.ran_cool_by',
-                        off: Quantity::kelvin(abs($mean - $set)),
-                    ),
-                },
-            );
-        }
+        array_push($findings, ...self::cookers($dish, $fact, $course));
         if ($course->lifts !== []) {
             $findings[] = new Finding(
                 'lifts',
@@ -256,6 +265,70 @@ final class Debrief
                 ),
                 'read',
                 Message::of('debrief.counted_in_the_course_above'),
+            );
+        }
+
+        return $findings;
+    }
+
+    /** What the heat that reached it says: of one cooker that was not read, of its setting; else of no setting. */
+    private static function heatLesson(Dish $dish, float $weaker, bool $wasRead): Message
+    {
+        $cookers = array_unique(array_map(
+            fn (Stage $stage): string => $stage->cooker->short,
+            array_filter($dish->stages, fn (Stage $stage): bool => ! $stage->cooker->isRest()),
+        ));
+        $cooker = count($cookers) === 1 ? array_values($cookers)[0] : null;
+
+        return match (true) {
+            abs($weaker) < self::TELLING_TRANSFER => Message::of('debrief.heat_as_planned'),
+            $wasRead || $cooker === null => Message::of($weaker > 0 ? 'debrief.less_heat_than_read' : 'debrief.more_heat_than_read'),
+            default => Message::of($weaker > 0 ? 'debrief.gave_less' : 'debrief.gave_more', cooker: $cooker),
+        };
+    }
+
+    /**
+     * How each cooker that was read held its heat, step by step: one is not judged by what another was read at.
+     *
+     * @return list<Finding>
+     */
+    private static function cookers(Dish $dish, LiveForecast $fact, Course $course): array
+    {
+        /** @var array<string, list<array{float, float}>> $read by kind of cooker: what was read, and what it was set for then */
+        $read = [];
+        $open = $names = [];
+        foreach ($dish->stages as $i => $stage) {
+            $fromS = 60.0 * ($fact->stageStartMinutes[$i] ?? INF);
+            $toS = 60.0 * ($fact->stageStartMinutes[$i + 1] ?? $fact->cookMinutes->likely);
+            if ($stage->cooker->isRest()) {
+                continue;
+            }
+            foreach ($course->cookerReadings as [$seconds, $celsius]) {
+                if ($seconds >= $fromS && $seconds <= $toS) {
+                    $read[$stage->cooker->id][] = [$celsius, $stage->cookerC];
+                    $open[$stage->cooker->id] = $stage->cooker->isOpenFire();
+                    $names[$stage->cooker->id] = $stage->cooker->short;
+                }
+            }
+        }
+        $findings = [];
+        foreach ($read as $kind => $pairs) {
+            $mean = array_sum(array_column($pairs, 0)) / count($pairs);
+            $set = array_sum(array_column($pairs, 1)) / count($pairs);
+            $heat = fn (float $celsius): Message => $open[$kind]
+                ? HandTest::inWords(HandTest::secondsOfWall($celsius))
+                : Message::of('words.figure', figure: Quantity::celsius($celsius));
+            $findings[] = new Finding(
+                $findings === [] ? 'cooker' : "cooker.$kind",
+                Message::of($open[$kind] ? 'debrief.fire_when_freshly_made_up' : 'debrief.cooker_mean_of_its_readings', cooker: $names[$kind]),
+                $heat($set),
+                $heat($mean),
+                'read',
+                match (true) {
+                    abs($mean - $set) < ($open[$kind] ? self::HELD_OPEN_K : self::HELD_K) => Message::of('debrief.held_well'),
+                    $open[$kind] => $mean > $set ? Message::of('debrief.ran_hot') : Message::of('debrief.ran_cool'),
+                    default => Message::of($mean > $set ? 'debrief.ran_hot_by' : 'debrief.ran_cool_by', off: Quantity::kelvin(abs($mean - $set))),
+                },
             );
         }
 

@@ -183,7 +183,7 @@ final readonly class LiveForecast
             array_map(fn (float $seconds): float => $seconds / 60.0, $starts),
             $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : $offC,
             $now,
-            max($peak->celsius, $offC, $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : -INF),
+            max($peak->celsius, $offC, $course->pulledS === null ? -INF : self::hottest($counting), $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : -INF),
             $peak->seconds / 60.0,
             Coast::underS($trace, $offS, Clocks::HOT_C) / 60.0,
             (Coast::underS($trace, $offS, Clocks::HOLD_C) - $offS) / 60.0,
@@ -214,6 +214,12 @@ final readonly class LiveForecast
         $cook->toPull($pullC);
 
         return max($course->nowS, $cook->body->elapsedS());
+    }
+
+    /** @param  list<Reading>  $counting */
+    private static function hottest(array $counting): float
+    {
+        return $counting === [] ? -INF : max(array_map(fn (Reading $one): float => $one->celsius, $counting));
     }
 
     /**

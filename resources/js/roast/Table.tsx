@@ -19,7 +19,6 @@ import { DishSwitch } from './DishSwitch';
 import { EndUnread } from './EndUnread';
 import { climbOf } from './live/climb';
 import { CoreAdvice } from './live/CoreAdvice';
-import { coreNow } from './live/coreNow';
 import { ReadingSheet, USUAL } from './live/ReadingSheet';
 import { backOn, useLogging } from './useLogging';
 
@@ -70,7 +69,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const climb = climbOf({
     peakC: hottest,
     pullC: dish.live?.pull_c ?? dish.pull_c,
-    coreC: dish.live === null || dish.pulled_at === null ? null : coreNow(dish.live, now).likely,
+    isPast: dish.pulled_at !== null && peak < now,
   });
   const stuck = dish.live?.gets_there === false;
   const rested = dish.pulled_at === null ? null : at(dish.pulled_at) + dish.rest_minutes * 60_000;
