@@ -125,7 +125,10 @@ final class Logbook
     {
         $kind = $row['kind'] ?? null;
         if (! $kind instanceof EventKind || ! $kind->isOnce()) {
-            return false;
+            $line = $row['entry'] ?? null;
+
+            // A line that two hands tick is done once.
+            return $line !== null && $roast->events()->where('entry', $line)->where('kind', $kind)->exists();
         }
         $same = Event::standing($roast->steps(), $kind, $row['dish']);
         if ($same === null) {

@@ -118,6 +118,12 @@ final readonly class Equipment
         return $this->row['mechanism'] === 'open';
     }
 
+    /** Whether it has one heat, with nothing to set. */
+    public function isFixed(): bool
+    {
+        return ($this->row['fixed'] ?? false) === true;
+    }
+
     /** Whether coals are laid in it, and not a knob turned. */
     public function burnsCoals(): bool
     {

@@ -35,7 +35,7 @@ final readonly class ColdChain
             if ($preparation->isHandwork()) {
                 $handwork += $preparation->handworkMinutes();
             } elseif (! $preparation->isThawing()) {
-                $rawHours += $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->leastHours;
+                $rawHours += $dish->windowOf($preparation)->leastHours;
             }
         }
 

@@ -186,7 +186,7 @@ final class DishTasks
                 );
             }
         }
-        array_push($entries, ...self::stages($number, $forecast, $cook, $on, $made, $fires));
+        array_push($entries, ...self::stages($number, $roast, $forecast, $cook, $on, $made, $fires));
         $readFirst = $made->readFirst(count($dish->stages) - 1);
         if ($readFirst !== null) {
             $entries[] = self::reading($number, $dish, $readFirst, $on, $at($cook->low), $at($cook->high));
@@ -369,6 +369,7 @@ final class DishTasks
      */
     private static function stages(
         int $number,
+        Roast $roast,
         Forecast $forecast,
         Spread $cook,
         \DateTimeImmutable $on,
@@ -383,6 +384,9 @@ final class DishTasks
             $starts[$i] = isset($made->stageStarts[$i])
                 ? ($made->stageStarts[$i]->getTimestamp() - $on->getTimestamp()) / 60.0
                 : $made->stageMinutes[$i] ?? $minutes * $pace;
+        }
+        if ($made->pulledAt === null) {
+            array_push($entries, ...MarinadeTasks::entries($number, $roast, $dish, $starts, $on));
         }
         foreach ($dish->stages as $i => $stage) {
             $end = $starts[$i + 1] ?? (
@@ -431,7 +435,10 @@ final class DishTasks
                         Act::Chore,
                         Timing::after($on, $starts[$i] + $minutes),
                         Message::of('sheet.chore', chore: $chore->inWords(), dish: $dish->name),
-                        $chore->everyMinutes > 0.0 ? Message::of('sheet.every', every: Quantity::minutes($chore->everyMinutes)) : null,
+                        Message::notes(
+                            $chore->everyMinutes > 0.0 ? Message::of('sheet.every', every: Quantity::minutes($chore->everyMinutes)) : null,
+                            $chore->kind === 'baste' && MarinadeTasks::isBrushedOn($dish) ? Message::of('sheet.never_with_raw_marinade') : null,
+                        ),
                         until: $chore->everyMinutes > 0.0 ? Timing::after($on, $starts[$i] + $minutes + $chore->everyMinutes) : null,
                     );
                     if ($chore->everyMinutes <= 0.0) {

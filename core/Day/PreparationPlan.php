@@ -88,18 +88,19 @@ final readonly class PreparationPlan
                 $best += 60.0 * $b;
             }
         }
+        $keeps = self::shareThatKeeps($dish);
         $room = $takeOut - $nowMinutes;
         $share = $best > $least ? ($room - $least) / ($best - $least) : 1.0;
         $windows = [];
         $longEnd = $takeOut;
         $shortEnd = $rig;
         foreach (array_reverse($dish->preparations) as $preparation) {
-            $minutes = 60.0 * $preparation->window($dish->massKg, $dish->shape()->halfThicknessM)->hours($share);
+            $minutes = 60.0 * $dish->windowOf($preparation)->hours($preparation->isThawing() ? $share : min($keeps, $share));
             if (! $preparation->isHandwork()) {
                 $start = self::awake(
                     $longEnd - $minutes,
                     $longEnd,
-                    $preparation->window($dish->massKg, $dish->shape()->halfThicknessM),
+                    $dish->windowOf($preparation),
                     $nowMinutes,
                     $on,
                 );
@@ -114,10 +115,26 @@ final readonly class PreparationPlan
         return new self(array_reverse($windows), $rig - $shortEnd, $share < 1.0 || $room < $least);
     }
 
+    /** Between least and best, how long it may lie salted, dried and marinated together, so that it is not raw for longer than it keeps. */
+    private static function shareThatKeeps(Dish $dish): float
+    {
+        $least = $best = 0.0;
+        foreach ($dish->preparations as $preparation) {
+            if (! $preparation->isHandwork() && ! $preparation->isThawing()) {
+                [$a, $b] = self::hoursOf($preparation, $dish);
+                $least += $a;
+                $best += $b;
+            }
+        }
+        $keeps = $dish->hazard()->rawHours ?? INF;
+
+        return $best <= $keeps ? 1.0 : max(0.0, ($keeps - $least) / max(0.01, $best - $least));
+    }
+
     /** When it gains nothing more, or the least that helps. */
     public static function limit(Preparation $preparation, Dish $dish): ?Message
     {
-        $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+        $window = $dish->windowOf($preparation);
         $isBrief = $window->mostHours < self::BRIEF_HOURS;
 
         return $window->mostHours <= $window->leastHours
@@ -171,7 +188,7 @@ final readonly class PreparationPlan
     /** @return array{float, float} least and best, hours */
     private static function hoursOf(Preparation $preparation, Dish $dish): array
     {
-        $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+        $window = $dish->windowOf($preparation);
 
         return [$window->leastHours, $window->bestHours];
     }

@@ -225,7 +225,7 @@ final readonly class RunSheet
     public function isTooLate(): bool
     {
         foreach ($this->entries as $entry) {
-            if ($entry->late && ! in_array($entry->act, [Act::Serve, Act::Chore, Act::Fire, Act::FirstLook, Act::Side, Act::Read], true)) {
+            if ($entry->late && ! str_contains($entry->id->what, 'marinade') && ! in_array($entry->act, [Act::Serve, Act::Chore, Act::Fire, Act::FirstLook, Act::Side, Act::Read], true)) {
                 return true;
             }
         }

@@ -24,12 +24,10 @@ final class SideTasks
     public static function entries(Roast $roast, array $sides): array
     {
         // Called by what they are, not by their place: one that is taken out leaves the ticks of the others alone.
-        $seen = [];
+        $keys = SideTimes::keys($sides);
         $entries = [];
-        foreach ($sides as $times) {
-            $id = $times->dish->side->id;
-            $seen[$id] = ($seen[$id] ?? 0) + 1;
-            array_push($entries, ...self::one($roast, $seen[$id] === 1 ? $id : "$id-$seen[$id]", $times));
+        foreach ($sides as $i => $times) {
+            array_push($entries, ...self::one($roast, $keys[$i], $times));
         }
 
         return $entries;

@@ -94,6 +94,54 @@ final readonly class SideTimes
         return $times;
     }
 
+    /**
+     * The same sides, those that went on already counted from then.
+     *
+     * @param  list<self>  $sides
+     * @param  array<string, \DateTimeImmutable>  $done  by id of the line that was ticked
+     * @return list<self>
+     */
+    public static function asBegun(array $sides, array $done): array
+    {
+        $keys = self::keys($sides);
+
+        return array_map(function (self $times, int $i) use ($keys, $done): self {
+            $at = $done[EntryId::of('side', null, $keys[$i], 'on')->text()] ?? null;
+
+            return $at === null || $times->isBuried ? $times : $times->begunAt($at);
+        }, $sides, array_keys($sides));
+    }
+
+    /**
+     * What each is called in the ids of its lines: the second of a kind has a number.
+     *
+     * @param  list<self>  $sides
+     * @return list<string>
+     */
+    public static function keys(array $sides): array
+    {
+        $seen = $keys = [];
+        foreach ($sides as $times) {
+            $id = $times->dish->side->id;
+            $seen[$id] = ($seen[$id] ?? 0) + 1;
+            $keys[] = $seen[$id] === 1 ? $id : "$id-$seen[$id]";
+        }
+
+        return $keys;
+    }
+
+    private function begunAt(\DateTimeImmutable $at): self
+    {
+        $offAt = Timing::after($at, $this->takesMinutes());
+        $doneAt = Timing::after($offAt, ($this->doneAt->getTimestamp() - $this->offAt->getTimestamp()) / 60.0);
+
+        return new self(
+            $this->dish, $this->readyAt, $this->waterAt, $at, $offAt, $doneAt,
+            max(0.0, $this->waitsMinutes + ($this->doneAt->getTimestamp() - $doneAt->getTimestamp()) / 60.0),
+            $this->slowness, $this->cooker, $this->cookerC, $this->after, $this->isBuried, $this->before,
+        );
+    }
+
     /** Whether it bears the heat that the cooker has meanwhile; true where that is not known. */
     public function bearsItsPlace(): bool
     {

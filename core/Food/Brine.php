@@ -21,11 +21,25 @@ final class Brine
 
     private const WET_HOURS_PER_CM2 = 0.6;
 
-    private const SHORTEST_HOURS = 2.0;
+    /** Less does not reach into the meat. Common practice. */
+    private const SHORTEST_DRY_HOURS = 2.0;
 
-    private const LONGEST_DRY_HOURS = 72.0;
+    private const SHORTEST_WET_HOURS = 0.25;
+
+    /** Poultry and fish turn ham-like beyond two days, which is as long as they keep raw; other meat beyond three. Common practice. */
+    private const LONGEST_DRY_HOURS = ['poultry' => 48.0, 'fish' => 48.0];
+
+    private const LONGEST_DRY_HOURS_ELSE = 72.0;
 
     private const LONGEST_WET_HOURS = 24.0;
+
+    /** In brine a fish fillet has enough within the hour: it is open to salt on its cut side. Common practice. */
+    private const FISH_WET_SHARE = 0.5;
+
+    /** A thin piece that has enough within so many hours gets too firm by more than so much past its best. Common practice. */
+    private const THIN_HOURS = 3.0;
+
+    private const MOST_OF_BEST = 1.25;
 
     /** Salt for a dry brine, kg. */
     public static function drySaltKg(float $massKg): float
@@ -46,22 +60,25 @@ final class Brine
         );
     }
 
-    public static function dry(float $halfThicknessM): PreparationWindow
+    /** @param  string  $kind  of food, as a cut has it */
+    public static function dry(float $halfThicknessM, string $kind): PreparationWindow
     {
-        $best = self::within(self::DRY_HOURS_PER_CM2 * (100.0 * $halfThicknessM) ** 2, self::LONGEST_DRY_HOURS);
+        $most = self::LONGEST_DRY_HOURS[$kind] ?? self::LONGEST_DRY_HOURS_ELSE;
+        $best = min($most, max(self::SHORTEST_DRY_HOURS, self::DRY_HOURS_PER_CM2 * (100.0 * $halfThicknessM) ** 2));
 
-        return new PreparationWindow(min($best, max(self::SHORTEST_HOURS, 0.3 * $best)), $best, self::LONGEST_DRY_HOURS);
+        return new PreparationWindow(min($best, max(self::SHORTEST_DRY_HOURS, 0.3 * $best)), $best, $most);
     }
 
-    public static function wet(float $halfThicknessM): PreparationWindow
+    /** @param  string  $kind  of food, as a cut has it */
+    public static function wet(float $halfThicknessM, string $kind): PreparationWindow
     {
-        $best = self::within(self::WET_HOURS_PER_CM2 * (100.0 * $halfThicknessM) ** 2, self::LONGEST_WET_HOURS);
+        $share = $kind === 'fish' ? self::FISH_WET_SHARE : 1.0;
+        $best = min(self::LONGEST_WET_HOURS, max(self::SHORTEST_WET_HOURS, $share * self::WET_HOURS_PER_CM2 * (100.0 * $halfThicknessM) ** 2));
 
-        return new PreparationWindow(min($best, max(self::SHORTEST_HOURS, 0.4 * $best)), $best, self::LONGEST_WET_HOURS);
-    }
-
-    private static function within(float $hours, float $longest): float
-    {
-        return min($longest, max(self::SHORTEST_HOURS, $hours));
+        return new PreparationWindow(
+            min($best, max(self::SHORTEST_WET_HOURS, 0.4 * $best)),
+            $best,
+            $best < self::THIN_HOURS ? self::MOST_OF_BEST * $best : self::LONGEST_WET_HOURS,
+        );
     }
 }

@@ -138,14 +138,15 @@ final readonly class Preparation
     /**
      * @param  float  $massKg  of one piece; pieces are prepared side by side
      * @param  float  $halfThicknessM  of the joint
+     * @param  string  $kind  of food, as a cut has it
      */
-    public function window(float $massKg, float $halfThicknessM): PreparationWindow
+    public function window(float $massKg, float $halfThicknessM, string $kind): PreparationWindow
     {
         return match ($this->rule) {
             'thaw_fridge' => Thawing::fridge($massKg),
             'thaw_water' => Thawing::coldWater($massKg),
-            'dry_brine' => Brine::dry($halfThicknessM),
-            'wet_brine' => Brine::wet($halfThicknessM),
+            'dry_brine' => Brine::dry($halfThicknessM, $kind),
+            'wet_brine' => Brine::wet($halfThicknessM, $kind),
             // Common practice: 20 to 30 minutes for a steak-like piece, overnight for a big joint.
             'rub' => $halfThicknessM < 0.035 ? new PreparationWindow(0.33, 0.5, 2.0) : new PreparationWindow(0.5, 12.0, 24.0),
             default => new PreparationWindow(...$this->hours ?? [0.0, 0.0, 0.0]),

@@ -50,6 +50,7 @@ final readonly class Belief
      * @param  list<array{float, float}>  $offs  seconds and K, reading less model, in order
      * @param  list<array{float, float}>  $warp  seconds and the model's, through each reading on the heat, where the model
      *     cannot explain them; empty where it can
+     * @param  list<array{float, float}>  $warpOffs  seconds and K: what was read less the model there, where it has no such core
      * @param  list<array{float, float}>  $resting  seconds and °C, from the pull through what was read after it
      * @param  bool  $steered  whether the readings steer
      * @param  float  $modelS  the model's time at which it is where the newest reading is
@@ -62,6 +63,7 @@ final readonly class Belief
         private float $climbK,
         private array $offs,
         private array $warp,
+        private array $warpOffs,
         private array $resting,
         public ?Reading $newest,
         public float $offK,
@@ -90,7 +92,7 @@ final readonly class Belief
         $offK = $newest === null ? 0.0 : $off($newest);
         $after = $pulledS === null
             ? []
-            : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds >= $pulledS));
+            : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds > $pulledS));
         $on = array_slice($readings, 0, count($readings) - count($after));
         // A core that was read near the pull is what it was then, whatever is read off the heat.
         $isReadNear = $on !== [] && $pulledS !== null && $pulledS - $on[count($on) - 1]->seconds <= self::READ_AT_S;
@@ -112,6 +114,7 @@ final readonly class Belief
             $climbK,
             $offs,
             $warp,
+            $warp === [] ? [] : self::warpOffs($model, $warp, $on),
             $resting,
             $newest,
             $offK,
@@ -143,6 +146,25 @@ final readonly class Belief
         return $warp;
     }
 
+    /**
+     * What the model's shape leaves over: it does not sink while it is off the heat, and has an end.
+     *
+     * @param  list<array{float, float}>  $warp
+     * @param  list<Reading>  $on  on the heat
+     * @return list<array{float, float}>
+     */
+    private static function warpOffs(Trace $model, array $warp, array $on): array
+    {
+        $offs = [[0.0, 0.0]];
+        foreach ($on as $reading) {
+            if ($reading->seconds > $offs[count($offs) - 1][0]) {
+                $offs[] = [$reading->seconds, $reading->celsius - $model->coreAt(self::between($warp, $reading->seconds))];
+            }
+        }
+
+        return $offs;
+    }
+
     /** @param  list<array{float, float}>  $points  rising */
     private static function between(array $points, float $at): float
     {
@@ -172,6 +194,12 @@ final readonly class Belief
     public function wasReadBy(float $seconds): bool
     {
         return $this->newest !== null && $this->newest->seconds >= $seconds - self::READ_NEAR_S;
+    }
+
+    /** The hottest that was read off the heat, °C; −INF where nothing was. */
+    public function hottestResting(): float
+    {
+        return $this->resting === [] ? -INF : max(array_column($this->resting, 1));
     }
 
     public function coreAt(float $seconds): float
@@ -309,7 +337,7 @@ final readonly class Belief
     /** The model's shape at the pace that takes it through each reading. */
     private function warpedAt(float $seconds): float
     {
-        $core = $this->model->coreAt(self::between($this->warp, $seconds));
+        $core = $this->model->coreAt(self::between($this->warp, $seconds)) + self::between($this->warpOffs, $seconds);
 
         // Beyond what the model reaches, as it was read; and never above the next reading.
         return $this->newest !== null && $seconds >= $this->newest->seconds - 1.0 && $this->resting === [] ? $this->newest->celsius : $core;

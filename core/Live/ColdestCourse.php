@@ -10,8 +10,8 @@ use Diatherm\Heat\Trace;
 /**
  * The coldest point of a dish for the account of the danger zone: as it was read where it was read, as it is believed elsewhere.
  *
- * A forecast leaves out what a core was before it sank, since that tells nothing of the hours to come. The account needs it: a core
- * that sinks lies on a dead fire.
+ * A forecast lends the readings a model's shape, and leaves out what a core was before it sank. The account takes what was read as it
+ * was: straight from one reading to the next. A core that sinks lies on a dead fire.
  */
 final readonly class ColdestCourse
 {
@@ -42,7 +42,7 @@ final readonly class ColdestCourse
     {
         $sank = array_filter($readings, fn (Reading $one): bool => $sifted->verdicts[$one->id] === Verdict::SankSince);
         $sinks = self::sinks($readings, $sifted, $course);
-        if ($sank === []) {
+        if ($sifted->counting === []) {
             return new self($believed, $sinks);
         }
         $points = array_map(fn (Reading $one): array => [$one->seconds, $one->celsius], [...$sifted->counting, ...$sank]);

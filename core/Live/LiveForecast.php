@@ -357,8 +357,7 @@ final readonly class LiveForecast
         // What was read is judged as it is, what was worked out by its low end.
         $lower = $belief->wasReadBy($offS) ? 0.0 : $now->likely - $now->low;
         // Of a climb that was not read, no more than may be counted on.
-        $resting = $belief->newest !== null && $belief->newest->seconds >= $offS ? $belief->newest->celsius : -INF;
-        $most = max($resting, $trace->coreAt($offS) + $dish->carryover()->creditK);
+        $most = max($belief->hottestResting(), $trace->coreAt($offS) + $dish->carryover()->creditK);
 
         return AtCarving::of(
             $dish->safeMinimum(),

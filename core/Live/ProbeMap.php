@@ -28,6 +28,8 @@ final readonly class ProbeMap
 
     private const JOINT = ['core', 'thick_end', 'bone', 'thin_end'];
 
+    private const BONELESS = ['core', 'thick_end', 'thin_end'];
+
     private const SLICE = ['core', 'thick_end'];
 
     /** Places that come to their number before the coldest one does: read alone they tell nothing of it. Common practice. */
@@ -58,7 +60,8 @@ final readonly class ProbeMap
             Part::of($dish->cut) !== [] => self::ANIMAL,
             $dish->cut->kind === 'poultry' && ! str_contains($dish->cut->id, 'breast') && ! str_contains($dish->cut->id, 'legs') => self::BIRD,
             $dish->shape()->halfThicknessM < self::THIN_M => self::SLICE,
-            default => self::JOINT,
+            $dish->cut->bone => self::JOINT,
+            default => self::BONELESS,
         };
     }
 

@@ -128,7 +128,9 @@ final readonly class Plan
         $pulls = array_map(fn (int $i): \DateTimeImmutable => $progress[$i]->pulledAt
             ?? Timing::after($ons[$i], $timings[$i]->pull->likely), array_keys($forecasts));
         $spans = HeatSpan::all($forecasts, $ons);
-        $sides = SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now);
+        $sides = SideTimes::asBegun(
+            SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now), array_merge(...array_column($progress, 'done')),
+        );
         $timings = self::litForSides($forecasts, $timings, $sides);
         $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($roast, $sides, $spans));
         $sheet = RunSheet::of($roast, $forecasts, $timings, $ons, $fires, $sides, $finishing, $hours, $now, $progress);

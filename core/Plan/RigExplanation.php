@@ -41,7 +41,7 @@ final class RigExplanation
     {
         $workings = [];
         foreach ($dish->preparations as $preparation) {
-            $window = $preparation->window($dish->massKg, $dish->shape()->halfThicknessM);
+            $window = $dish->windowOf($preparation);
             $workings[] = new Working('prepare.'.$preparation->id, Message::of('why_rig.it_wants_so_long'), [
                 Input::of(
                     'at_the_least',

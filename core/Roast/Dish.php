@@ -8,6 +8,7 @@ use Diatherm\Fire\BuriedBed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Form;
 use Diatherm\Food\Preparation;
+use Diatherm\Food\PreparationWindow;
 use Diatherm\Food\Shape;
 use Diatherm\Heat\Substance;
 use Diatherm\Rig\PotRig;
@@ -123,6 +124,21 @@ final readonly class Dish
         }
 
         return $shape;
+    }
+
+    /** How long a preparation of it takes. */
+    public function windowOf(Preparation $preparation): PreparationWindow
+    {
+        return $preparation->window($this->massKg, $this->shape()->halfThicknessM, $this->cut->kind);
+    }
+
+    /** The same dish, its target no hotter than so much where it was chosen by taste. */
+    public function tastingAtMost(float $mostC): self
+    {
+        return $this->taste === null || $this->targetC <= $mostC ? $this : new self(
+            $this->name, $this->cut, $this->form, $this->pieces, $this->massKg, $this->thicknessM, $this->girthM, $this->startC, $this->taste,
+            $mostC, $this->coast, $this->restMinutes, $this->stages, $this->preparations, $this->rig, $this->course, $this->bed,
+        );
     }
 
     /** Of one piece, as heat sees it, m². */

@@ -11,9 +11,11 @@ use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\Side;
+use Diatherm\Heat\Vapour;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
+use Diatherm\Measure\Nature;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Unit;
@@ -22,6 +24,9 @@ use Diatherm\Rig\RigFile;
 /** The open roast format (docs/roast.schema.json): the one place where a roast is read and written. */
 final class RoastFile
 {
+    /** A core stays this far below boiling, and comes to no more in a sensible time, K. Common practice. */
+    private const BELOW_BOILING_K = 3.0;
+
     public const FORMAT = 'diatherm.roast';
 
     public const VERSION = 2;
@@ -147,7 +152,9 @@ final class RoastFile
             $fields->list('sides', 'sides', 0, self::MOST_SIDES),
         );
         $fields->orThrow();
-        $dishes = array_values(array_filter($dishes));
+        // A taste follows the place: where water boils cooler, soft is reached at less, and takes longer.
+        $softC = Vapour::boilingC(Nature::airPa($altitudeM)) - self::BELOW_BOILING_K;
+        $dishes = array_map(fn (Dish $dish): Dish => $dish->tastingAtMost($softC), array_values(array_filter($dishes)));
         $sides = array_values(array_filter($sides));
         assert($serveAt !== null && $dishes !== []);
 

@@ -22,6 +22,9 @@ final readonly class FirePlan
     /** Where nothing is added, of what is laid. Common practice. */
     private const SPARE_SHARE = 0.25;
 
+    /** Nobody counts a hand more finely, s. Common practice. */
+    private const SAME_HAND_S = 0.75;
+
     /** A wood fire that is smaller makes no coals to shovel, kg. Common practice. */
     private const LEAST_WOOD_KG = 6.0;
 
@@ -186,10 +189,19 @@ final readonly class FirePlan
         return $mechanism instanceof Thermostat ? $mechanism->swingAtK($this->steps[0]->targetC) : 0.0;
     }
 
-    /** Seconds that a palm is held at the meat's height over the fresh fire; null where the fire is not in the open. */
+    /**
+     * Seconds that a palm is held at the meat's height over the fresh fire: those that were asked for, unless coals that were laid by hand
+     * give others. Null where the fire is not in the open.
+     */
     public function handSeconds(): ?float
     {
-        return $this->stove->equipment->isOpen() ? HandTest::secondsOfWall($this->steps[0]->steadyC->likely) : null;
+        if (! $this->stove->equipment->isOpen()) {
+            return null;
+        }
+        $asked = HandTest::secondsOfWall($this->steps[0]->targetC);
+        $given = HandTest::secondsOfWall($this->steps[0]->steadyC->likely);
+
+        return abs($given - $asked) < self::SAME_HAND_S ? $asked : $given;
     }
 
     /** What a vented cooker shows when its slots are closed in, on the way to its first heat; null for any other. */

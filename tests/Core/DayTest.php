@@ -159,11 +159,11 @@ it('lays preparations out before the cook, in order, within what helps', functio
         $file = Samples::file(['cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 75, 'preparations' => $ids]);
         $roast = RoastFile::read($file);
         $plan = Plan::of($roast, $roast->serveAt->modify(sprintf('-%d minutes', (int) (60 * $hours))));
-        $windows = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::Prepare));
+        $windows = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id->what === 'prepare'));
         $on = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->act === Act::On))[0]->at;
         foreach ($windows as $i => $entry) {
             $named = (string) $entry->id->parts[0];
-            [$least, , $most] = array_values((array) Preparation::named($named)->window($roast->dishes[0]->massKg, $roast->dishes[0]->shape()->halfThicknessM));
+            [$least, , $most] = array_values((array) $roast->dishes[0]->windowOf(Preparation::named($named)));
             // Handwork may be left for the fire and taken up again.
             $left = $entry->work?->minutes > 0.0 && 60.0 * $most <= 60.0 ? 60.0 : 1.0;
             $minutes = (($entry->until?->getTimestamp() ?? 0) - $entry->at->getTimestamp()) / 60.0;

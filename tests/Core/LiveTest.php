@@ -127,7 +127,7 @@ it('says that the cooker seems to have fallen when the core falls behind, and no
                 new Course([[1500.0, 165.0], [1800.0, 115.0], [7200.0, 115.0]], nowS: 7560.0),
                 $read,
                 $pullC,
-            )->advice?->act,
+            )->advice?->act->value,
         )->not->toBe('read_cooker');
 });
 

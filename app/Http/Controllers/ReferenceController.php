@@ -93,6 +93,7 @@ final class ReferenceController
                 'default_c' => $cooker->defaultC,
                 'least_c' => $cooker->leastC,
                 'most_c' => $cooker->mostC,
+                'fixed' => Equipment::has($cooker->id) && Equipment::of($cooker->id)->isFixed(),
                 'default_hand_s' => $cooker->isOpenFire() ? round(HandTest::secondsOfWall($cooker->defaultC)) : null,
                 'lid' => $cooker->lid,
                 'rest' => $cooker->isRest(),

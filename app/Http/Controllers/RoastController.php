@@ -24,15 +24,23 @@ final class RoastController
 {
     use AsksItsCook;
 
-    /** Roasts that are shown at once; older ones stay in their export. */
+    /** Roasts that are told at once; older ones come page by page. */
     private const MOST = 60;
 
     public function index(Request $request): SymfonyResponse
     {
         $cook = self::cook($request);
 
+        $before = $request->query('before');
+        $last = is_string($before) ? $cook->roasts()->findOrFail($before) : null;
+        $listed = $cook->roasts()->latest('serve_at')->latest('id')->limit(self::MOST);
+        if ($last !== null) {
+            $listed->where(fn ($older) => $older->where('serve_at', '<', $last->serve_at)
+                ->orWhere(fn ($same) => $same->where('serve_at', $last->serve_at)->where('id', '<', $last->id)));
+        }
+
         /** @var Collection<int, Roast> $roasts */
-        $roasts = $cook->roasts()->latest('serve_at')->limit(self::MOST)->get();
+        $roasts = $listed->get();
 
         return RoastAnswer::list($request, $roasts, $cook->id);
     }

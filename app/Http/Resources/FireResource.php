@@ -182,7 +182,7 @@ final class FireResource
             'meat_kw_m2' => $kw($floor->meatWm2),
             'near_kw_m2' => $kw($floor->nearWm2),
             'far_kw_m2' => $kw($floor->farWm2),
-            'meat_hand_s' => round(HandTest::seconds($floor->meatWm2), 1),
+            'meat_hand_s' => round(HandTest::seconds($floor->meatWm2 + HandTest::fluxOfWallWm2($fire->stove->weather->airC)), 1),
             'turn_share' => round($floor->turnShare, 3),
         ];
     }

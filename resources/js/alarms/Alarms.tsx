@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Wrong } from '../ui/Failure';
 import { createPortal } from 'react-dom';
 import { Link, useLocation } from 'react-router';
+import { Failed } from '../api/client';
 import { useUnseen } from '../api/outbox';
 import { useRoast } from '../api/queries';
 import type { Roast } from '../api/types';
@@ -33,11 +34,13 @@ function OfRoast({ id, memory }: { id: string; memory: Watch }) {
   const roast = useRoast(id);
   const told = roast.data;
   const kept = useUnseen(told, roast.dataUpdatedAt);
-  const over = told?.status === 'broken';
+  // A roast that was deleted elsewhere rings no more.
+  const gone = roast.error instanceof Failed && roast.error.status === 404;
+  const over = gone || told?.status === 'broken';
   useEffect(() => {
     if (over) stopWatching(id);
   }, [over, id]);
-  return told === undefined || told.status === 'broken' ? null : <Ringing roast={withKept(told, kept)} memory={memory} />;
+  return told === undefined || gone || told.status === 'broken' ? null : <Ringing roast={withKept(told, kept)} memory={memory} />;
 }
 
 function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {

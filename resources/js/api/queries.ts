@@ -95,6 +95,24 @@ const broken = (all: Listed) => all.filter((one): one is BrokenRoast => one.stat
 
 export const useRoasts = () => useQuery({ ...listed, select: sound });
 
+/** As many as the kitchen tells at once. */
+const ROASTS_AT_ONCE = 60;
+
+/** The last roast of a full page, after which older ones are asked for; null where there are none. */
+const endOf = (all: Listed): string | null => (all.length < ROASTS_AT_ONCE ? null : (all.at(-1)?.id ?? null));
+
+export const useEndOfRoasts = () => useQuery({ ...listed, select: endOf }).data ?? null;
+
+/** A page of older roasts, and where it ends; asked for once. */
+export const useOlderRoasts = (before: string | null) =>
+  useQuery({
+    queryKey: [...keys.roasts, 'before', before] as const,
+    queryFn: ({ signal }) => call('get', '/api/roasts', { query: { before: before ?? '' }, signal }),
+    select: (all: Listed) => ({ roasts: sound(all), end: endOf(all) }),
+    enabled: before !== null,
+    staleTime: Infinity,
+  });
+
 /** Stored roasts that can no longer be worked out. */
 export const useBrokenRoasts = () => useQuery({ ...listed, select: broken });
 

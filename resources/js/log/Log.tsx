@@ -1,11 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call } from '../api/client';
-import { everyList, roastStands, useRoasts } from '../api/queries';
+import { everyList, roastStands, useEndOfRoasts, useOlderRoasts, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { CookerGlyph } from '../charts/CookerGlyph';
 import { CookTrail } from '../charts/CookTrail';
 import { titleOf } from '../roast/acts';
+import { Wrong } from '../ui/Failure';
 import { FileImport } from '../ui/FileImport';
 import { Frame } from '../ui/Frame';
 import { Loading, Trouble } from '../ui/States';
@@ -18,6 +20,7 @@ import { againstPlan, minutesTaken } from './past';
 /** Every roast that was; and roasts from files. */
 export function Log() {
   const roasts = useRoasts();
+  const end = useEndOfRoasts();
   const now = useNow(60_000);
   const past =
     roasts.data?.filter((roast) => roast.status === 'done' || (roast.status === 'planned' && at(roast.plan.serve_at) <= now)) ?? [];
@@ -38,8 +41,36 @@ export function Log() {
           )}
         </section>
       )}
+      {end !== null && <Older end={end} now={now} />}
       <ByCooker roasts={past} />
     </Frame>
+  );
+}
+
+/** The roasts before the last one that is shown, a page at a press. */
+function Older({ end, now }: { end: string; now: number }) {
+  const [asked, setAsked] = useState(false);
+  const older = useOlderRoasts(asked ? end : null);
+  if (older.data === undefined)
+    return (
+      <div className="mt-3">
+        <button type="button" className="push" disabled={older.isFetching} onClick={() => (asked ? void older.refetch() : setAsked(true))}>
+          {older.isFetching ? 'Fetching older roasts' : 'Older roasts'}
+        </button>
+        <Wrong error={older.error} className="mt-2" />
+      </div>
+    );
+  return (
+    <>
+      <section className="opens mt-3" aria-label="Older roasts">
+        {older.data.roasts.length === 0 ? (
+          <p className="py-3 text-soft">There are no older roasts.</p>
+        ) : (
+          older.data.roasts.map((roast) => <Page key={roast.id} roast={roast} now={now} />)
+        )}
+      </section>
+      {older.data.end !== null && <Older end={older.data.end} now={now} />}
+    </>
   );
 }
 

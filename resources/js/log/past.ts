@@ -1,8 +1,9 @@
 import type { FollowedDish } from '../api/types';
 import { at, duration } from '../units/time';
 
-/** Differences below this are within what any day brings. */
-const TELLING_MINUTES = 8;
+/** Differences below this share of the plan are within what any day brings; the debrief judges by the same. Common practice. */
+const TELLING_SHARE = 0.08;
+const TELLING_LEAST_MINUTES = 1;
 
 /** Minutes from on to the pull; null for a dish that was not cooked. */
 export function minutesTaken(dish: FollowedDish): number | null {
@@ -14,5 +15,7 @@ export function againstPlan(dish: FollowedDish): string {
   const took = minutesTaken(dish);
   if (took === null) return 'not cooked';
   const off = took - dish.cook_minutes.likely;
-  return Math.abs(off) < TELLING_MINUTES ? 'as planned' : `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`;
+  return Math.abs(off) < Math.max(TELLING_LEAST_MINUTES, TELLING_SHARE * dish.cook_minutes.likely)
+    ? 'as planned'
+    : `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`;
 }

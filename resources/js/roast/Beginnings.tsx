@@ -4,7 +4,7 @@ import { useCookers } from '../api/queries';
 import type { Reference } from '../api/types';
 import { CookerGlyph } from '../charts/CookerGlyph';
 import { Field } from '../ui/Field';
-import { cookersOf, found, type Beginning } from './beginnings';
+import { cookersOf, found, type Beginning } from './beginningFiles';
 
 /** Ways of cooking to start from: found by name, by food, or by what stands in the yard. */
 export function Beginnings({

@@ -1,8 +1,9 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Wrong } from '../ui/Failure';
 import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { toDraft, type Draft } from './draft';
+import { useDrafts } from './drafts';
 import { Planner, type Shown } from './Planner';
 import type { Errors } from './ticket/errors';
 import { TooLate } from './TooLate';
@@ -18,7 +19,7 @@ type Props = {
 
 /** A view of a stored roast that changes its inputs: changes are tried out first and kept when the cook says so. */
 export function Editing({ roast, now, ticket, answer }: Props) {
-  const [draft, setDraft] = useState<Draft | null>(null);
+  const { draft, setDraft } = useDrafts();
   const kept = useKept(roast);
   const current = useMemo(() => draft ?? toDraft(roast.file), [draft, roast.file]);
 

@@ -12,7 +12,7 @@ import { useNow } from '../ui/useNow';
 
 import { useUnits, useClock } from '../units/units';
 import { entryAt, titleOf } from './acts';
-import { again, begunFrom, grown, type Beginning as Way } from './beginnings';
+import { again, begunFrom, grown, type Beginning as Way } from './beginningFiles';
 import { Beginnings } from './Beginnings';
 import { isTooNear, TooLate, TooNear } from './TooLate';
 import { newDraft, toFile, type Draft } from './draft';

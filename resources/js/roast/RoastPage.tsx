@@ -15,6 +15,8 @@ import { at, day, duration } from '../units/time';
 import { useClock } from '../units/units';
 import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
+import type { Draft } from './draft';
+import { DraftsContext } from './drafts';
 import { Broken } from './Broken';
 import { Card } from './card/Card';
 import { Debrief } from './Debrief';
@@ -100,11 +102,15 @@ function usualView(roast: Roast): string {
   return roast.status === 'cooking' ? 'live' : 'sheet';
 }
 
+/** Views on which the inputs are changed. */
+const CHANGED_ON: readonly string[] = ['food', 'rig', 'fire'];
+
 function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline: boolean }) {
   const clock = useClock();
   const now = useNow(15_000);
+  const [draft, setDraft] = useState<Draft | null>(null);
   return (
-    <>
+    <DraftsContext value={{ draft, setDraft }}>
       <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <Link to="/" className="label -my-2 py-2 md:hidden">
           ‹ Hearth
@@ -136,6 +142,15 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
         The kitchen cannot be reached: this is how things stood at {clock(roast.now)}, {duration((now - at(roast.now)) / 60_000)} ago. What
         you log is kept and sent later.
       </Notice>
+      <Notice shows={draft !== null && !CHANGED_ON.includes(shown)} className="mt-1 flex flex-wrap items-center gap-x-3 font-semibold">
+        Changes to this roast are not kept yet.
+        <Link to={`/roasts/${roast.id}/food`} className="text-push inline-flex items-center">
+          Back to them
+        </Link>
+        <button type="button" className="text-push" onClick={() => setDraft(null)}>
+          As it was
+        </button>
+      </Notice>
       <div className="stands">
         {shown === 'food' || shown === 'rig' ? (
           <Inputs roast={roast} shown={shown} now={now} />
@@ -153,7 +168,7 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
           </>
         )}
       </div>
-    </>
+    </DraftsContext>
   );
 }
 

@@ -58,7 +58,8 @@ export function RunSheet({ roast }: { roast: Roast }) {
     else if (moment !== null)
       log.act.mutate(
         { ...eventFor(entry, roast.file.dishes), dish: entry.dish, entry: entry.id, when: isNow(when) ? undefined : moment },
-        { onSuccess: () => setWhen(NOW) },
+        // An hour that was typed is for more than one line.
+        { onSuccess: () => setWhen((chosen) => ('at' in chosen ? chosen : NOW)) },
       );
   };
   const trouble = log.act.error ?? log.undo.error;

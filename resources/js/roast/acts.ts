@@ -13,6 +13,12 @@ export const isRead = (entry: Entry): boolean => entry.act === 'read';
 /** When a dish comes off, or is next read for it, ms. */
 export const offAt = (plan: Plan, dish: number): number | null => entryAt(plan, dish, 'pull') ?? entryAt(plan, dish, 'read');
 
+/** How late the table is as the day goes, by its line on the sheet; 0 for on the hour. */
+export function lateMinutes(plan: Plan): number {
+  const table = plan.run_sheet.find((entry) => entry.act === 'serve');
+  return table === undefined ? 0 : Math.max(0, (at(table.at) - at(plan.serve_at)) / 60_000);
+}
+
 /** What is left to do, next first. A rest does itself, and the table is an hour, not an act. */
 export function toDo(plan: Plan): Entry[] {
   return plan.run_sheet.filter((entry) => !entry.done && entry.act !== 'rest' && entry.act !== 'serve');

@@ -90,8 +90,23 @@ export type Draft = {
   sides?: DraftSide[];
 };
 
-/** What goes to the server: fields left empty are left out, and answered with their default. */
-export const toFile = (draft: Draft): RoastFile => JSON.parse(JSON.stringify(draft)) as RoastFile;
+/**
+ * What goes to the server: fields left empty are left out, and answered with their default. A chore of the cook's own that has no words
+ * yet is none yet.
+ */
+export const toFile = (draft: Draft): RoastFile =>
+  JSON.parse(
+    JSON.stringify({
+      ...draft,
+      dishes: draft.dishes.map((dish) => ({
+        ...dish,
+        stages: dish.stages.map((stage) => ({
+          ...stage,
+          chores: stage.chores?.filter((chore) => chore.do !== 'own' || (chore.words ?? '').trim() !== ''),
+        })),
+      })),
+    }),
+  ) as RoastFile;
 
 export const toDraft = (file: RoastFile): Draft => file;
 

@@ -91,7 +91,7 @@ export function FloorPanel({ fire, laid, floor: answered, meat, onPiles }: Props
       <div className="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 sm:grid-cols-3 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-[1.5rem]">
         <Answer
           label="Straight up to the meat"
-          remark={`${format.length(floor.height_cm, 0)} over the ${floor.bars.length > 0 ? 'burners' : 'coals'}${floor.meat_hand_s < 60 ? `, a hand held ${floor.meat_hand_s.toFixed(0)} s` : ''}`}
+          remark={`${format.length(floor.height_cm, 0)} over the ${floor.bars.length > 0 ? 'burners' : 'coals'}${laid !== undefined && floor.meat_hand_s < 60 ? `, a hand held ${floor.meat_hand_s.toFixed(0)} s` : ''}`}
         >
           <Why of="fire.flux" workings={fire.workings}>
             {floor.meat_kw_m2.toFixed(1)} kW/m²

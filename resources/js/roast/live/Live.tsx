@@ -11,7 +11,7 @@ import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
-import { choreFor, eventFor, isNotCarved, isRead, mainDish, toDo } from '../acts';
+import { choreFor, eventFor, isNotCarved, isRead, lateMinutes, mainDish, toDo } from '../acts';
 import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
@@ -254,7 +254,9 @@ const cautions = (dish: FollowedDish) =>
 const whenWords = (when: Moment): string => ('ago' in when ? `${when.ago} min ago` : `at ${when.at.slice(11)}`);
 
 function slack(roast: Roast): string {
+  const late = lateMinutes(roast.plan);
+  if (late > 0) return `${duration(late)} late`;
+  if (roast.plan.too_late) return 'too near';
   const minutes = (at(roast.plan.serve_at) - at(roast.plan.ready_at)) / 60_000;
-  if (minutes < -2) return `${duration(minutes)} late`;
   return minutes < 2 ? 'on the hour' : `${duration(minutes)} in hand`;
 }

@@ -1,12 +1,12 @@
 import type { Roast } from '../../api/types';
 import { at, duration } from '../../units/time';
 import { useClock } from '../../units/units';
+import { lateMinutes } from '../acts';
 
 /** Said by itself, once it is so: the table will not be ready at its hour, or long before it. */
 export function OffTheHour({ roast, onAsk }: { roast: Roast; onAsk: () => void }) {
   const clock = useClock();
-  const table = roast.plan.run_sheet.find((entry) => entry.id === 'serve');
-  const late = table === undefined ? 0 : (at(table.at) - at(roast.plan.serve_at)) / 60_000;
+  const late = lateMinutes(roast.plan);
   const stuck = roast.plan.dishes.some((dish) => dish.status === 'on' && dish.live?.gets_there === false);
   return (
     <div role="status" className="mt-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2 border-l-[3px] border-ember py-1 pl-3">

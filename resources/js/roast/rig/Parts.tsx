@@ -5,7 +5,7 @@ import { duration } from '../../units/time';
 import { useUnits } from '../../units/units';
 
 /** A whole animal is a body of parts: in the same heat the thin ones are done long before the thick. */
-export function Parts({ dish }: { dish: PlannedDish }) {
+export function Parts({ dish, banked }: { dish: PlannedDish; banked: boolean }) {
   const format = useUnits();
   return (
     <section className="opens mt-7" aria-label="Parts">
@@ -19,7 +19,7 @@ export function Parts({ dish }: { dish: PlannedDish }) {
             <th className="py-1 font-medium">&nbsp;</th>
             <th className="py-1 font-medium">Mass</th>
             <th className="py-1 font-medium">Thick</th>
-            <th className="py-1 font-medium">At {format.degrees(dish.target_c)} after</th>
+            {!banked && <th className="py-1 font-medium">At {format.degrees(dish.target_c)} after</th>}
           </tr>
         </thead>
         <tbody>
@@ -31,11 +31,14 @@ export function Parts({ dish }: { dish: PlannedDish }) {
               </th>
               <td>{format.mass(part.mass_kg)}</td>
               <td>{format.length(2 * part.half_thickness_cm, 0)}</td>
-              <td className="wide text-lg">{part.minutes_to_target === null ? 'later still' : duration(part.minutes_to_target)}</td>
+              {!banked && (
+                <td className="wide text-lg">{part.minutes_to_target === null ? 'later still' : duration(part.minutes_to_target)}</td>
+              )}
             </tr>
           ))}
         </tbody>
       </table>
+      {banked && <p className="mt-2 text-soft">When each part is done as the coals lie stands on Fire.</p>}
     </section>
   );
 }

@@ -31,7 +31,7 @@ export function RigView({ plan, index, roast, now }: { plan: Plan; index: number
         </div>
       )}
       {dish.drip_pan !== null && <DripPan workings={dish.workings} pan={dish.drip_pan} />}
-      {dish.parts.length > 0 && <Parts dish={dish} />}
+      {dish.parts.length > 0 && <Parts dish={dish} banked={plan.fires.some((fire) => fire.dish === index && fire.banking !== null)} />}
       <KitList plan={plan} roast={roast} now={now} />
       <ShoppingList plan={plan} />
     </section>

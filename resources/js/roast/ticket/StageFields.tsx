@@ -7,7 +7,7 @@ import { type DraftStage } from '../draft';
 import type { Errors } from './errors';
 import { Chores } from './Chores';
 import { Preparations } from './Preparations';
-import { heatAlone, usualHeat } from './steps';
+import { heatAlone, usualHeat } from './stepChanges';
 
 type StageProps = {
   number: number;
@@ -28,7 +28,9 @@ type StageProps = {
 
 /** One stage: on which cooker, how hot, until when. */
 export function StageFields({ number, only, last, stage, buried, tough, kind, reference, errors, onChange, menu }: StageProps) {
-  const open = reference.cookers.find((cooker) => cooker.id === stage.cooker)?.open === true;
+  const on = reference.cookers.find((cooker) => cooker.id === stage.cooker);
+  const open = on?.open === true;
+  const fixed = on?.fixed === true;
   const cookers = reference.cookers.filter((cooker) => !(last && cooker.rest));
   const end =
     stage.minutes !== undefined || 'minutes' in stage
@@ -67,6 +69,8 @@ export function StageFields({ number, only, last, stage, buried, tough, kind, re
         />
         {buried ? (
           <p className="label self-end pb-2">its heat follows from the hole: see Fire</p>
+        ) : fixed ? (
+          <p className="label self-end pb-2">one heat, nothing to set</p>
         ) : open && stage.cooker_c === undefined ? (
           <NumberField
             label="Hand held"

@@ -1,6 +1,6 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import type { DraftStage } from '../draft';
-import { stepAgain, stepBefore, stepMoved, withoutStep } from './steps';
+import { stepAgain, stepBefore, stepMoved, withoutStep } from './stepChanges';
 
 /** What can be done with one step among others. */
 export function StepMenu({ stages, index, onChange }: { stages: DraftStage[]; index: number; onChange: (stages: DraftStage[]) => void }) {

@@ -7,7 +7,7 @@ import type { DraftDish, DraftStage } from '../draft';
 import { within, type Errors } from './errors';
 import { StageFields } from './StageFields';
 import { StepMenu } from './StepMenu';
-import { withStage } from './steps';
+import { withStage } from './stepChanges';
 
 type Props = { dish: DraftDish; cut: Cut; reference: Reference; errors: Errors; onChange: (stages: DraftStage[]) => void };
 

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { Wrong } from '../../ui/Failure';
-import { useState } from 'react';
+import { useEffect } from 'react';
 import { call } from '../../api/client';
 import { newId } from '../../api/newId';
 import { useRoastChange } from '../../api/queries';
@@ -47,13 +47,11 @@ export function DayChanges({ roast, open, asked, onClose }: { roast: Roast; open
   const take = useRoastChange<string>(roast.id, (way) =>
     call('post', '/api/roasts/{roast}/ways/taken', { at: { roast: roast.id }, body: { id: newId(), way } }),
   );
-  const [begun, setBegun] = useState(false);
-  if (open && asked !== null && !begun) {
-    setBegun(true);
-    ask.mutate(asked);
-  }
+  const { mutate } = ask;
+  useEffect(() => {
+    if (open && asked !== null) mutate(asked);
+  }, [open, asked, mutate]);
   const close = () => {
-    setBegun(false);
     ask.reset();
     take.reset();
     onClose();

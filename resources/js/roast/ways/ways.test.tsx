@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Outcome, Ways } from '../../api/types';
 import { aRoast, reference, show } from '../../testing';
-import { begunFrom, found, grown, withOwn } from '../beginnings';
+import { begunFrom, found, grown, withOwn } from '../beginningFiles';
 import type { Draft } from '../draft';
 import { cardLines } from '../card/lines';
 import { entry } from '../../testing';

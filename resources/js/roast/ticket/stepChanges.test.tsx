@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { duck, reference, show } from '../../testing';
 import { DayHour } from '../../ui/DayHour';
 import type { DraftStage } from '../draft';
-import { stepAgain, stepBefore, stepMoved, withStage, withoutStep } from './steps';
+import { stepAgain, stepBefore, stepMoved, withStage, withoutStep } from './stepChanges';
 import { Steps } from './Steps';
 
 const pull: DraftStage = { cooker: 'kettle', cooker_c: 150, pull: true };
