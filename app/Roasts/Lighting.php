@@ -40,7 +40,7 @@ final class Lighting
         return [
             'dishes' => array_map(fn (PlannedDish $dish): array => [
                 'cook_minutes' => PlanResource::spread($dish->forecast->cookMinutes),
-                'pull_c' => round($dish->forecast->pullC, 1),
+                'pull_c' => round($dish->forecast->pullC, 3),
                 'curve' => PlanResource::curve($dish->forecast->trace),
             ], $plan->dishes),
             'settings' => $settings,

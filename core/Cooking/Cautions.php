@@ -75,7 +75,7 @@ final class Cautions
         ]));
     }
 
-    /** @param  'slow'|'live'  $case  of which course this is the judgement: the slow end of a plan, or the cook as it stands */
+    /** @param  'slow'|'live'|'carved'  $case  of which course this is the judgement: the slow end of a plan, or the cook as it stands or was */
     public static function belowSafeMinimum(Dish $dish, AtCarving $end, string $case): ?Caution
     {
         $safe = $end->minimum;

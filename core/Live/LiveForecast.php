@@ -175,7 +175,7 @@ final readonly class LiveForecast
         // Whom it is not for, where it is for anybody.
         $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard
             ? null
-            : Cautions::belowSafeMinimum($dish, $atCarving, 'live');
+            : Cautions::belowSafeMinimum($dish, $atCarving, $course->carvedS === null ? 'live' : 'carved');
         $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->by(min($course->nowS, $course->carvedS ?? INF)));
 
         return new self(

@@ -6,6 +6,7 @@ namespace Diatherm\Plan;
 
 use Diatherm\Cooker\Equipment;
 use Diatherm\Cooker\OwnCooker;
+use Diatherm\Cooking\Cooling;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Day\CourseHours;
 use Diatherm\Day\Finishing;
@@ -143,7 +144,7 @@ final readonly class Plan
             $sheet,
             Kit::of($roast, $sheet),
             Shopping::of($roast, $fires),
-            Keeping::rules($roast->airC),
+            [...self::leftWhole($roast), ...Keeping::rules($roast->airC)],
             Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
             PlaceClash::all($roast, $spans, $sides),
         );
@@ -223,6 +224,20 @@ final readonly class Plan
         }
 
         return $timings;
+    }
+
+    /** @return list<Keeping> for each joint that a refrigerator does not cool in time */
+    private static function leftWhole(Roast $roast): array
+    {
+        $rules = [];
+        foreach ($roast->dishes as $dish) {
+            $minutes = $dish->cut->isPerishable() ? Cooling::minutesToCool($dish) : 0.0;
+            if ($minutes > Clocks::COOLING_MINUTES) {
+                $rules[] = Keeping::cutUpFirst($dish->name, $minutes);
+            }
+        }
+
+        return $rules;
     }
 
     /** Null for a cooker whose fire nobody asked anything of. */

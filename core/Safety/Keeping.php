@@ -19,6 +19,22 @@ final readonly class Keeping
     ) {
     }
 
+    /** What is left of a joint that cools too slowly whole. */
+    public static function cutUpFirst(string $dish, float $minutes): self
+    {
+        return new self(
+            Message::of('keeping.left_whole', dish: $dish),
+            Message::of(
+                'keeping.cut_it_up_first',
+                takes: Quantity::duration(30.0 * round($minutes / 30.0)),
+                cool: Quantity::celsius(Clocks::COOLED_C),
+                allowed: Quantity::duration(Clocks::COOLING_MINUTES),
+                thick: Quantity::cm(DangerRule::FLAT_CM),
+            ),
+            DangerRule::Cooling->source(),
+        );
+    }
+
     /** @return list<self> */
     public static function rules(float $airC): array
     {

@@ -125,7 +125,8 @@ it('cooks by night on two phones with a thermometer, and loses nothing, doubles 
     $this->until(function () use ($kinds, $roast): bool {
         if (! in_array('pulled', $kinds(), true)) {
             $this->browser->executeScript(
-                '(document.querySelector("[aria-label=\'Pull Chicken, whole: done\']") ?? document.querySelector("[role=alert] .push-ember"))?.click()',
+                '(document.querySelector("[aria-label=\'Pull Chicken, whole: done\']")
+                    ?? [...document.querySelectorAll("button")].find((one) => /Yes, it is off|It is off already/.test(one.textContent)))?.click()',
             );
 
             return false;

@@ -223,6 +223,34 @@ abstract class BrowserTest extends TestCase
         $this->act($name, fn (RemoteWebElement $element) => $element->click());
     }
 
+    /** Takes a dish off as a cook does: past the question where nobody read it at its number. */
+    public function takesOff(): void
+    {
+        $this->until(fn (): bool => $this->shows('Pulled now') || $this->shows('It is off already'), 'It can be taken off.');
+        if ($this->shows('Pulled now')) {
+            $this->press('Pulled now');
+
+            return;
+        }
+        $this->press('It is off already');
+        $this->press('Yes, it is off');
+    }
+
+    /** Types a reading and logs it, though it looks odd. */
+    public function reads(string $figure): void
+    {
+        $this->press('Take a reading');
+        foreach (str_split($figure) as $digit) {
+            $this->press($digit);
+        }
+        $this->press('Log it');
+        $this->until(fn (): bool => $this->shows('is right') || ! $this->shows('Log it'), 'It is logged, or asked about.');
+        if ($this->shows('is right')) {
+            $this->press("$figure °C is right");
+        }
+        $this->seesNot('Log it');
+    }
+
     /** Puts text into the field of that label, in place of what was there. */
     public function type(string $label, string $text): void
     {

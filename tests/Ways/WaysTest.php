@@ -55,15 +55,14 @@ it('goes whole from an empty ticket to the debrief', function (string $way, int 
     $this->press("$dish on: done");
     $this->sees('✓');
     $this->press('Live');
-    $this->press('Take a reading');
-    $this->press('1');
-    $this->press('8');
-    $this->press('Log it');
+    // Until it reads its number no line says that it comes off.
+    $this->seesNot("Pull $dish");
+    $this->reads('18');
     $this->sees('18°');
     expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
 
     $this->press('Table');
-    $this->press('Pulled now');
+    $this->takesOff();
     // Whatever it read, it is said: rested, or off too soon and back on the heat.
     $this->until(fn (): bool => $this->shows('Rests for') || $this->shows('It is back on'), 'It rests, or goes back.');
     $this->press('Carved');

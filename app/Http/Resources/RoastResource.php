@@ -157,7 +157,7 @@ final class RoastResource extends JsonResource
                     PlanResource::spread($live->cookMinutes, 3),
                 ),
                 'cook_minutes' => PlanResource::spread($live->cookMinutes),
-                'pull_c' => round($live->pullC, 1),
+                'pull_c' => round($live->pullC, 3),
                 'core_now_c' => PlanResource::spread($live->coreNowC),
                 'core_ahead' => $this->ahead($live, $on),
                 'read' => $live->belief->newest === null
@@ -171,7 +171,7 @@ final class RoastResource extends JsonResource
                 'disagrees' => $live->belief->disagrees(),
                 'gets_there' => $live->getsThere,
                 'safe_at_carving' => $live->atCarving->safe,
-                'end_c' => $live->cue === null ? null : round($live->cue->endC, 1),
+                'end_c' => $live->cue === null ? null : round($live->cue->endC, 3),
                 'probe_map' => $this->probeMap($dish, $live, $on),
                 'advice' => $live->advice === null
                     ? null
@@ -179,7 +179,7 @@ final class RoastResource extends JsonResource
                         'act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why,
                         'minutes' => $live->advice->minutes,
                     ],
-                'peak_c' => round($live->peakC, 1),
+                'peak_c' => round($live->peakC, 3),
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
                 'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere
                     ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes)))

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import { Wrong } from '../ui/Failure';
 import { createPortal } from 'react-dom';
@@ -88,7 +89,11 @@ function Ringing({ roast, memory }: { roast: Roast; memory: Watch }) {
     <div
       role="alert"
       aria-label={first.title}
-      className="no-print fixed inset-x-0 bottom-0 z-50 border-t-[4px] border-ember bg-paper px-4 pt-3 pb-[max(1rem,env(safe-area-inset-bottom))] shadow-[0_-8px_28px_rgb(0_0_0/0.22)]"
+      className={clsx(
+        'no-print fixed inset-x-0 z-50 border-ember bg-paper px-4 pt-3 shadow-[0_-8px_28px_rgb(0_0_0/0.22)]',
+        // A sheet rises from below: what lies above it comes from the top, and leaves its fields free.
+        top === null ? 'bottom-0 border-t-[4px] pb-[max(1rem,env(safe-area-inset-bottom))]' : 'top-0 border-b-[4px] pb-3',
+      )}
     >
       <div className="mx-auto grid max-w-[1320px] gap-3 md:grid-cols-[minmax(0,1fr)_auto] md:items-end">
         <div>

@@ -18,12 +18,15 @@ export function EndUnread({
   now,
   log,
   large = false,
+  pulls = false,
 }: {
   roast: Roast;
   entry: Entry;
   now: number;
   log: Pick<ReturnType<typeof useLogging>, 'act'>;
   large?: boolean;
+  /** whether it comes off the heat, whatever step it is on */
+  pulls?: boolean;
 }) {
   const format = useUnits();
   const [asks, setAsks] = useState(false);
@@ -31,7 +34,7 @@ export function EndUnread({
   const dish = roast.plan.dishes[index];
   if (dish === undefined || !isRead(entry)) return null;
   const stage = Number(entry.parts[0] ?? 0);
-  const isLast = stage === dish.stages.length - 1;
+  const isLast = pulls || stage === dish.stages.length - 1;
   const end = () => {
     log.act.mutate(isLast ? { kind: 'pulled', dish: index } : { kind: 'stage', dish: index, stage: stage + 1 });
     setAsks(false);

@@ -145,7 +145,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
               Take a reading
             </button>
           )}
-          {dish.status === 'on' && unread !== undefined && <EndUnread roast={roast} entry={unread} now={now} log={log} large />}
+          {dish.status === 'on' && unread !== undefined && <EndUnread roast={roast} entry={unread} now={now} log={log} large pulls />}
           {dish.status === 'on' && unread === undefined && (
             <button type="button" className="push push-ember min-h-14 px-6 text-lg" onClick={() => did('pulled')}>
               {isNow(when) ? 'Pulled now' : 'Pulled then'}
