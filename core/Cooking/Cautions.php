@@ -65,7 +65,7 @@ final class Cautions
             self::warmRefrigerator($dish),
             self::belowSafeMinimum($dish, $slow, 'slow'),
             self::coolCooker($dish),
-            self::coolForLong($dish, $coolMinutes),
+            $danger->outLimitS() === null ? self::coolForLong($dish, $coolMinutes) : null,
             $dish->isBuried() ? self::bedTooSmall($dish, $unreachedC) : self::slowEndUnreached($unreachedC),
             self::notTenderYet($dish, $tenderShare),
             self::fatStillToRun($dish),

@@ -94,8 +94,10 @@ final class Coast
                 continue;
             }
             $from = $stageStartsS[$i];
-            $excess = $trace->coreAt($to) - min($trace->coreAt($to), $trace->coreAt($from) + $climbK);
-            $trace = $trace->cappedBetween($from, $to, $trace->coreAt($from) + $climbK);
+            // It climbs by what it brings along; towards the room that it lies in it warms besides.
+            $mostC = max($trace->coreAt($from) + $climbK, $stage->cookerC);
+            $excess = $trace->coreAt($to) - min($trace->coreAt($to), $mostC);
+            $trace = $trace->cappedBetween($from, $to, $mostC);
             if ($excess > 0.0 && $dish->lastStage()->end->isTimed()) {
                 $trace = $trace->loweredBetween($to, INF, $excess);
             }

@@ -62,7 +62,7 @@ final readonly class DangerHistory
         }
 
         /** @var non-empty-list<array{float, float, float}> $moments */
-        return FoodHistory::of($moments, $this->offS, $this->chain->rawHours);
+        return FoodHistory::of($moments, $this->offS, $this->chain->rawHours, $this->course->nowS > 0.0 && $untilS <= $this->course->nowS + 1.0);
     }
 
     /** @param  list<array{float, float}>  $sinksS */
@@ -84,7 +84,7 @@ final readonly class DangerHistory
     private function looks(float $untilS, array $sinksS): array
     {
         $every = min(self::LEAST_OFTEN_S, max(self::MOST_OFTEN_S, $untilS / self::LOOKS));
-        $looks = [...range(0.0, max(1.0, $untilS), $every), $untilS, ...$this->stageStartsS, $this->offS ?? 0.0, $this->chain->keptHotFromS ?? 0.0];
+        $looks = [...range(0.0, max($every, $untilS), $every), $untilS, ...$this->stageStartsS, $this->offS ?? 0.0, $this->chain->keptHotFromS ?? 0.0];
         foreach ($this->course->offs as [$off, $for]) {
             array_push($looks, $off, $off + $for);
         }

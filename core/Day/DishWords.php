@@ -78,6 +78,7 @@ final class DishWords
         return new Task(Message::of('sheet.read', dish: $dish->name), match (true) {
             $stage->end === StageEnd::Tender => Message::of('sheet.read_near_then_a_fork', near: $near),
             isset($dish->stages[$cue->stage + 1]) => Message::of('sheet.read_near_then_on', near: $near, end: Quantity::celsius($cue->endC)),
+            $cue->endC - $cue->nearC < 0.5 => Message::of('sheet.read_now', end: Quantity::celsius($cue->endC)),
             default => Message::of('sheet.read_near', near: $near, end: Quantity::celsius($cue->endC)),
         });
     }

@@ -230,9 +230,16 @@ final class Advising
      * What was too long in the danger zone is not made good by cooking it on.
      *
      * @param  Advice|null  $said  what is asked for otherwise
+     * @param  DangerAccount  $danger  until now
+     * @param  DangerAccount  $ahead  as it is likely to go on
      */
-    public static function unlessDangerous(?Advice $said, DangerAccount $danger, Course $course, Belief $belief): ?Advice
-    {
+    public static function unlessDangerous(
+        ?Advice $said,
+        DangerAccount $danger,
+        DangerAccount $ahead,
+        Course $course,
+        Belief $belief,
+    ): ?Advice {
         $fatal = $course->carvedS !== null ? null : $danger->fatalBy($course->nowS);
         if ($fatal !== null) {
             return self::isKnown($fatal, $course, $belief)
@@ -241,7 +248,7 @@ final class Advising
                     Message::of('advice.nothing_was_read'), $fatal->fact,
                 ));
         }
-        $passedS = $danger->outAfterS($course->nowS);
+        $passedS = $ahead->outAfterS($course->nowS);
         if ($said?->act !== AdviceAct::BackOn || $passedS === null) {
             return $said;
         }

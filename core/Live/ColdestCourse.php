@@ -21,6 +21,9 @@ final readonly class ColdestCourse
     /** What went back on sinks on for so long until the heat reaches its middle, s. Common practice. */
     private const SINKS_ON_S = 1800.0;
 
+    /** No core climbs so far above the readings before and after it, K. Common practice. */
+    private const SPIKE_K = 8.0;
+
     /** What such a reading says of its own place is believed. */
     private const BELIEVED = [Verdict::Counts, Verdict::LessAColder, Verdict::NotTheColdest, Verdict::SankSince];
 
@@ -48,7 +51,26 @@ final readonly class ColdestCourse
         $points = array_map(fn (Reading $one): array => [$one->seconds, $one->celsius], [...$sifted->counting, ...$sank]);
         usort($points, fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return new self(self::through([[0.0, $startC], ...$points], $believed), $sinks);
+        return new self(self::through(self::withoutSpikes([[0.0, $startC], ...$points]), $believed), $sinks);
+    }
+
+    /**
+     * One reading far above both its neighbours is the oven's, the bone's or a slip of the thumb: nothing is taken for cooked by it.
+     *
+     * @param  non-empty-list<array{float, float}>  $points  rising
+     * @return non-empty-list<array{float, float}>
+     */
+    private static function withoutSpikes(array $points): array
+    {
+        $kept = [$points[0]];
+        for ($i = 1, $last = count($points) - 1; $i <= $last; $i++) {
+            $isSpike = $i < $last && $points[$i][1] > max($kept[count($kept) - 1][1], $points[$i + 1][1]) + self::SPIKE_K;
+            if (! $isSpike) {
+                $kept[] = $points[$i];
+            }
+        }
+
+        return $kept;
     }
 
     /**

@@ -78,7 +78,9 @@ final readonly class Cueing
             default => CueState::ReadFirst,
         };
 
-        return new StepCue($number, $state, $readS / 60.0, min($endC, $trace->coreAt($readS)), $endC);
+        $isNow = $state === CueState::OutOfReach;
+
+        return new StepCue($number, $state, ($isNow ? $this->course->nowS : $readS) / 60.0, min($endC, $trace->coreAt($readS)), $endC);
     }
 
     /** Core at which a step ends; of a last step by the clock the safe minimum, where the clock would end it short of that. */

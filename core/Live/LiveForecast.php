@@ -66,7 +66,8 @@ final readonly class LiveForecast
      * @param  Trace  $trace  of the cook and its rest as they are believed, through what was read
      * @param  AtCarving  $atCarving  once it was pulled: the core at the knife, by its low end where it was not read
      * @param  list<Caution>  $cautions  of what has happened; a safe minimum is the plan's to speak of before the pull
-     * @param  DangerAccount  $danger  from out of the refrigerator to the knife, as lived and as it is likely to go on
+     * @param  DangerAccount  $danger  from out of the refrigerator until now, or to the knife
+     * @param  float|null  $outLimitS  when its time out of the refrigerator is over as it is likely to go on; null where that is not in sight
      * @param  Advice|null  $advice  what the core asks for now
      * @param  bool  $getsThere  whether the likely cook comes to its pull at the heat that it has; the hours mean nothing where it does not
      * @param  StepCue|null  $cue  whether the step that is under way may end; null where the clock decides that
@@ -88,6 +89,7 @@ final readonly class LiveForecast
         public AtCarving $atCarving,
         public array $cautions,
         public DangerAccount $danger,
+        public ?float $outLimitS,
         public ?Advice $advice,
         public bool $getsThere,
         public ?StepCue $cue,
@@ -146,11 +148,11 @@ final readonly class LiveForecast
         };
         $coldest = ColdestCourse::of($trace, $readings, $sifted, $course, $dish->startC);
         $chain = $course->chain ?? ColdChain::asPlanned($dish, 0.0);
-        $danger = DangerAccount::of(
-            $dish->hazard(),
-            (new DangerHistory($dish, $course, $chain, $airC, $starts, $course->pulledS ?? ($getsThere ? $offS : null)))
-                ->along($coldest->trace, max($coldest->trace->endS(), ($course->carvedS ?? $course->nowS) + self::OUT_AHEAD_S), $coldest->sinksS),
-        );
+        $history = new DangerHistory($dish, $course, $chain, $airC, $starts, $course->pulledS ?? ($getsThere ? $offS : null));
+        $pastS = min($course->nowS, $course->carvedS ?? INF);
+        $danger = DangerAccount::of($dish->hazard(), $history->along($coldest->trace, $pastS, $coldest->sinksS));
+        $aheadS = max($coldest->trace->endS(), ($course->carvedS ?? $course->nowS) + self::OUT_AHEAD_S);
+        $ahead = DangerAccount::of($dish->hazard(), $history->along($coldest->trace, $aheadS, $coldest->sinksS));
         $cueing = new Cueing($dish, $course, $belief, $pullC, ProbeMap::isDecided($readings, $verdicts, $course->nowS));
         $advice = Advising::unlessDangerous(
             Advising::of(
@@ -169,6 +171,7 @@ final readonly class LiveForecast
                 $tells,
             ),
             $danger,
+            $ahead,
             $course,
             $belief,
         );
@@ -176,7 +179,7 @@ final readonly class LiveForecast
         $caution = $course->pulledS === null || $advice?->act === AdviceAct::Discard
             ? null
             : Cautions::belowSafeMinimum($dish, $atCarving, $course->carvedS === null ? 'live' : 'carved');
-        $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->by(min($course->nowS, $course->carvedS ?? INF)));
+        $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->breaches);
 
         return new self(
             $cookMinutes,
@@ -195,6 +198,7 @@ final readonly class LiveForecast
             $atCarving,
             $caution === null ? $cautions : [...$cautions, $caution],
             $danger,
+            $ahead->outLimitS(),
             $advice,
             $getsThere,
             $cueing->cue($trace, $starts, $offS, $getsThere),

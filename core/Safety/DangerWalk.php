@@ -133,6 +133,7 @@ final class DangerWalk
         if ($this->outPassedS !== null) {
             $this->breaks(DangerRule::OutOfRefrigeration, $this->outPassedS, Message::of(
                 $this->isServed ? 'danger.out_once_served' : 'danger.out_of_refrigeration',
+                tense: $this->history->isPast ? 'past' : 'planned',
                 out: Quantity::duration($this->outMinutes),
                 allowed: Quantity::duration($this->outAllowedMinutes),
                 hot: Quantity::celsius(Clocks::HOT_C),
@@ -238,6 +239,7 @@ final class DangerWalk
         if ($this->comeUpPassedS !== null) {
             $this->breaks(DangerRule::ComeUp, $this->comeUpPassedS, Message::of(
                 'danger.come_up',
+                tense: $this->history->isPast ? 'past' : 'planned',
                 out: Quantity::duration($this->comeUpMinutes),
                 allowed: Quantity::duration(Clocks::COME_UP_MINUTES),
                 cold: Quantity::celsius(Clocks::COME_UP_FROM_C),

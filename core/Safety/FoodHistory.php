@@ -17,6 +17,7 @@ final readonly class FoodHistory
      * @param  list<FoodPlace>  $places  as many
      * @param  float|null  $offS  when it left its last heat; null where that was not yet
      * @param  float  $rawHours  in the refrigerator, thawed and raw, before all that
+     * @param  bool  $isPast  whether all of it has happened; else it is planned
      */
     private function __construct(
         public array $seconds,
@@ -25,6 +26,7 @@ final readonly class FoodHistory
         public array $places,
         public ?float $offS,
         public float $rawHours,
+        public bool $isPast,
     ) {
     }
 
@@ -32,8 +34,9 @@ final readonly class FoodHistory
      * @param  non-empty-list<array{float, float, float}>  $moments  seconds, core °C and air °C from then on, in order of time
      * @param  float|null  $offS  when it left its last heat; null where that was not yet
      * @param  float  $rawHours  in the refrigerator, thawed and raw, before it was taken out; 0 or more
+     * @param  bool  $isPast  whether all of it has happened; else it is planned
      */
-    public static function of(array $moments, ?float $offS, float $rawHours = 0.0): self
+    public static function of(array $moments, ?float $offS, float $rawHours = 0.0, bool $isPast = false): self
     {
         return new self(
             array_column($moments, 0),
@@ -42,6 +45,7 @@ final readonly class FoodHistory
             array_map(fn (array $moment): FoodPlace => FoodPlace::at($moment[2]), $moments),
             $offS,
             $rawHours,
+            $isPast,
         );
     }
 }

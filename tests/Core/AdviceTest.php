@@ -69,8 +69,8 @@ it('says what to do while it is on', function (array $asked, ?float $coreC, ?str
     'half way, as planned' => [RACK_ON_A_KETTLE, 35.0, null],
     'the rack at its pull' => [RACK_ON_A_KETTLE, 61.5, 'take_off'],
     'the bird a little short of its number' => [A_BIRD, 72.0, null],
-    'the bird at its number' => [A_BIRD, 77.0, 'take_off'],
-    'the bird that has not quite read it' => [A_BIRD, 76.2, 'read'],
+    // A minute ago it read half a degree less.
+    'the bird that has not quite read it' => [A_BIRD, 76.0, 'read'],
     'the rib, rare' => [RARE_RIB, 48.0, 'take_off'],
     'the shoulder where it should pull apart' => [A_SHOULDER, null, 'read'],
     'the shoulder half way' => [A_SHOULDER, 60.0, null],

@@ -16,7 +16,7 @@ uses(HttpTest::class);
 // One figure has one home and one rounding: what the ticket, fire, sheet, live view, table, calendar and second hands show of one roast is
 // held against each other, as a cook reads it: whole degrees, whole seconds of a hand, minutes of the clock.
 
-/** @return list<array<string, mixed>> values of that unit in a message, at any depth, rounded as they are read */
+/** @return list<int> values of that unit in a message, at any depth, rounded as they are read */
 function figuresIn(mixed $message, string $unit): array
 {
     $found = [];
@@ -69,8 +69,11 @@ function disagreements(array $plan): array
             $same("d$i likely core at the hour", $dish['peak_c'] < $dish['pull_c'] ? 1 : 0, 0);
         }
     }
+    $laid = [];
     foreach ($plan['fires'] as $fire) {
-        $lay = $sheet['d'.$fire['dish'].'.preheat'] ?? null;
+        // Only a dish's first fire is laid by this line: a later one is laid by a line of its own.
+        $lay = isset($laid[$fire['dish']]) ? null : ($sheet['d'.$fire['dish'].'.preheat'] ?? null);
+        $laid[$fire['dish']] = true;
         if ($fire['hand_s'] !== null) {
             $same('hand of a fire and of its step', (int) round($fire['hand_s']), (int) round($fire['steps'][0]['hand_s']['target']));
             $same('hand of a fire and of its line', figuresIn($lay['title'] ?? null, 's')[0] ?? null, (int) round($fire['hand_s']));

@@ -184,7 +184,7 @@ final class RoastResource extends JsonResource
                 'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere
                     ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes)))
                     : null,
-                'out_until' => ($out = $live->danger->outLimitS()) === null ? null : $time($on->addSeconds((int) round($out))),
+                'out_until' => ($out = $live->outLimitS) === null ? null : $time($on->addSeconds((int) round($out))),
                 'read_limits' => self::readLimits($day->plan->roast->dishes[$dish]),
                 'counted' => count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict->isCounted())),
                 'heat_factor' => round($live->guess->reached(60.0 * $live->cookMinutes->likely), 3),

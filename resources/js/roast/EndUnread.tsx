@@ -1,4 +1,3 @@
-import clsx from 'clsx';
 import { useState } from 'react';
 import type { Entry, FollowedDish, Roast } from '../api/types';
 import { at, duration } from '../units/time';
@@ -45,7 +44,7 @@ export function EndUnread({
     return (
       <button
         type="button"
-        className={clsx('push', large && 'min-h-14')}
+        className={large ? 'push min-h-14' : 'text-push min-h-11'}
         disabled={log.act.isPending}
         onClick={() => (question === null ? end() : setAsks(true))}
       >

@@ -44,7 +44,9 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   const pullC = live?.pull_c ?? dish.pull_c;
   const [least, most] = [dish.feeds.least, dish.feeds.most];
   const now = useNow(60_000);
-  const prepared = plan.run_sheet.filter((entry) => entry.dish === index && entry.act === 'prepare' && entry.latest !== null && at(entry.at) < on);
+  const prepared = plan.run_sheet.filter(
+    (entry) => entry.dish === index && entry.act === 'prepare' && entry.latest !== null && at(entry.at) < on,
+  );
   return (
     <>
       <div className="opens flex flex-wrap gap-x-10 gap-y-4">

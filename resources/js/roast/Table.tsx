@@ -14,7 +14,7 @@ import { Why } from '../ui/Why';
 import { Said } from '../words/Said';
 import { at, countdown, duration } from '../units/time';
 import { useUnits, useClock } from '../units/units';
-import { entryAt, isNoMeal, isRead, mainDish, marksOf, offAt } from './acts';
+import { cautionsOf, entryAt, isNoMeal, isRead, mainDish, marksOf, offAt } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { EndUnread } from './EndUnread';
 import { climbOf } from './live/climb';
@@ -117,7 +117,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
           )}
         </div>
         <CoreAdvice dish={dish} onBack={backOn(index, log)} />
-        <Warnings of={dish.live?.warnings ?? []} />
+        <Warnings of={cautionsOf(dish)} />
         {dish.pictures !== undefined && (
           <div className="mt-4 h-[320px]">
             <CoreCurve
@@ -165,14 +165,16 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
         <ReadingSheet roast={roast} index={index} log={log} at={reads ? USUAL : null} onClose={() => setReads(false)} />
       </section>
       <section aria-label="Carve and keep">
-        <div className="opens">
-          <h2 className="text-lg">Carve</h2>
-          <p className="mt-1">{cut?.carve ?? ''}</p>
-          <p className="mt-2 text-soft">
-            {dish.rest_minutes > 0 && `${duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. `}A fresh board
-            and knife, not the ones the raw food lay on.
-          </p>
-        </div>
+        {dish.live?.advice?.act !== 'discard' && (
+          <div className="opens">
+            <h2 className="text-lg">Carve</h2>
+            <p className="mt-1">{cut?.carve ?? ''}</p>
+            <p className="mt-2 text-soft">
+              {dish.rest_minutes > 0 && `${duration(dish.rest_minutes)} of rest at least, on a clean board, loosely covered. `}A fresh board
+              and knife, not the ones the raw food lay on.
+            </p>
+          </div>
+        )}
         <div className="opens mt-6">
           <h2 className="text-lg">Keep</h2>
           <dl className="mt-1">

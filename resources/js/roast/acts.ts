@@ -27,6 +27,10 @@ export function toDo(plan: Plan): Entry[] {
 /** Whether a dish is not for the knife: it came off too soon and goes back, or lay there too long. */
 export const isNoMeal = (dish: FollowedDish | undefined): boolean => ['back_on', 'discard'].includes(dish?.live?.advice?.act ?? '');
 
+/** Cautions of the cook so far; what the advice says already is not said twice. */
+export const cautionsOf = (dish: FollowedDish) =>
+  (dish.live?.warnings ?? []).filter((warning) => !(warning.fatal && dish.live?.advice?.act === 'discard'));
+
 /** Whether this is the knife for such a dish. */
 export const isNotCarved = (entry: Entry, dishes: readonly FollowedDish[]): boolean =>
   entry.act === 'carve' && entry.dish !== null && isNoMeal(dishes[entry.dish]);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Wrong } from '../../ui/Failure';
 import { Link } from 'react-router';
-import type { Entry, EventKind, FollowedDish, Roast, Turned } from '../../api/types';
+import type { Entry, EventKind, Roast, Turned } from '../../api/types';
 import { HeatSection } from '../../charts/HeatSection';
 import { useKeys } from '../../ui/useKeys';
 import { useNow } from '../../ui/useNow';
@@ -11,7 +11,7 @@ import { isNow, momentOf, NOW, When, type Moment } from '../../ui/When';
 import { Said, useSay } from '../../words/Said';
 import { at, countdown, duration } from '../../units/time';
 import { useClock } from '../../units/units';
-import { choreFor, eventFor, isNotCarved, isRead, lateMinutes, mainDish, toDo } from '../acts';
+import { cautionsOf, choreFor, eventFor, isNotCarved, isRead, lateMinutes, mainDish, toDo } from '../acts';
 import { AlarmSwitch } from '../../alarms/AlarmSwitch';
 import { Probes } from '../../devices/Probes';
 import { DishSwitch } from '../DishSwitch';
@@ -168,7 +168,7 @@ export function Live({ roast }: { roast: Roast }) {
           <Figures roast={roast} dish={dish} index={index} now={now} />
           {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
           <CoreAdvice dish={dish} onBack={backOn(index, log)} />
-          <Warnings of={cautions(dish)} />
+          <Warnings of={cautionsOf(dish)} />
           <Outside roast={roast} now={now} />
         </section>
         {tended.length > 0 && (
@@ -246,10 +246,6 @@ export function Live({ roast }: { roast: Roast }) {
     </>
   );
 }
-
-/** Cautions of the cook so far; what the advice says already is not said twice. */
-const cautions = (dish: FollowedDish) =>
-  (dish.live?.warnings ?? []).filter((warning) => !(warning.fatal && dish.live?.advice?.act === 'discard'));
 
 const whenWords = (when: Moment): string => ('ago' in when ? `${when.ago} min ago` : `at ${when.at.slice(11)}`);
 
