@@ -43,7 +43,7 @@ final readonly class Forecast
      * @param  Spread  $cookMinutes  from on to the pull; a buried pot is planned by its slow end alone
      * @param  list<float>  $stageStartMinutes  likely
      * @param  float  $pullC  core at which it comes off
-     * @param  float  $peakC  highest core, in the rest, as far as it is counted on
+     * @param  float  $peakC  highest core from the pull on, as far as it is counted on; of a buried pot the likely one, far above its `pullC`
      * @param  float  $peakMinutes  when, likely
      * @param  float  $under60Minutes  when the resting core is below 60 °C: at the pull where it never comes to that, INF when it has not
      *     been followed so far
@@ -133,7 +133,7 @@ final readonly class Forecast
             $spread,
             array_map(fn (float $s): float => $s / 60.0, $cook->stageStartsS),
             $pulledC,
-            $patience === null ? max($peak->celsius, $pulledC) : $pulledC,
+            max($peak->celsius, $pulledC),
             $peak->seconds / 60.0,
             Coast::underS($trace, $likely, Clocks::HOT_C) / 60.0,
             min(

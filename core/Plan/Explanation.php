@@ -98,9 +98,11 @@ final class Explanation
                 Input::of('counted_on', Quantity::kelvin(max(0.0, $credit), 1)),
                 Input::of('rest', self::minutes($dish->leastRestMinutes())),
             ], Carryover::source()),
-            new Working('peak_c', $carryover->climbK <= 0.0
-                ? Message::of('why.no_climb_off_the_heat')
-                : Message::of('why.the_same_heat_followed', climb: Quantity::kelvin($carryover->climbK)),
+            new Working('peak_c', match (true) {
+                $dish->isBuried() => Message::of('why.a_likely_pot_at_its_hour'),
+                $carryover->climbK <= 0.0 => Message::of('why.no_climb_off_the_heat'),
+                default => Message::of('why.the_same_heat_followed', climb: Quantity::kelvin($carryover->climbK)),
+            },
                 [
                     Input::of('pulled_at', Quantity::celsius($forecast->pullC, 1)),
                     Input::of(

@@ -76,7 +76,7 @@ final class Judge
         if ($doubtful && $dish->isBuried() && $credit > 0.01) {
             $harms[] = 'credits a climb to what nobody sees';
         }
-        if ($forecast->peakC - $forecast->pullC > self::MOST_CREDIT_K + 0.01) {
+        if (! $dish->isBuried() && $forecast->peakC - $forecast->pullC > self::MOST_CREDIT_K + 0.01) {
             $harms[] = sprintf('shows a climb of %.1f K', $forecast->peakC - $forecast->pullC);
         }
         $said = array_column($shown['warnings'], 'id');

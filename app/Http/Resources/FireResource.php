@@ -124,7 +124,7 @@ final class FireResource
                 ? Message::of('fire.coals_under_beside_and_above')
                 : $fire->stove->curve->mechanism->inWords($step->settings),
             'steady_c' => PlanResource::spread($step->steadyC),
-            'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : round($fire->closeInC(), 1),
+            'wide_until_c' => $step !== $fire->steps[0] || $fire->closeInC() === null ? null : PlanResource::celsius($fire->closeInC()),
             'hand_s' => $fire->stove->equipment->isOpen() ? [
                 'target' => self::seconds($step->targetC),
                 'least' => self::seconds($step->steadyC->high),

@@ -16,6 +16,7 @@ use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Input;
 use Diatherm\Measure\Message;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
 use Diatherm\Plan\PlaceClash;
@@ -147,6 +148,12 @@ final class PlanResource extends JsonResource
         return $time->format(\DateTimeInterface::ATOM);
     }
 
+    /** A temperature, rounded as a sentence's quantities are, so that the screen rounds both to the same degree. */
+    public static function celsius(float $celsius): ?float
+    {
+        return Quantity::celsius($celsius)->jsonSerialize()['value'];
+    }
+
     /** @return array{low: float, likely: float, high: float} */
     public static function spread(Spread $spread, int $digits = 1): array
     {
@@ -237,8 +244,8 @@ final class PlanResource extends JsonResource
                 'words' => $forecast->rule->words(),
                 'fails' => $forecast->rule->fails(),
             ],
-            'pull_c' => round($forecast->pullC, 3),
-            'peak_c' => round($forecast->peakC, 3),
+            'pull_c' => self::celsius($forecast->pullC),
+            'peak_c' => self::celsius($forecast->peakC),
             'credit_k' => round(max(0.0, $dish->targetC - $forecast->pullC), 1),
             'hot_minutes' => is_finite($forecast->hotMinutes) ? round($forecast->hotMinutes, 1) : null,
             'peak_minutes' => round($forecast->peakMinutes, 1),
@@ -270,7 +277,7 @@ final class PlanResource extends JsonResource
                 'mass_kg' => round($part->massKg, 2),
                 'half_thickness_cm' => round(100.0 * $part->halfThicknessM, 1),
                 'minutes_to_target' => $part->minutesToTarget === null ? null : round($part->minutesToTarget),
-                'at_pull_c' => round($part->atPullC, 1),
+                'at_pull_c' => self::celsius($part->atPullC),
                 'decides' => $part->decides,
                 'from' => $part->part->from,
                 'to' => $part->part->to,

@@ -146,7 +146,7 @@ final class RoastResource extends JsonResource
             'status' => $day->dishStatus($dish),
             'cooker_sense_c' => ($sense = $day->diary->sense($dish, CarbonImmutable::now())) === null
                 ? null
-                : ['low' => round($sense->lowC, 1), 'high' => round($sense->highC, 1)],
+                : ['low' => PlanResource::celsius($sense->lowC), 'high' => PlanResource::celsius($sense->highC)],
             'on_at' => $time($on),
             'pulled_at' => $time($day->diary->pulledAt($dish)),
             'trail' => $day->diary->pulledAt($dish) === null ? null : Trail::of($day, $dish),
@@ -157,7 +157,7 @@ final class RoastResource extends JsonResource
                     PlanResource::spread($live->cookMinutes, 3),
                 ),
                 'cook_minutes' => PlanResource::spread($live->cookMinutes),
-                'pull_c' => round($live->pullC, 3),
+                'pull_c' => PlanResource::celsius($live->pullC),
                 'core_now_c' => PlanResource::spread($live->coreNowC),
                 'core_ahead' => $this->ahead($live, $on),
                 'read' => $live->belief->newest === null
@@ -171,7 +171,7 @@ final class RoastResource extends JsonResource
                 'disagrees' => $live->belief->disagrees(),
                 'gets_there' => $live->getsThere,
                 'safe_at_carving' => $live->atCarving->safe,
-                'end_c' => $live->cue === null ? null : round($live->cue->endC, 3),
+                'end_c' => $live->cue === null ? null : PlanResource::celsius($live->cue->endC),
                 'probe_map' => $this->probeMap($dish, $live, $on),
                 'advice' => $live->advice === null
                     ? null
@@ -179,7 +179,7 @@ final class RoastResource extends JsonResource
                         'act' => $live->advice->act, 'words' => $live->advice->words, 'why' => $live->advice->why,
                         'minutes' => $live->advice->minutes,
                     ],
-                'peak_c' => round($live->peakC, 3),
+                'peak_c' => PlanResource::celsius($live->peakC),
                 'peak_at' => $time($on->addSeconds((int) round(60.0 * $live->peakMinutes))),
                 'under_60_at' => is_finite($live->under60Minutes) && $live->getsThere
                     ? $time($on->addSeconds((int) round(60.0 * $live->under60Minutes)))

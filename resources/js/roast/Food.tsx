@@ -9,7 +9,7 @@ import { Warnings } from '../ui/Warnings';
 import { Why } from '../ui/Why';
 import { at, duration } from '../units/time';
 import { heatOf, useUnits, useClock } from '../units/units';
-import { entryAt } from './acts';
+import { entryAt, isBuried } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { Mixes } from './Mixes';
 import { noHour } from './live/coreNow';
@@ -65,7 +65,7 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           </Why>
         </Answer>
         <Answer
-          label="Pull at"
+          label={isBuried(dish) ? 'Has to read' : 'Pull at'}
           tone="ember"
           remark={stuck ? noHour(live) : cook.low === cook.high ? time(cook.likely) : `${time(cook.low)} to ${time(cook.high)}`}
         >
@@ -73,7 +73,11 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             {format.degrees(pullC)}
           </Why>
         </Answer>
-        <Answer label={dish.credit_k > 0.4 ? 'Coasts to' : 'Stays at'} tone="water" remark={dish.doneness.toLowerCase()}>
+        <Answer
+          label={isBuried(dish) ? 'Likely' : dish.credit_k > 0.4 ? 'Coasts to' : 'Stays at'}
+          tone="water"
+          remark={dish.doneness.toLowerCase()}
+        >
           <Why of={live === null ? 'peak_c' : 'live.peak_c'} workings={workings}>
             {format.degrees(live?.peak_c ?? dish.peak_c)}
           </Why>

@@ -14,7 +14,7 @@ import { Why } from '../ui/Why';
 import { Said } from '../words/Said';
 import { at, countdown, duration } from '../units/time';
 import { useUnits, useClock } from '../units/units';
-import { cautionsOf, entryAt, isNoMeal, isRead, mainDish, marksOf, offAt } from './acts';
+import { cautionsOf, entryAt, isBuried, isNoMeal, isRead, mainDish, marksOf, offAt } from './acts';
 import { DishSwitch } from './DishSwitch';
 import { EndUnread } from './EndUnread';
 import { climbOf } from './live/climb';
@@ -69,6 +69,7 @@ function Resting({ roast, dish, index }: { roast: Roast; dish: FollowedDish; ind
   const climb = climbOf({
     peakC: hottest,
     pullC: dish.live?.pull_c ?? dish.pull_c,
+    isBuried: isBuried(dish),
     isPast: dish.pulled_at !== null && peak < now,
   });
   const stuck = dish.live?.gets_there === false;

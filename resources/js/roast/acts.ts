@@ -1,4 +1,4 @@
-import type { Entry, EventKind, FileDish, FollowedDish, Plan, Roast, RoastSummary } from '../api/types';
+import type { Entry, EventKind, FileDish, FollowedDish, Plan, PlannedDish, Roast, RoastSummary } from '../api/types';
 import { at } from '../units/time';
 
 /** When a dish's act is due, ms. */
@@ -8,6 +8,9 @@ export function entryAt(plan: Plan, dish: number, act: Entry['act']): number | n
 }
 
 /** Whether a line asks for a reading, and so is not ticked. */
+/** A pot in a hole is left for its slowest hours: what it is likely to read by then is far above what it has to read. */
+export const isBuried = (dish: PlannedDish | FollowedDish): boolean => dish.rig?.kind === 'buried_pot';
+
 export const isRead = (entry: Entry): boolean => entry.act === 'read';
 
 /** When a dish comes off, or is next read for it, ms. */

@@ -5,7 +5,7 @@ import { Hour } from '../../ui/Hour';
 import { Why } from '../../ui/Why';
 import { at, duration } from '../../units/time';
 import { useUnits, useClock } from '../../units/units';
-import { entryAt } from '../acts';
+import { entryAt, isBuried } from '../acts';
 import { climbOf } from './climb';
 import { coreNow, noHour } from './coreNow';
 
@@ -33,7 +33,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
   }
   const pulled = dish.pulled_at !== null;
   const core = coreNow(live, now);
-  const climb = climbOf({ peakC: live.peak_c, pullC: live.pull_c, isPast: pulled && at(live.peak_at) < now });
+  const climb = climbOf({ peakC: live.peak_c, pullC: live.pull_c, isBuried: isBuried(dish), isPast: pulled && at(live.peak_at) < now });
   const readAtPull = live.read !== null && dish.pulled_at !== null && at(live.read.at) >= at(dish.pulled_at) - 60_000;
   return (
     <div className="flex flex-wrap items-end gap-x-7 gap-y-3">

@@ -1,7 +1,7 @@
 const TELLING_K = 0.4;
 
-/** What a core does off the heat: whether it climbs at all, and how that is called, before its peak and after it. */
-export function climbOf({ peakC, pullC, isPast }: { peakC: number; pullC: number; isPast: boolean }) {
-  const climbs = peakC > pullC + TELLING_K;
-  return { climbs, label: isPast ? 'Got to' : climbs ? 'Climbs to' : 'Stays at' };
+/** What a core does off the heat: whether it climbs, and what that is called before its peak and after it. A buried pot is left past its number. */
+export function climbOf({ peakC, pullC, isBuried, isPast }: { peakC: number; pullC: number; isBuried: boolean; isPast: boolean }) {
+  const climbs = !isBuried && peakC > pullC + TELLING_K;
+  return { climbs, label: isPast ? 'Got to' : isBuried ? 'Likely' : climbs ? 'Climbs to' : 'Stays at' };
 }
