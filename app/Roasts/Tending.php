@@ -7,10 +7,13 @@ namespace App\Roasts;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\Settings;
 use Diatherm\Day\Act;
+use Diatherm\Live\AdviceAct;
 use Diatherm\Measure\Message;
 use Diatherm\Roast\Stage;
 use Diatherm\Tending\Correction;
+use Diatherm\Tending\DueRefuel;
 use Diatherm\Tending\FirePlan;
+use Diatherm\Tending\Objection;
 use Diatherm\Ways\Standing;
 
 /** One fire that burns now: how it stands, and the one thing worth doing to it. */
@@ -81,18 +84,34 @@ final readonly class Tending
                 $day->diary->cookerReadings($kind, fresh: true),
                 $changed,
                 self::refuelDue($day, $kind, $now),
+                self::objection($day, $fire),
             ),
         );
     }
 
-    private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?Message
+    /** Of the first dish on this fire whose readings say that it is too cool. */
+    private static function objection(Day $day, FirePlan $fire): ?Objection
+    {
+        foreach ($fire->use->dishes as $dish) {
+            $advice = ($day->live[$dish] ?? null)?->advice;
+            if ($advice !== null && in_array($advice->act, [AdviceAct::ReadCooker, AdviceAct::Hotter], true)) {
+                return new Objection($advice->words, $advice->why);
+            }
+        }
+
+        return null;
+    }
+
+    private static function refuelDue(Day $day, string $kind, CarbonImmutable $now): ?DueRefuel
     {
         foreach ($day->plan->runSheet->entries as $entry) {
             if ($entry->act === Act::Fire && ! $entry->done && $entry->id->isOfFire(
                 $kind,
                 'refuel',
             ) && $entry->at <= $now->addMinutes(self::DUE_MINUTES)) {
-                return Message::of('correction.now', task: $entry->title);
+                return new DueRefuel(
+                    Message::of('correction.now', task: $entry->title), ($entry->at->getTimestamp() - $now->getTimestamp()) / 60.0,
+                );
             }
         }
 

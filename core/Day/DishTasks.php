@@ -222,7 +222,7 @@ final class DishTasks
                 $made->cameOff === CameOff::LeftOut => 'sheet.throw_away',
                 default => $dish->cut->isPerishable() ? 'sheet.carve' : 'sheet.dish_up',
             }, dish: $dish->name),
-            DishWords::carving($dish, $made->cameOff),
+            DishWords::carving($dish, $made->cameOff, $made->onAt === null ? $forecast->danger->fatalBy(INF) : null),
             // Not before it has rested, whatever else hands have to do.
             earliest: $rested,
             minutes: Timing::carveMinutes($dish),

@@ -16,6 +16,7 @@ use Diatherm\Roast\Dish;
 use Diatherm\Roast\Stage;
 use Diatherm\Roast\StageEnd;
 use Diatherm\Safety\Clocks;
+use Diatherm\Safety\DangerBreach;
 
 /** What hands do with a dish at each turn of its day, in words. */
 final class DishWords
@@ -100,10 +101,17 @@ final class DishWords
         );
     }
 
-    /** The knife; and what has to be done before it. */
-    public static function carving(Dish $dish, ?CameOff $cameOff): Message
+    /**
+     * The knife; and what has to be done before it.
+     *
+     * @param  DangerBreach|null  $planned  after which the food is not to be eaten, where the plan itself comes to one
+     */
+    public static function carving(Dish $dish, ?CameOff $cameOff, ?DangerBreach $planned = null): Message
     {
         $how = Message::of('words.text', text: $dish->cut->carve);
+        if ($planned !== null) {
+            return $planned->words();
+        }
 
         return match ($cameOff) {
             CameOff::TooSoon => Message::notes(Message::of('sheet.not_as_it_is'), $how) ?? $how,

@@ -75,7 +75,8 @@ final readonly class Correction
     /**
      * @param  list<array{float, float}>  $readings  minutes from now (none above 0) and °C, in order
      * @param  float  $changedMinutes  since the controls were last touched; INF for long ago
-     * @param  Message|null  $refuel  a refuel that is due, in words; null when none is
+     * @param  DueRefuel|null  $refuel  due now or soon; null when none is
+     * @param  Objection|null  $objection  of the meat, which outranks a reading of the cooker unless that is cold; null for none
      * @return self|null null when there is no reading to go by
      */
     public static function of(
@@ -85,7 +86,8 @@ final readonly class Correction
         Settings $settings,
         array $readings,
         float $changedMinutes = INF,
-        ?Message $refuel = null,
+        ?DueRefuel $refuel = null,
+        ?Objection $objection = null,
     ): ?self {
         $fresh = array_values(
             array_filter($readings, fn (array $one): bool => $one[0] >= -self::FRESH_MINUTES && $one[0] >= -$changedMinutes - 2.0),
@@ -134,7 +136,14 @@ final readonly class Correction
         }
         $leaves = ($band - $off * ($drift <=> 0.0)) / max(1e-9, abs($drift));
         $again = max(self::LOOK_DRIFTING, min(self::LOOK_STEADY, round($leaves)));
-        if (abs($off) <= $band && abs($coming) <= self::COMING * $band) {
+        $isHeld = abs($off) <= $band && abs($coming) <= self::COMING * $band;
+        if ($objection !== null && ($isHeld || ! $colder)) {
+            return $answer(CorrectionAct::Wait, $objection->words, $objection->why, self::LOOK_DRIFTING);
+        }
+        if ($isHeld && $refuel !== null && $refuel->minutes <= 0.0) {
+            return $answer(CorrectionAct::Fuel, $refuel->words, Message::of('correction.it_will_fall_without_it'), self::LOOK_STEADY);
+        }
+        if ($isHeld) {
             return $answer(
                 CorrectionAct::Hold,
                 Message::of('correction.leave'),
@@ -155,7 +164,7 @@ final readonly class Correction
         }
         $look = min(self::LOOK_MOST, max(self::LOOK_LEAST, round(1.5 * $pace)));
         if ($refuel !== null && $coming < 0.0) {
-            return $answer(CorrectionAct::Fuel, $refuel, Message::of('correction.it_falls_because_the_coals'), max($look, 15.0));
+            return $answer(CorrectionAct::Fuel, $refuel->words, Message::of('correction.it_falls_because_the_coals'), max($look, 15.0));
         }
 
         $heading = $level + $drift * min($pace, self::AHEAD_MINUTES);

@@ -8,6 +8,8 @@ use Diatherm\Cooker\Settings;
 use Diatherm\Cooker\Weather;
 use Diatherm\Measure\Message;
 use Diatherm\Tending\Correction;
+use Diatherm\Tending\DueRefuel;
+use Diatherm\Tending\Objection;
 
 function kettleAt(float $mm): Settings
 {
@@ -15,9 +17,15 @@ function kettleAt(float $mm): Settings
 }
 
 /** @param  list<array{float, float}>  $readings */
-function corrected(array $readings, float $mm = 6.0, float $changed = INF, ?Message $refuel = null, float $target = 135.0): ?Correction
-{
-    return Correction::of(OwnCurve::of(Equipment::of('kettle')), Weather::of(20.0), $target, kettleAt($mm), $readings, $changed, $refuel);
+function corrected(
+    array $readings,
+    float $mm = 6.0,
+    float $changed = INF,
+    ?DueRefuel $refuel = null,
+    float $target = 135.0,
+    ?Objection $objection = null,
+): ?Correction {
+    return Correction::of(OwnCurve::of(Equipment::of('kettle')), Weather::of(20.0), $target, kettleAt($mm), $readings, $changed, $refuel, $objection);
 }
 
 it('leaves a cooker alone that is near its target, and does not chase noise', function (array $readings) {
@@ -57,9 +65,9 @@ it('looks past readings from before the last change', function () {
 });
 
 it('feeds coals that are low before it opens further', function () {
-    $fed = corrected([[-20.0, 128.0], [-10.0, 121.0], [0.0, 114.0]], 6.0, INF, Message::of('words.text', text: 'Add 20 briquettes'));
+    $fed = corrected([[-20.0, 128.0], [-10.0, 121.0], [0.0, 114.0]], 6.0, INF, new DueRefuel(Message::of('words.text', text: 'Add 20 briquettes'), 6.0));
     expect($fed?->act->value)->toBe('fuel')->and(said($fed?->words))->toBe('Add 20 briquettes')
-        ->and(corrected([[-20.0, 150.0], [-10.0, 158.0], [0.0, 165.0]], 6.0, INF, Message::of('words.text', text: 'Add 20 briquettes'))?->act->value)->toBe('set');
+        ->and(corrected([[-20.0, 150.0], [-10.0, 158.0], [0.0, 165.0]], 6.0, INF, new DueRefuel(Message::of('words.text', text: 'Add 20 briquettes'), 6.0))?->act->value)->toBe('set');
 });
 
 it('never asks for more of what is full', function () {
@@ -153,3 +161,21 @@ it('speaks of an open fire by the hand, and of any other by degrees', function (
     }
     expect(said(corrected([[-20.0, 118.0], [-10.0, 116.0], [0.0, 115.0]])?->why))->toContain('°C');
 })->with([[6.0, 'hold'], [12.0, 'set'], [3.0, 'set']]);
+
+it('does not leave a cooker alone while a refuel is late or the meat says that it is too cool', function (float $readC) {
+    $steady = [[-20.0, $readC], [-10.0, $readC], [-1.0, $readC]];
+    $coals = new DueRefuel(Message::of('correction.take_coals_off_the_lid'), -4.0);
+    $meat = new Objection(Message::of('advice.it_will_not_get_there'), Message::of('advice.nothing_was_read'));
+    expect(corrected($steady, refuel: $coals)?->act->value)->toBe('fuel')
+        ->and(corrected($steady, refuel: new DueRefuel($coals->words, 8.0))?->act->value)->toBe('hold')
+        ->and(corrected($steady, objection: $meat)?->words)->toBe($meat->words);
+})->with([131.0, 135.0, 139.0]);
+
+it('closes no slot while the meat says that it is too cool, and opens one where the cooker reads cold as well', function () {
+    $meat = new Objection(Message::of('advice.it_will_not_get_there'), Message::of('advice.nothing_was_read'));
+    foreach ([150.0, 165.0, 190.0] as $hotC) {
+        expect(corrected([[-20.0, $hotC], [-1.0, $hotC]], objection: $meat)?->settings)->toBeNull();
+    }
+    $opened = corrected([[-20.0, 105.0], [-1.0, 105.0]], objection: $meat);
+    expect($opened?->act->value)->toBe('set')->and($opened?->settings?->get('intake_mm'))->toBeGreaterThan(6.0);
+});

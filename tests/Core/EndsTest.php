@@ -12,6 +12,7 @@ use Diatherm\Live\Finding;
 use Diatherm\Live\LiveForecast;
 use Diatherm\Live\Reading;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Plan\Plan;
 use Diatherm\Roast\RoastFile;
 use Diatherm\Tending\LaidFires;
 use Tests\Support\Matrix;
@@ -139,3 +140,18 @@ it('plans no hour that is a limit of the simulation', function (array $files) {
         expect($plan->cookMinutes->high)->toBeLessThan(0.95 * Cook::LONGEST_S / 60.0, $name);
     }
 })->with(fn (): array => array_map(fn (array $part): array => [$part], array_chunk(Matrix::sample(43), 12, true)));
+
+it('says on the carving line that a bird planned to lie half cooked in the room is not to be eaten', function (int $restMinutes, bool $isFatal) {
+    $plan = Plan::of(RoastFile::read([
+        'serve_at' => '2031-10-04T19:00:00+02:00', 'people' => 4, 'air_c' => 20,
+        'dishes' => [[
+            'cut' => 'chicken', 'mass_kg' => 1.8, 'start_c' => 5, 'taste' => 'done', 'stages' => [
+                ['cooker' => 'gas', 'cooker_c' => 170, 'minutes' => 25], ['cooker' => 'rest', 'minutes' => $restMinutes],
+                ['cooker' => 'gas', 'cooker_c' => 180, 'pull' => true],
+            ],
+        ]],
+    ]), new DateTimeImmutable('2031-10-01T12:00:00Z'));
+    $carving = array_values(array_filter($plan->runSheet->entries, fn ($entry): bool => $entry->id->isThe('carve', 0)))[0];
+    expect(str_contains((string) json_encode($carving->detail), 'danger.not_to_be_eaten'))->toBe($isFatal)
+        ->and(in_array(true, array_column($plan->dishes[0]->forecast->cautions, 'isFatal'), true))->toBe($isFatal);
+})->with(['ten minutes' => [10, false], 'five hours' => [300, true]]);

@@ -45,6 +45,10 @@ function disagreements(array $plan): array
     $at = fn (string $id): ?int => isset($sheet[$id]) ? (int) strtotime($sheet[$id]['at']) : null;
     foreach ($plan['dishes'] as $i => $dish) {
         $pull = $sheet["d$i.pull"] ?? null;
+        if (isset($sheet["d$i.carve"]) && ($dish['live'] ?? null) === null) {
+            $isFatal = in_array(true, array_column($dish['warnings'], 'fatal'), true);
+            $same("d$i not to be eaten, on the ticket and on the sheet", (int) $isFatal, substr_count((string) json_encode($sheet["d$i.carve"]['detail']), 'danger.not_to_be_eaten'));
+        }
         if ($pull !== null && ($dish['live'] ?? null) === null) {
             $degrees = figuresIn($pull['detail'], '°C');
             // A buried pot is dug up by its hour and read against its target.
@@ -128,6 +132,8 @@ it('shows a roast under way alike on its sheet, in the calendar, to second hands
         "/api/roasts/$id/$what", $body + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes($ago)->toAtomString()],
     );
     $log('events', $minutes, ['kind' => 'on'])->assertOk();
+    // A cooker that stands at its heat by its own dial, whatever the core says.
+    $log('readings', min($minutes - 1, 25), ['place' => 'cooker', 'celsius' => round($plan['stages'][0]['cooker_c'])])->assertOk();
     $fromC = (float) $file['dishes'][0]['start_c'];
     foreach ([0.7, 0.35, 0.0] as $left) {
         $share = $pace * 0.6 * (1.0 - $left);
@@ -164,12 +170,18 @@ it('shows a roast under way alike on its sheet, in the calendar, to second hands
     // What it is told to do, and the line that it stands beside, are of one mind.
     $act = $live['advice']['act'] ?? 'none';
     expect($act === 'take_off')->toBe(isset($sheet['d0.pull']) && $live['end_c'] !== null, "$name says $act");
+    $fuelDue = array_filter($sheet, fn (array $entry): bool => preg_match('/\.refuel\.?/', $entry['id']) === 1 && ! $entry['done'] && strtotime($entry['at']) <= now()->timestamp);
+    foreach ($roast['tending'] as $fire) {
+        $isLeft = ($fire['correction']['act'] ?? null) === 'hold';
+        expect($isLeft && in_array($act, ['read_cooker', 'hotter'], true))->toBeFalse("$name: $act, and leave it as it is")
+            ->and($isLeft && $fuelDue !== [])->toBeFalse("$name: fuel now, and leave it as it is");
+    }
     expect(disagreements($roast['plan']))->toBe([]);
 })->with(function (): array {
     $files = array_filter(Matrix::sample(getenv('MATRIX') === 'whole' ? 13 : 131), fn (array $file): bool => count($file['dishes'][0]['stages']) === 1);
     $cases = [];
     foreach (array_keys($files) as $i => $name) {
-        $cases[] = [$name, $files[$name], [0.8, 1.0, 1.2][$i % 3]];
+        $cases[] = [$name, $files[$name], [0.6, 1.0, 1.2][$i % 3]];
     }
 
     return $cases;
