@@ -81,3 +81,9 @@ it('has a beginning for every cooker that is lit or switched on', function () {
     expect(array_values(array_diff(Equipment::kinds(), $used)))->toBe([])
         ->and(count(Beginning::all()))->toBeGreaterThanOrEqual(20);
 });
+
+it('begins with nothing that lies too long in the danger zone', function (string $id) {
+    foreach (begun($id)->dishes as $planned) {
+        expect($planned->forecast->danger->breaches)->toBe([], "$id, {$planned->forecast->dish->name}");
+    }
+})->with(fn (): array => array_map(fn (string $id): array => [$id], array_keys(Beginning::all())));

@@ -297,3 +297,29 @@ it('takes no password that bcrypt would cut or choke on', function (string $pass
 it('takes a password of emoji that fits', function () {
     $this->postJson('/api/register', ['name' => 'Ada', 'email' => 'ada.fits@weir.example', 'password' => str_repeat('🔥🪵🍖', 6)])->assertOk();
 });
+
+it('makes one entry of a line that two hands tick, and another after it was taken back', function () {
+    $roast = $this->roast();
+    $first = $this->log($roast, 'tick', 3, ['dish' => null, 'entry' => 'd0.light'])->assertOk();
+    $this->log($roast, 'tick', 1, ['dish' => null, 'entry' => 'd0.light'])->assertOk();
+    expect(Event::count())->toBe(1)->and($first->json('log.events'))->not->toBe([]);
+    $this->deleteJson("/api/roasts/$roast->id/events/".Event::firstOrFail()->client_id)->assertOk();
+    $this->log($roast, 'tick', 0, ['dish' => null, 'entry' => 'd0.light'])->assertOk();
+    expect(Event::count())->toBe(1);
+});
+
+it('reaches the oldest of many roasts page by page, each once', function () {
+    $cook = $this->cook();
+    $this->actingAs($cook);
+    // Several at one hour, so that a page may end between two of them.
+    foreach (range(0, 12) as $day) {
+        Roast::factory()->for($cook)->count(5)->of('mammoth')->create(['serve_at' => now()->subDays($day)]);
+    }
+    $seen = array_column($this->getJson('/api/roasts')->assertOk()->json(), 'id');
+    expect($seen)->toHaveCount(60);
+    $rest = array_column($this->getJson('/api/roasts?before='.end($seen))->assertOk()->json(), 'id');
+    expect($rest)->toHaveCount(5)->and(array_unique([...$seen, ...$rest]))->toHaveCount(65);
+    $this->getJson('/api/roasts?before='.end($rest))->assertOk()->assertJsonCount(0);
+    $this->actingAs($this->cook());
+    $this->getJson('/api/roasts?before='.$rest[0])->assertNotFound();
+});
