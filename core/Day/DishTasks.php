@@ -189,7 +189,7 @@ final class DishTasks
         array_push($entries, ...self::stages($number, $roast, $forecast, $cook, $on, $made, $fires));
         $readFirst = $made->readFirst(count($dish->stages) - 1);
         if ($readFirst !== null) {
-            $entries[] = self::reading($number, $dish, $readFirst, $on, $at($cook->low), $at($cook->high));
+            $entries[] = self::reading($number, $dish, $readFirst, $on, $pullAt, $at($cook->low), $at($cook->high));
         }
         if ($made->isOutOfReach()) {
             return $entries;
@@ -231,12 +231,13 @@ final class DishTasks
         return $entries;
     }
 
-    /** Takes the place of a pull or a step until it reads its number. */
+    /** Takes the place of a pull or a step until it reads its number; over when that is likely to be. */
     private static function reading(
         int $number,
         Dish $dish,
         StepCue $cue,
         \DateTimeImmutable $on,
+        \DateTimeImmutable $endsAt,
         ?\DateTimeImmutable $earliest = null,
         ?\DateTimeImmutable $latest = null,
     ): Entry {
@@ -245,7 +246,7 @@ final class DishTasks
 
         return new Entry(
             EntryId::of('read', $number, $cue->stage), $number, Act::Read, Timing::after($on, $cue->readMinutes), $task->title, $task->detail,
-            $isOutOfReach ? null : $earliest, $isOutOfReach ? null : $latest,
+            $isOutOfReach ? null : $earliest, $isOutOfReach ? null : $latest, until: $isOutOfReach ? null : $endsAt,
         );
     }
 
@@ -407,7 +408,7 @@ final class DishTasks
             }
             $readFirst = $made->readFirst($i - 1);
             if ($readFirst !== null) {
-                $entries[] = self::reading($number, $dish, $readFirst, $on);
+                $entries[] = self::reading($number, $dish, $readFirst, $on, Timing::after($on, $starts[$i]));
             } elseif ($i > 0) {
                 $task = DishWords::turning($dish, $stage, $dish->stages[$i - 1]);
                 $entries[] = new Entry(

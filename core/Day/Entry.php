@@ -12,7 +12,7 @@ final readonly class Entry
     /**
      * @param  int|null  $dish  number of the dish, null for the whole roast
      * @param  \DateTimeImmutable|null  $earliest  with $latest, the 10–90 % window of an act that the food decides
-     * @param  \DateTimeImmutable|null  $until  when it is over, or when a chore comes round again
+     * @param  \DateTimeImmutable|null  $until  when it is over, when a chore comes round again, or when what is read is likely to be at its number
      * @param  bool  $late  its time has passed and it has not been done
      * @param  float|null  $minutes  of hands, where they are not the usual ones (data/hands.json)
      * @param  Work|null  $work  what it asks of hands, once the day is laid out

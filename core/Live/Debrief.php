@@ -68,9 +68,11 @@ final class Debrief
             self::lasting($plannedHeat),
             self::lasting($heat),
             'read',
-            abs($late) < max(self::TELLING_LEAST_MINUTES, self::TELLING_SHARE * $plannedHeat)
-                ? Message::of('debrief.as_planned')
-                : Message::of($late > 0 ? 'debrief.longer' : 'debrief.shorter', duration: Quantity::duration(abs($late))),
+            match (true) {
+                abs($late) < 1.0 => Message::of('debrief.as_planned'),
+                abs($late) < max(self::TELLING_LEAST_MINUTES, self::TELLING_SHARE * $plannedHeat) => Message::of('debrief.about_as_planned'),
+                default => Message::of($late > 0 ? 'debrief.longer' : 'debrief.shorter', duration: Quantity::duration(abs($late))),
+            },
         )];
         $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id]->isCounted()));
         $findings[] = self::atThePull($plannedPullC, $fact, $counted);

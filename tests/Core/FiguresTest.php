@@ -14,6 +14,7 @@ use Diatherm\Measure\Message;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedFire;
 use Diatherm\Tending\Correction;
+use Diatherm\Tending\DueRefuel;
 use Diatherm\Tending\FirePlan;
 use Diatherm\Tending\LaidFires;
 use Tests\Support\Figures;
@@ -100,7 +101,7 @@ it('tends fires as it is kept', function (string $name) {
     $corrections = fn (FirePlan $fire): array => $fire->use->buried ? [] : array_map(fn (array $case): ?Correction => Correction::of(
         $fire->stove->curve, $fire->stove->weather, $fire->steps[0]->targetC, $fire->steps[0]->settings,
         array_map(fn (array $one): array => [(float) $one[0], $fire->steps[0]->targetC + $one[1]], $case[0]),
-        $case[1], $case[2] ? Message::of('words.text', text: 'coals') : null,
+        $case[1], $case[2] ? new DueRefuel(Message::of('words.text', text: 'coals'), 5.0) : null,
     ), CORRECTED);
     kept("fires of $name", array_map(fn (PlannedFire $fire): array => [
         'fire' => $fire, 'corrected' => $corrections($fire->plan), 'count' => $fire->plan->count(),

@@ -164,7 +164,9 @@ it('shows a roast under way alike on its sheet, in the calendar, to second hands
         if ($live['gets_there']) {
             // It is read some minutes before it is likely to come off, and never after.
             $lead = (strtotime($live['pull_at']['likely']) - strtotime($line['at'])) / 60.0;
-            expect($lead)->toBeGreaterThan(-1.5)->toBeLessThan(7.0);
+            expect($lead)->toBeGreaterThan(-1.5)->toBeLessThan(7.0)
+                // And the strip, the table and the card draw its end where live says it is.
+                ->and(abs(strtotime($line['id'] === 'd0.pull' ? $line['at'] : $line['until']) - strtotime($live['pull_at']['likely'])))->toBeLessThan(90);
         }
     }
     // What it is told to do, and the line that it stands beside, are of one mind.

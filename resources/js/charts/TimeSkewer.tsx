@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { Plan } from '../api/types';
+import { offAt, stepEndAt } from '../api/runSheet';
 import { useRoom } from '../ui/useRoom';
 import { at } from '../units/time';
 import { useUnits, type Formatter } from '../units/units';
@@ -171,7 +172,7 @@ export function segmentsOf(plan: Plan, dish: number): Segment[] {
   };
   const planned = plan.dishes[dish];
   const on = time('on');
-  const pull = time('pull') ?? time('read');
+  const pull = offAt(plan, dish);
   // Of a dish that does not come to its number no later hour is told.
   const carve = time('carve') ?? pull;
   if (planned === undefined || on === null || pull === null || carve === null) return [];
@@ -186,9 +187,8 @@ export function segmentsOf(plan: Plan, dish: number): Segment[] {
   if (light !== null && light < (preheat ?? on)) segments.push({ from: light, to: preheat ?? on, words: 'light', tone: 'fire' });
   if (preheat !== null && preheat < on) segments.push({ from: preheat, to: Math.min(hot, on), words: 'preheat', tone: 'fire' });
   planned.stages.forEach((stage, i) => {
-    const entry = plan.run_sheet.find((candidate) => candidate.id === `d${dish}.stage.${i + 1}`);
-    const from = i === 0 ? on : at(plan.run_sheet.find((candidate) => candidate.id === `d${dish}.stage.${i}`)?.at ?? '');
-    const to = entry === undefined ? pull : at(entry.at);
+    const from = i === 0 ? on : (stepEndAt(plan, dish, i - 1) ?? pull);
+    const to = stepEndAt(plan, dish, i) ?? pull;
     if (to > from)
       segments.push({ from, to, words: stage.cooker_name, tone: stage.cooker === 'rest' || stage.cooker === 'fridge' ? 'rest' : 'heat' });
   });

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Entry, FollowedDish, Roast } from '../api/types';
 import { at, duration } from '../units/time';
 import { useUnits, type Formatter } from '../units/units';
-import { isRead } from './acts';
+import { isRead } from '../api/runSheet';
 import type { useLogging } from './useLogging';
 
 type Live = NonNullable<FollowedDish['live']>;

@@ -11,7 +11,8 @@ import { Loading, Trouble } from '../ui/States';
 import { useNow } from '../ui/useNow';
 
 import { useUnits, useClock } from '../units/units';
-import { entryAt, titleOf } from './acts';
+import { entryAt } from '../api/runSheet';
+import { titleOf } from './acts';
 import { again, begunFrom, grown, type Beginning as Way } from './beginningFiles';
 import { Beginnings } from './Beginnings';
 import { isTooNear, TooLate, TooNear } from './TooLate';

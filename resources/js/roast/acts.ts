@@ -1,20 +1,8 @@
 import type { Entry, EventKind, FileDish, FollowedDish, Plan, PlannedDish, Roast, RoastSummary } from '../api/types';
 import { at } from '../units/time';
 
-/** When a dish's act is due, ms. */
-export function entryAt(plan: Plan, dish: number, act: Entry['act']): number | null {
-  const entry = plan.run_sheet.find((candidate) => candidate.dish === dish && candidate.act === act);
-  return entry === undefined ? null : at(entry.at);
-}
-
-/** Whether a line asks for a reading, and so is not ticked. */
 /** A pot in a hole is left for its slowest hours: what it is likely to read by then is far above what it has to read. */
 export const isBuried = (dish: PlannedDish | FollowedDish): boolean => dish.rig?.kind === 'buried_pot';
-
-export const isRead = (entry: Entry): boolean => entry.act === 'read';
-
-/** When a dish comes off, or is next read for it, ms. */
-export const offAt = (plan: Plan, dish: number): number | null => entryAt(plan, dish, 'pull') ?? entryAt(plan, dish, 'read');
 
 /** How late the table is as the day goes, by its line on the sheet; 0 for on the hour. */
 export function lateMinutes(plan: Plan): number {

@@ -1,7 +1,8 @@
 import type { Kept } from '../api/outbox';
 import type { Entry, FollowedDish, Roast } from '../api/types';
 import { at as momentOf } from '../units/time';
-import { COOKER, isRead } from './acts';
+import { isRead } from '../api/runSheet';
+import { COOKER } from './acts';
 import { coreNow } from './live/coreNow';
 
 type Event = Roast['events'][number];

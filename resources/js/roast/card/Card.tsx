@@ -5,7 +5,8 @@ import { Said, useSay } from '../../words/Said';
 import { at, day, duration } from '../../units/time';
 import { useNow } from '../../ui/useNow';
 import { heatOf, useUnits, useClock } from '../../units/units';
-import { entryAt, offAt, titleOf } from '../acts';
+import { entryAt, offAt } from '../../api/runSheet';
+import { titleOf } from '../acts';
 import { cardLines, sizeOf, type CardLine } from './lines';
 
 /** One sheet for the fireside, read at arm's length: pulls, settings, the day's tasks, and what can hurt someone. */

@@ -1,7 +1,8 @@
 import type { FollowedDish, Roast } from '../../api/types';
 import { CoreCurve } from '../../charts/CoreCurve';
 import { at } from '../../units/time';
-import { entryAt, marksOf } from '../acts';
+import { entryAt } from '../../api/runSheet';
+import { marksOf } from '../acts';
 
 /** The core curve of a dish under way, or as planned while it waits. */
 export function Curve({ roast, dish, index, now }: { roast: Roast; dish: FollowedDish; index: number; now: number }) {

@@ -1,7 +1,7 @@
 import type { FollowedDish, Roast } from '../../api/types';
 
 import { useUnits, useClock } from '../../units/units';
-import { entryAt } from '../acts';
+import { entryAt } from '../../api/runSheet';
 import { coreNow } from './coreNow';
 
 /** Where a dish stands, in a few words. */

@@ -5,7 +5,8 @@ import { Hour } from '../../ui/Hour';
 import { Why } from '../../ui/Why';
 import { at, duration } from '../../units/time';
 import { useUnits, useClock } from '../../units/units';
-import { entryAt, isBuried } from '../acts';
+import { entryAt } from '../../api/runSheet';
+import { isBuried } from '../acts';
 import { climbOf } from './climb';
 import { coreNow, noHour } from './coreNow';
 
