@@ -106,7 +106,15 @@ describe('past', () => {
     const [dish] = done().plan.dishes;
     if (dish === undefined) throw new Error('no dish');
     expect(minutesTaken(dish)).toBe(100);
-    expect(againstPlan({ ...dish, pulled_at: '2031-09-20T17:20:00Z' })).toBe('as planned');
+    const { likely } = dish.cook_minutes;
+    const off = (minutes: number) => ({
+      ...dish,
+      pulled_at: new Date(Date.parse(dish.on_at ?? '') + (likely + minutes) * 60_000).toISOString(),
+    });
+    expect(againstPlan(off(0))).toBe('as planned');
+    expect(againstPlan(off(0.05 * likely))).toBe('about as planned');
+    expect(againstPlan(off(0.5 * likely))).toMatch(/longer$/);
+    expect(againstPlan(off(-0.5 * likely))).toMatch(/shorter$/);
     expect(againstPlan({ ...dish, pulled_at: null })).toBe('not cooked');
   });
 });

@@ -15,7 +15,7 @@ export function againstPlan(dish: FollowedDish): string {
   const took = minutesTaken(dish);
   if (took === null) return 'not cooked';
   const off = took - dish.cook_minutes.likely;
-  return Math.abs(off) < Math.max(TELLING_LEAST_MINUTES, TELLING_SHARE * dish.cook_minutes.likely)
-    ? 'as planned'
-    : `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`;
+  if (Math.abs(off) < TELLING_LEAST_MINUTES) return 'as planned';
+  if (Math.abs(off) < TELLING_SHARE * dish.cook_minutes.likely) return 'about as planned';
+  return `${duration(off)} ${off > 0 ? 'longer' : 'shorter'}`;
 }
