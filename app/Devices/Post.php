@@ -113,7 +113,8 @@ final class Post
             return false;
         }
         $row = new Reading([
-            'client_id' => $id, 'dish' => $probe->dish, 'at' => $reading['at'], 'place' => $probe->place, 'celsius' => $celsius,
+            'client_id' => $id, 'dish' => $probe->dish, 'at' => $reading['at'], 'place' => $probe->place, 'piece' => $probe->piece,
+            'celsius' => $celsius,
             'device_id' => $device->id, 'channel' => $reading['channel'],
         ]);
         $roast->readings()->save($row);

@@ -17,18 +17,20 @@ final readonly class Probe implements Castable
     /**
      * @param  int  $channel  from 1
      * @param  int  $dish  number of the dish
+     * @param  int  $piece  of several alike: which one, from 1
      */
     public function __construct(
         public int $channel,
         public int $dish,
         public ReadingPlace $place,
+        public int $piece = 1,
     ) {
     }
 
-    /** @return array{channel: int, dish: int, place: ReadingPlace} */
+    /** @return array{channel: int, dish: int, place: ReadingPlace, piece: int} */
     public function toArray(): array
     {
-        return ['channel' => $this->channel, 'dish' => $this->dish, 'place' => $this->place];
+        return ['channel' => $this->channel, 'dish' => $this->dish, 'place' => $this->place, 'piece' => $this->piece];
     }
 
     /**
@@ -42,10 +44,13 @@ final readonly class Probe implements Castable
             /** @return list<Probe> */
             public function get(Model $model, string $key, mixed $value, array $attributes): array
             {
-                /** @var list<array{channel: int, dish: int, place: string}> $rows */
+                /** @var list<array{channel: int, dish: int, place: string, piece?: int}> $rows */
                 $rows = json_decode((string) $value, true, 4, JSON_THROW_ON_ERROR);
 
-                return array_map(fn (array $row): Probe => new Probe($row['channel'], $row['dish'], ReadingPlace::from($row['place'])), $rows);
+                return array_map(
+                    fn (array $row): Probe => new Probe($row['channel'], $row['dish'], ReadingPlace::from($row['place']), $row['piece'] ?? 1),
+                    $rows,
+                );
             }
 
             public function set(Model $model, string $key, mixed $value, array $attributes): string

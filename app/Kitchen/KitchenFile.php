@@ -140,6 +140,7 @@ final class KitchenFile
                 $place = LogFile::place($probe);
                 $probes[] = new Probe(
                     $probe->wholeNumber('channel', 'channel', 1, Probe::MOST_CHANNELS), $probe->wholeNumber('dish', 'dish', 0, 19), $place,
+                    LogFile::piece($probe),
                 );
             }
             $devices[] = ['name' => $one->text('name', 'name', 80), 'probes' => $probes];

@@ -15,6 +15,7 @@ use Carbon\CarbonImmutable;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Unit;
+use Diatherm\Roast\Dish;
 use Diatherm\Roast\RoastFile;
 
 /**
@@ -54,6 +55,7 @@ final readonly class LogFile
             'dish' => $one->dish,
             'at' => $one->at->format(self::TO_THE_MILLISECOND),
             'place' => $one->place->value,
+            'piece' => $one->piece,
             'celsius' => $one->celsius,
             'sure' => $one->sure,
             'device' => $one->device_id === null ? null : ($devices[$one->device_id] ?? null),
@@ -93,6 +95,7 @@ final readonly class LogFile
                 // Put in as rows, not as models: nobody else writes its milliseconds.
                 'at' => self::moment($one)->format('Y-m-d H:i:s.v'),
                 'place' => self::place($one)->value,
+                'piece' => self::piece($one),
                 'celsius' => $one->number('celsius', 'temperature', -30.0, 700.0, Unit::Celsius),
                 'sure' => $one->truth('sure', 'sure', false),
                 'device_id' => $device === null ? null : ($devices[$device]->id ?? null),
@@ -131,6 +134,11 @@ final readonly class LogFile
         }
 
         return $place ?? ReadingPlace::Core;
+    }
+
+    public static function piece(Fields $one): int
+    {
+        return $one->wholeNumber('piece', 'piece', 1, Dish::MOST_PIECES, 1);
     }
 
     /** @return array<string, mixed> */

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $dish position
  * @property CarbonImmutable $at
  * @property ReadingPlace $place
+ * @property int $piece of several alike: which one, from 1
  * @property float $celsius
  * @property string|null $device_id  that it came from; null for a hand
  * @property int|null $channel  of its probe
@@ -23,15 +24,15 @@ final class Reading extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['client_id', 'dish', 'at', 'place', 'celsius', 'sure', 'device_id', 'channel'];
+    protected $fillable = ['client_id', 'dish', 'at', 'place', 'piece', 'celsius', 'sure', 'device_id', 'channel'];
 
-    protected $attributes = ['sure' => false, 'device_id' => null, 'channel' => null];
+    protected $attributes = ['piece' => 1, 'sure' => false, 'device_id' => null, 'channel' => null];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime', 'sure' => 'boolean', 'channel' => 'integer', 'place' => ReadingPlace::class];
+        return ['at' => 'immutable_datetime', 'sure' => 'boolean', 'channel' => 'integer', 'piece' => 'integer', 'place' => ReadingPlace::class];
     }
 }

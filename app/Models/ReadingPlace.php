@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Diatherm\Live\Spot;
 use Diatherm\Measure\Message;
 
 /** Where a temperature is read: in the dish, or of its cooker. */
@@ -20,8 +21,9 @@ enum ReadingPlace: string
     case Saddle = 'saddle';
     case Cooker = 'cooker';
 
-    public function inWords(): Message
+    /** @param  int  $pieces  how many there are of the dish */
+    public function inWords(int $piece = 1, int $pieces = 1): Message
     {
-        return Message::of('reading_place.'.$this->value);
+        return Spot::words($this->value, $piece, $this === self::Cooker ? 1 : $pieces);
     }
 }

@@ -65,6 +65,14 @@ final class Roast extends Model
         return count($this->cuts());
     }
 
+    /** How many pieces alike a dish is. */
+    public function pieces(int $dish): int
+    {
+        $file = $this->inputs['dishes'][$dish] ?? null;
+
+        return is_array($file) && is_int($file['pieces'] ?? null) ? $file['pieces'] : 1;
+    }
+
     /** @return list<string> of the dishes that were put in */
     public function cuts(): array
     {

@@ -253,6 +253,7 @@ final class Diary
                     $reading->place->value,
                     $reading->celsius,
                     $reading->sure,
+                    $reading->piece,
                 );
             }
         }

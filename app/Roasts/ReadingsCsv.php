@@ -14,10 +14,10 @@ use Diatherm\Measure\Unit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Readings as CSV (RFC 4180): time with offset, dish from 1, place, °C, id. */
+/** Readings as CSV (RFC 4180): time with offset, dish from 1, place, piece from 1, °C, id. */
 final class ReadingsCsv
 {
-    private const HEADER = ['time', 'dish', 'place', 'celsius', 'id'];
+    private const HEADER = ['time', 'dish', 'place', 'piece', 'celsius', 'id'];
 
     private const MOST_BYTES = 1_048_576;
 
@@ -36,6 +36,7 @@ final class ReadingsCsv
                 $reading->at->setTimezone($roast->time_zone)->format('Y-m-d\TH:i:s.vP'),
                 $reading->dish + 1,
                 $reading->place->value,
+                $reading->piece,
                 json_encode($reading->celsius),
                 $reading->client_id,
             ]);
@@ -64,7 +65,6 @@ final class ReadingsCsv
         if ($lines === [] || count($lines) > self::MOST_ROWS) {
             throw InvalidInput::atField('file', Message::of('readings_csv.there_must_be_to_rows', most_rows: self::MOST_ROWS));
         }
-        $dishes = $roast->dishCount();
         $rows = [];
         foreach ($lines as $i => $line) {
             if (trim($line) === '') {
@@ -72,14 +72,14 @@ final class ReadingsCsv
             }
             $cells = str_getcsv($line, escape: '');
             $rows[] = count($cells) === count($header)
-                ? array_combine($header, $cells) + ['dish' => '1']
+                ? array_combine($header, $cells) + ['dish' => '1', 'piece' => '1']
                 : throw InvalidInput::atField(
                     'rows.'.$i,
                     Message::of('readings_csv.row_has_values_where_are', row: $i + 1, cells: count($cells), wanted: count($header)),
                 );
         }
         $fields = Fields::of(['rows' => $rows]);
-        $readings = array_map(fn (Fields $row): array => self::row($row, $dishes), $fields->list('rows', 'rows', 1, self::MOST_ROWS));
+        $readings = array_map(fn (Fields $row): array => self::row($row, $roast), $fields->list('rows', 'rows', 1, self::MOST_ROWS));
         $fields->orThrow();
 
         return DB::transaction(function () use ($readings, $roast): int {
@@ -101,15 +101,16 @@ final class ReadingsCsv
         });
     }
 
-    /** @return array{client_id: string, dish: int, at: CarbonImmutable|null, place: string, celsius: float} */
-    private static function row(Fields $row, int $dishes): array
+    /** @return array{client_id: string, dish: int, at: CarbonImmutable|null, place: string, piece: int, celsius: float} */
+    private static function row(Fields $row, Roast $roast): array
     {
         $at = $row->time('time', 'time');
         $place = $row->text('place', 'place', 20);
         if ($place !== '' && ReadingPlace::tryFrom($place) === null) {
             $row->refuse('place', Message::of('readings_csv.the_place_is_one', cases: array_column(ReadingPlace::cases(), 'value')));
         }
-        $dish = $row->wholeNumber('dish', 'dish', 1, $dishes, 1) - 1;
+        $dish = $row->wholeNumber('dish', 'dish', 1, $roast->dishCount(), 1) - 1;
+        $piece = $row->wholeNumber('piece', 'piece', 1, $roast->pieces($dish), 1);
         $celsius = $row->number('celsius', 'temperature', -30.0, 400.0, Unit::Celsius);
         $id = $row->text('id', 'id', 36, '');
         if ($id !== '' && ! Str::isUuid($id)) {
@@ -119,10 +120,11 @@ final class ReadingsCsv
         return [
             'client_id' => $id !== ''
                 ? $id
-                : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at?->format('U.v'), $dish, $place, $celsius]))->toString(),
+                : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at?->format('U.v'), $dish, $place, $celsius, ...($piece === 1 ? [] : [$piece])]))->toString(),
             'dish' => $dish,
             'at' => $at === null ? null : CarbonImmutable::instance($at)->utc(),
             'place' => $place,
+            'piece' => $piece,
             'celsius' => $celsius,
         ];
     }

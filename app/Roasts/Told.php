@@ -38,7 +38,7 @@ final class Told
 
                 continue;
             }
-            $probe = "$reading->device_id $reading->channel $reading->dish {$reading->place->value}";
+            $probe = "$reading->device_id $reading->channel $reading->dish {$reading->place->value} $reading->piece";
             $at = $reading->at->getTimestamp();
             $every = $now->getTimestamp() - $at < self::NEW_S ? self::NEW_EVERY_S : self::OLD_EVERY_S;
             $stretch = intdiv($at, $every) * $every;

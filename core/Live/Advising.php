@@ -102,7 +102,7 @@ final class Advising
                     Message::of('advice.it_should_be_there_read'),
                     Message::of('advice.worked_out_not_read_about', core_now: Quantity::celsius($coreNowC)),
                 ),
-                ! $isThere && $newest->celsius >= $dueC - Cueing::AT_K => self::readWhereItDecides($dish, $newest),
+                ! $isThere && $newest->celsius >= $dueC - Cueing::AT_K => self::readWhereItDecides($dish, $newest, $cueing->unread),
                 ! $isThere => new Advice(
                     AdviceAct::Read,
                     Message::of('advice.it_should_be_there_read'),
@@ -191,16 +191,29 @@ final class Advising
             ));
     }
 
-    /** A warm place alone tells nothing of the coldest one. */
-    private static function readWhereItDecides(Dish $dish, Reading $newest): Advice
+    /**
+     * A warm place alone tells nothing of the coldest one, and one piece nothing of another.
+     *
+     * @param  list<int>  $unread  pieces
+     */
+    private static function readWhereItDecides(Dish $dish, Reading $newest, array $unread): Advice
     {
+        if (! ProbeMap::isWarm($newest->place) && $dish->pieces > 1) {
+            $numbers = array_map(fn (int $piece): Message => Message::of('reading_place.piece', piece: $piece), $unread);
+
+            return new Advice(
+                AdviceAct::Read,
+                Message::of('advice.read_the_other_pieces', pieces: $numbers),
+                Message::of('advice.one_piece_is_there', newest: Quantity::celsius($newest->celsius), piece: $newest->piece),
+            );
+        }
         $place = Message::of('reading_place.'.ProbeMap::decisive($dish));
 
         return new Advice(
             AdviceAct::Read,
             Message::of('advice.read_where_it_decides', place: $place),
             Message::of(
-                'advice.a_warm_place', newest: Quantity::celsius($newest->celsius), place: Message::of('reading_place.'.$newest->place),
+                'advice.a_warm_place', newest: Quantity::celsius($newest->celsius), place: Spot::words($newest->place, $newest->piece, $dish->pieces),
             ),
         );
     }

@@ -105,19 +105,19 @@ final readonly class ColdestCourse
     private static function sinks(array $readings, Sifted $sifted, Course $course): array
     {
         $sinks = [];
-        /** @var array<string, Reading> $peaks the last reading of each place before it sank */
+        /** @var array<string, Reading> $peaks the last reading of each spot before it sank */
         $peaks = [];
         foreach ($readings as $reading) {
             $isOn = $reading->seconds >= 0.0 && ($course->pulledS === null || $reading->seconds < $course->pulledS);
             if (! $isOn || ! in_array($sifted->verdicts[$reading->id], self::BELIEVED, true)) {
                 continue;
             }
-            $peak = $peaks[$reading->place] ?? null;
+            $peak = $peaks[$reading->spot()] ?? null;
             if ($peak === null || $reading->celsius >= $peak->celsius || $course->wasOffBetween($peak->seconds - self::SINKS_ON_S, $reading->seconds)) {
-                $peaks[$reading->place] = $reading;
+                $peaks[$reading->spot()] = $reading;
             } elseif ($reading->celsius < $peak->celsius - self::SCATTER_K) {
                 $sinks[] = [$peak->seconds, $reading->seconds];
-                $peaks[$reading->place] = $reading;
+                $peaks[$reading->spot()] = $reading;
             }
         }
 

@@ -26,13 +26,16 @@ final readonly class Cueing
 
     private const AHEAD_SHARE = 0.1;
 
-    /** @param  float  $pullC  at which it comes off */
+    /**
+     * @param  float  $pullC  at which it comes off
+     * @param  list<int>  $unread  pieces still to be read in a place that decides
+     */
     public function __construct(
         private Dish $dish,
         private Course $course,
         private Belief $belief,
         private float $pullC,
-        private bool $isDecided,
+        public array $unread,
     ) {
     }
 
@@ -51,7 +54,7 @@ final readonly class Cueing
     /** Whether it was read, lately and where it counts, at $celsius or more. */
     public function reads(float $celsius): bool
     {
-        return $this->isFresh() && $this->isDecided && $this->belief->newest !== null && $this->belief->newest->celsius >= $celsius - self::AT_K;
+        return $this->isFresh() && $this->unread === [] && $this->belief->newest !== null && $this->belief->newest->celsius >= $celsius - self::AT_K;
     }
 
     /**

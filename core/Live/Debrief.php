@@ -38,6 +38,9 @@ final class Debrief
     /** Figures are shown whole, K. */
     private const ROUNDING_K = 0.25;
 
+    /** More pieces that were not read are not named one by one. */
+    private const MOST_NAMED = 6;
+
     private const REFRIGERATOR = 'fridge';
 
     /** Readings without which nothing is learnt of the heat. */
@@ -77,7 +80,7 @@ final class Debrief
         $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id]->isCounted()));
         $findings[] = self::atThePull($plannedPullC, $fact, $counted);
         $findings[] = self::atItsPeak($dish, $fact, $counted);
-        array_push($findings, ...self::safe($dish, $fact, $counted));
+        array_push($findings, ...self::safe($dish, $fact, $counted), ...self::pieces($dish, $readings));
         if ($tableLateMinutes !== null) {
             $findings[] = new Finding(
                 'table',
@@ -95,6 +98,33 @@ final class Debrief
         }
 
         return [...$findings, ...self::learnt($dish, $fact, $course)];
+    }
+
+    /**
+     * Which of several pieces were read: what was read of one says nothing of another.
+     *
+     * @param  list<Reading>  $readings
+     * @return list<Finding>
+     */
+    private static function pieces(Dish $dish, array $readings): array
+    {
+        $read = array_unique(array_map(fn (Reading $one): int => $one->piece, $readings));
+        if ($dish->pieces === 1 || $read === []) {
+            return [];
+        }
+        $unread = array_map(
+            fn (int $piece): Message => Message::of('reading_place.piece', piece: $piece),
+            array_slice(array_values(array_diff(range(1, $dish->pieces), $read)), 0, self::MOST_NAMED),
+        );
+
+        return [new Finding(
+            'pieces',
+            Message::of('debrief.pieces_read'),
+            null,
+            Message::of('debrief.so_many_pieces', read: count($read), all: $dish->pieces),
+            'read',
+            $unread === [] ? null : Message::of('debrief.pieces_not_read', pieces: $unread),
+        )];
     }
 
     /** Minutes in the refrigerator between two steps, as planned or as they were. */

@@ -153,7 +153,7 @@ final readonly class LiveForecast
         $danger = DangerAccount::of($dish->hazard(), $history->along($coldest->trace, $pastS, $coldest->sinksS));
         $aheadS = max($coldest->trace->endS(), ($course->carvedS ?? $course->nowS) + self::OUT_AHEAD_S);
         $ahead = DangerAccount::of($dish->hazard(), $history->along($coldest->trace, $aheadS, $coldest->sinksS));
-        $cueing = new Cueing($dish, $course, $belief, $pullC, ProbeMap::isDecided($readings, $verdicts, $course->nowS));
+        $cueing = new Cueing($dish, $course, $belief, $pullC, ProbeMap::unread($dish, $readings, $verdicts, $course->nowS));
         $advice = Advising::unlessDangerous(
             Advising::of(
                 $dish,

@@ -38,17 +38,27 @@ final readonly class ProbeMap
     /** Thinner than this it has no ends that differ, m. */
     private const THIN_M = 0.02;
 
+    /** Of more pieces than this so many tell of all: the thickest, and those that lie where it is coolest. Common practice. */
+    private const PIECES_READ = 4;
+
+    /** More pieces than this are not listed one by one. */
+    private const PIECES_LISTED = 12;
+
     /** Ends that a fire should treat alike. */
     private const ENDS = [['leg', 'shoulder'], ['thick_end', 'thin_end']];
 
     /**
-     * @param  non-empty-list<Spot>  $spots  in the order in which they are best read
-     * @param  string  $next  where to look next
-     * @param  Message|null  $uneven  what to do about a fire that heats one end more
+     * @param  non-empty-list<Spot>  $spots  of the piece that decides, in the order in which they are best read
+     * @param  list<Spot>  $pieces  the coldest spot of each, by number; empty for a dish of one
+     * @param  list<int>  $unread  pieces still to be read in a place that decides, before anything is known of the dish
+     * @param  Spot  $next  where to look next
+     * @param  Message|null  $uneven  what to do about a fire that heats one end more, or one piece
      */
     private function __construct(
         public array $spots,
-        public string $next,
+        public array $pieces,
+        public array $unread,
+        public Spot $next,
         public ?Message $uneven,
     ) {
     }
@@ -71,22 +81,22 @@ final readonly class ProbeMap
         return self::places($dish)[0];
     }
 
+    /** Whether it comes to its number before the coldest place does. */
+    public static function isWarm(string $place): bool
+    {
+        return in_array($place, self::WARM, true);
+    }
+
     /**
-     * Whether a place was read lately that is not one of the warm ones.
+     * Which pieces are still to be read in a place that decides before anything is known of the dish.
      *
      * @param  list<Reading>  $readings  in order of time
      * @param  array<string, Verdict>  $verdicts  by id of the reading
+     * @return list<int> numbers, from 1
      */
-    public static function isDecided(array $readings, array $verdicts, float $nowS): bool
+    public static function unread(Dish $dish, array $readings, array $verdicts, float $nowS): array
     {
-        foreach ($readings as $reading) {
-            $isRead = in_array($verdicts[$reading->id] ?? Verdict::Counts, self::READ, true) && $nowS - $reading->seconds <= self::ROUND_S;
-            if ($isRead && ! in_array($reading->place, self::WARM, true)) {
-                return true;
-            }
-        }
-
-        return false;
+        return self::unreadOf($dish, self::round($readings, $verdicts, $nowS));
     }
 
     /**
@@ -96,42 +106,94 @@ final readonly class ProbeMap
      */
     public static function of(Dish $dish, array $readings, array $verdicts, float $nowS, bool $movable): self
     {
-        /** @var array<string, Reading> $last */
+        $last = self::round($readings, $verdicts, $nowS);
+        $coldest = self::coldest($last);
+        $piece = $coldest->piece ?? 1;
+        $ofIt = [];
+        foreach ($last as $reading) {
+            if ($reading->piece === $piece) {
+                $ofIt[$reading->place] = $reading;
+            }
+        }
+        // What was read somewhere else as well is shown there.
+        $places = array_values(array_unique([...self::places($dish), ...array_keys($ofIt)]));
+        $spot = fn (string $place, int $piece, ?Reading $reading): Spot => new Spot(
+            $place,
+            $piece,
+            $reading?->celsius,
+            $reading === null ? null : $nowS - $reading->seconds,
+            $reading !== null && $reading === $coldest,
+        );
+        $spots = array_map(fn (string $place): Spot => $spot($place, $piece, $ofIt[$place] ?? null), $places);
+        $pieces = [];
+        foreach ($dish->pieces > 1 ? range(1, $dish->pieces) : [] as $number) {
+            $read = self::coldest(array_filter($last, fn (Reading $one): bool => $one->piece === $number));
+            if ($number <= self::PIECES_LISTED || $read !== null) {
+                $pieces[] = $spot($read->place ?? $places[0], $number, $read);
+            }
+        }
+        $unread = self::unreadOf($dish, $last);
+        $open = array_values(array_filter($spots, fn (Spot $one): bool => $one->celsius === null));
+        $next = match (true) {
+            $dish->pieces > 1 && $unread !== [] => $spot($places[0], $unread[0], null),
+            $open !== [] => $open[0],
+            default => $spot($coldest->place ?? $places[0], $piece, $coldest),
+        };
+
+        /** @var non-empty-list<Spot> $spots */
+        return new self($spots, $pieces, $unread, $next, self::unevenEnds($ofIt, $movable) ?? self::unevenPieces($last));
+    }
+
+    /**
+     * What was read in this round: the last of each spot.
+     *
+     * @param  list<Reading>  $readings  in order of time
+     * @param  array<string, Verdict>  $verdicts  by id of the reading
+     * @return array<string, Reading>
+     */
+    private static function round(array $readings, array $verdicts, float $nowS): array
+    {
         $last = [];
         foreach ($readings as $reading) {
             $isRead = in_array($verdicts[$reading->id] ?? Verdict::Counts, self::READ, true);
             if ($isRead && $nowS - $reading->seconds <= self::ROUND_S) {
-                $last[$reading->place] = $reading;
+                $last[$reading->spot()] = $reading;
             }
         }
+
+        return $last;
+    }
+
+    /** @param  array<string, Reading>  $last */
+    private static function coldest(array $last): ?Reading
+    {
         $coldest = null;
         foreach ($last as $reading) {
             $coldest = $coldest === null || $reading->celsius < $coldest->celsius ? $reading : $coldest;
         }
-        $places = self::places($dish);
-        foreach (array_keys($last) as $place) {
-            // What was read somewhere else as well is shown there.
-            $places = in_array($place, $places, true) ? $places : [...$places, $place];
-        }
-        $spots = [];
-        $next = $coldest->place ?? $places[0];
-        foreach (array_reverse($places) as $place) {
-            $reading = $last[$place] ?? null;
-            array_unshift($spots, new Spot(
-                $place,
-                $reading?->celsius,
-                $reading === null ? null : $nowS - $reading->seconds,
-                $reading !== null && $reading === $coldest,
-            ));
-            $next = $reading === null ? $place : $next;
-        }
 
-        /** @var non-empty-list<Spot> $spots */
-        return new self($spots, $next, self::uneven($last, $movable));
+        return $coldest;
     }
 
-    /** @param  array<string, Reading>  $last */
-    private static function uneven(array $last, bool $movable): ?Message
+    /**
+     * @param  array<string, Reading>  $last
+     * @return list<int>
+     */
+    private static function unreadOf(Dish $dish, array $last): array
+    {
+        $read = [];
+        foreach ($last as $reading) {
+            if (! self::isWarm($reading->place)) {
+                $read[$reading->piece] = true;
+            }
+        }
+        $missing = max(0, min($dish->pieces, self::PIECES_READ) - count($read));
+
+        return array_slice(array_values(array_diff(range(1, $dish->pieces), array_keys($read))), 0, $missing);
+    }
+
+    /** @param  array<string, Reading>  $last  of one piece, by place */
+    private static function unevenEnds(array $last, bool $movable): ?Message
     {
         foreach (self::ENDS as [$one, $other]) {
             $by = isset($last[$one], $last[$other]) ? $last[$one]->celsius - $last[$other]->celsius : 0.0;
@@ -148,5 +210,21 @@ final readonly class ProbeMap
         }
 
         return null;
+    }
+
+    /** @param  array<string, Reading>  $last */
+    private static function unevenPieces(array $last): ?Message
+    {
+        $coldest = self::coldest($last);
+        $warmest = null;
+        foreach ($last as $reading) {
+            $isAlike = $coldest !== null && $reading->place === $coldest->place && $reading->piece !== $coldest->piece;
+            $warmest = $isAlike && ($warmest === null || $reading->celsius > $warmest->celsius) ? $reading : $warmest;
+        }
+        $by = $coldest === null || $warmest === null ? 0.0 : $warmest->celsius - $coldest->celsius;
+
+        return $coldest === null || $warmest === null || $by < self::UNEVEN_K
+            ? null
+            : Message::of('probe_map.swap_them', warm: $warmest->piece, cold: $coldest->piece, by: Quantity::kelvin($by));
     }
 }

@@ -51,15 +51,15 @@ final class Sieve
     public static function judge(array $readings, Dish $dish, Course $course): Sifted
     {
         $verdicts = [];
-        $places = [];
+        $spots = [];
         foreach ($readings as $reading) {
             $verdicts[$reading->id] = self::alone($reading, $dish, $course);
             if ($verdicts[$reading->id] === Verdict::Counts) {
-                $places[$reading->place][] = $reading;
+                $spots[$reading->spot()][] = $reading;
             }
         }
-        foreach ($places as $place) {
-            $verdicts = array_replace($verdicts, self::together($place, ReadingLimits::of($dish), $dish->startC));
+        foreach ($spots as $spot) {
+            $verdicts = array_replace($verdicts, self::together($spot, ReadingLimits::of($dish), $dish->startC));
         }
 
         $trusted = array_values(array_filter($readings, fn (Reading $reading): bool => $verdicts[$reading->id] === Verdict::Counts));
@@ -156,10 +156,10 @@ final class Sieve
     }
 
     /**
-     * Of several places, and of what sank while on the heat, the colder decides. Places are held against each other at one moment, however
+     * Of several places and pieces, and of what sank while on the heat, the colder decides. Places are held against each other at one moment, however
      * fast they climb and in whatever order their readings came. Once the colder place of one muscle is read no more, as when its probe
-     * slipped out, the warmer one counts again, less what was between them, which grows as they warm. A thigh is no breast: what was
-     * colder there has to be read there again.
+     * slipped out, the warmer one counts again, less what was between them, which grows as they warm. A thigh is no breast, and one
+     * piece is not another: what was colder there has to be read there again.
      *
      * @param  list<Reading>  $readings  trusted ones, in order of time
      * @return array{array<string, Verdict>, array<string, float>} by id of the reading: verdicts, and what is taken off it, K
@@ -168,18 +168,19 @@ final class Sieve
     {
         $verdicts = [];
         $lessK = [];
-        /** @var array<string, Reading> $last the last reading of each place */
+        /** @var array<string, Reading> $last the last reading of each spot */
         $last = [];
-        /** @var array<string, array<string, array{lessK: float, at: float}>> $colder place => those that were colder, by how much, and at what */
+        /** @var array<string, array<string, array{lessK: float, at: float}>> $colder spot => those that were colder, by how much, and at what */
         $colder = [];
         foreach ($readings as $reading) {
-            $before = $last[$reading->place] ?? null;
+            $here = $reading->spot();
+            $before = $last[$here] ?? null;
             $changed = [$reading];
-            foreach ($last as $place => $other) {
+            foreach ($last as $there => $other) {
                 $apartS = $reading->seconds - $other->seconds;
                 // A colder place that was read a while ago is not outdone by a warmer one: it has to be read again.
                 $isHeld = $apartS <= self::HEARD_S && $reading->celsius > $other->celsius;
-                if ($place === $reading->place || ($apartS > self::ROUND_S && ! $isHeld)) {
+                if ($there === $here || ($apartS > self::ROUND_S && ! $isHeld && ! self::sank($other, $reading, $course))) {
                     continue;
                 }
                 if ($before !== null && $before->seconds >= $other->seconds) {
@@ -187,18 +188,18 @@ final class Sieve
                     continue;
                 }
                 $warmerK = self::interpolatedC($other->seconds, $before, $reading) - $other->celsius;
-                unset($colder[$reading->place][$place], $colder[$place][$reading->place]);
+                unset($colder[$here][$there], $colder[$there][$here]);
                 if ($warmerK > 0.0) {
-                    $colder[$reading->place][$place] = ['lessK' => $warmerK, 'at' => $other->celsius + $warmerK];
+                    $colder[$here][$there] = ['lessK' => $warmerK, 'at' => $other->celsius + $warmerK];
                 } elseif ($warmerK < 0.0) {
-                    $colder[$place][$reading->place] = ['lessK' => -$warmerK, 'at' => $other->celsius];
+                    $colder[$there][$here] = ['lessK' => -$warmerK, 'at' => $other->celsius];
                 }
                 $changed[] = $other;
             }
-            $last[$reading->place] = $reading;
+            $last[$here] = $reading;
             foreach ($changed as $one) {
                 unset($verdicts[$one->id], $lessK[$one->id]);
-                $found = $colder[$one->place] ?? [];
+                $found = $colder[$one->spot()] ?? [];
                 if ($found === []) {
                     continue;
                 }
@@ -208,10 +209,7 @@ final class Sieve
                     $lessK[$one->id] = $less;
                 }
             }
-            $onTheHeat = ($course->pulledS === null || $reading->seconds < $course->pulledS)
-                && ! $course->wasOffBetween(($before->seconds ?? 0.0) - self::SINKS_ON_S, $reading->seconds);
-            if ($before !== null && $onTheHeat && $reading->celsius < $before->celsius - ReadingLimits::SLACK_K) {
-                // It sank slowly while on the heat: the earlier one was not at the core, or its fire has died. The colder one decides.
+            if ($before !== null && self::sank($before, $reading, $course)) {
                 $verdicts[$before->id] = Verdict::SankSince;
             }
         }
@@ -220,17 +218,29 @@ final class Sieve
     }
 
     /**
-     * What is taken off a reading for colder places that are read no more, K; null where one of them is still read, or has to be.
+     * Whether one reads less than another before it, and was on the heat all the time. Then the earlier one was not at the coldest spot, or
+     * the fire has died: the colder one decides.
+     */
+    private static function sank(Reading $before, Reading $reading, Course $course): bool
+    {
+        return $reading->celsius < $before->celsius - ReadingLimits::SLACK_K
+            && ($course->pulledS === null || $reading->seconds < $course->pulledS)
+            && ! $course->wasOffBetween($before->seconds - self::SINKS_ON_S, $reading->seconds);
+    }
+
+    /**
+     * What is taken off a reading for colder spots that are read no more, K; null where one of them is still read, or has to be.
      *
-     * @param  non-empty-array<string, array{lessK: float, at: float}>  $colder  by place
+     * @param  non-empty-array<string, array{lessK: float, at: float}>  $colder  by spot
      * @param  array<string, Reading>  $last
      */
     private static function lessLost(Reading $reading, array $colder, array $last, float $startC): ?float
     {
         $less = 0.0;
-        foreach ($colder as $place => $found) {
-            $isLost = $reading->seconds - $last[$place]->seconds > self::HEARD_S
-                && in_array($reading->place, self::ONE_MUSCLE, true) && in_array($place, self::ONE_MUSCLE, true);
+        foreach ($colder as $spot => $found) {
+            $other = $last[$spot];
+            $isLost = $reading->seconds - $other->seconds > self::HEARD_S && $reading->piece === $other->piece
+                && in_array($reading->place, self::ONE_MUSCLE, true) && in_array($other->place, self::ONE_MUSCLE, true);
             if (! $isLost) {
                 return null;
             }
@@ -243,7 +253,7 @@ final class Sieve
         return $less;
     }
 
-    /** What a place had at a moment from its reading before to this one, °C; what it has now where it was not read before. */
+    /** What a spot had at a moment from its reading before to this one, °C; what it has now where it was not read before. */
     private static function interpolatedC(float $seconds, ?Reading $before, Reading $reading): float
     {
         if ($before === null || $reading->seconds <= $before->seconds) {

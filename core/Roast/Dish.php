@@ -20,6 +20,8 @@ use Diatherm\Safety\SafeMinimum;
 /** A joint or a side in a roast. */
 final readonly class Dish
 {
+    public const MOST_PIECES = 200;
+
     /** No sear is longer. Common practice. */
     private const SEAR_MINUTES = 10.0;
 

@@ -320,7 +320,7 @@ final class RoastFile
             $fields->refuse('form', $wrong->says);
         }
         $name = $fields->text('name', 'name', Roast::LONGEST_NAME, $cut->name ?? '');
-        $pieces = $fields->wholeNumber('pieces', 'number_of_pieces', 1, 200, 1);
+        $pieces = $fields->wholeNumber('pieces', 'number_of_pieces', 1, Dish::MOST_PIECES, 1);
         $mass = $fields->number('mass_kg', 'mass_of_one_piece', 0.005, 60.0, Unit::Kilogram);
         $fits = $cut === null || ($mass >= $cut->leastMassKg / self::MASS_LEEWAY && $mass <= $cut->mostMassKg * self::MASS_LEEWAY);
         if ($cut !== null && $fields->has('mass_kg') && ! $fits) {

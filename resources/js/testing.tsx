@@ -3,7 +3,7 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { filled } from './api/contract';
-import type { Cut, Entry, FollowedDish, LoggedEvent, Reference, Roast, RoastFile } from './api/types';
+import type { Cut, Entry, FollowedDish, LoggedEvent, Reading, Reference, Roast, RoastFile, Spot } from './api/types';
 import { UnitsContext, type Units } from './units/units';
 import { text } from './words/testing';
 
@@ -295,6 +295,35 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
   };
 }
 
+/** A reading of the first dish that counts. */
+export const aReading = (id: string, at: string, celsius: number, more: Partial<Reading> = {}): Reading => ({
+  id,
+  dish: 0,
+  at,
+  place: 'core',
+  piece: 1,
+  place_words: text('Middle'),
+  celsius,
+  hand_s: null,
+  sure: false,
+  device: null,
+  channel: null,
+  counts: true,
+  verdict: text('Counts'),
+  ...more,
+});
+
+/** A spot of the probe map that was read, or was not. */
+export const aSpot = (place: string, celsius: number | null = null, more: Partial<Spot> = {}): Spot => ({
+  place,
+  piece: 1,
+  words: text(place),
+  celsius,
+  minutes_ago: celsius === null ? null : 3,
+  decides: false,
+  ...more,
+});
+
 /** What the readings make of a dish under way, off the heat at 18:20. */
 export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> => ({
   pull_at: { low: '2031-10-04T18:10:00Z', likely: '2031-10-04T18:20:00Z', high: '2031-10-04T18:30:00Z' },
@@ -308,8 +337,10 @@ export const aLive = (more: Partial<NonNullable<FollowedDish['live']>> = {}): No
   safe_at_carving: true,
   end_c: null,
   probe_map: {
-    spots: ['thigh', 'breast'].map((place) => ({ place, words: text(place), celsius: null, minutes_ago: null, decides: false })),
-    next: 'thigh',
+    spots: ['thigh', 'breast'].map((place) => aSpot(place)),
+    pieces: [],
+    unread: [1],
+    next: aSpot('thigh'),
     uneven: null,
   },
   advice: null,

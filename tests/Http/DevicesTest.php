@@ -45,6 +45,20 @@ function ago(float $minutes): string
     return CarbonImmutable::now()->subSeconds((int) round(60 * $minutes))->toAtomString();
 }
 
+it('reads several pieces by a probe in each', function () {
+    $roast = $this->roast(['pieces' => 2]);
+    $this->log($roast, 'on', 60)->assertOk();
+    $probes = fn (int $piece): array => [['channel' => 1, 'dish' => 0, 'place' => 'core'], ['channel' => 2, 'dish' => 0, 'piece' => $piece, 'place' => 'core']];
+    $hang = fn (int $piece) => $this->postJson('/api/devices', ['name' => 'Boathouse thermometer', 'roast' => $roast->id, 'probes' => $probes($piece)]);
+    $hang(3)->assertUnprocessable()->assertJsonValidationErrors('probes.1.piece');
+    $made = $hang(2)->assertCreated();
+    expect(said($made->json('device.probes.1.place_words')))->toBe('Middle, no. 2');
+    sendAs($this, $made->json('token'), ['readings' => [['channel' => 1, 'celsius' => 22, 'at' => ago(1)], ['channel' => 2, 'celsius' => 19, 'at' => ago(1)]]])->assertOk();
+    $answer = $this->getJson("/api/roasts/$roast->id");
+    expect(array_column($answer->json('plan.dishes.0.live.probe_map.pieces'), 'decides'))->toBe([false, true])
+        ->and($answer->json('plan.dishes.0.live.read.celsius'))->toBe(19);
+});
+
 it('takes what probes read into the log of their roast, and the forecast follows', function () {
     [$roast, $device, $token] = thermometer($this);
     $before = $this->getJson("/api/roasts/$roast->id")->json();

@@ -36,6 +36,38 @@ it('logs a reading once, however often it is sent', function () {
     expect(Reading::all())->toHaveCount(1)->and(Reading::first()->celsius)->toBe(12.5);
 });
 
+it('logs which of several pieces was read, and refuses one that there is not', function () {
+    $roast = $this->roast(['pieces' => 3]);
+    $this->log($roast, 'on', 60);
+    $body = fn (array $more): array => $more + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinute()->toAtomString(), 'place' => 'core', 'celsius' => 19.5];
+    foreach ([0, 4, 1.5, 'second', [2], 1e999] as $none) {
+        $this->postJson("/api/roasts/{$roast->id}/readings", $body(['piece' => $none]))->assertUnprocessable()->assertJsonValidationErrors('piece');
+    }
+    $this->postJson("/api/roasts/{$roast->id}/readings", $body(['place' => 'cooker', 'celsius' => 150, 'piece' => 2]))->assertUnprocessable();
+    $second = $body(['piece' => 2]);
+    $answer = $this->postJson("/api/roasts/{$roast->id}/readings", $second)->assertOk();
+    expect(Contract::breaches((string) $answer->content(), 'Roast'))->toBe([])
+        ->and($answer->json('readings.0.piece'))->toBe(2)
+        ->and(said($answer->json('readings.0.place_words')))->toBe('Middle, no. 2')
+        ->and($answer->json('plan.dishes.0.live.probe_map.unread'))->toBe([1, 3])
+        ->and(array_column($answer->json('plan.dishes.0.live.probe_map.pieces'), 'celsius'))->toBe([null, 19.5, null]);
+    // Of another piece it is another reading.
+    $this->postJson("/api/roasts/{$roast->id}/readings", ['piece' => 3] + $second)->assertStatus(409);
+    $csv = (string) $this->get("/api/roasts/{$roast->id}/readings.csv")->assertOk()->content();
+    $this->deleteJson("/api/roasts/{$roast->id}/readings/{$second['id']}")->assertOk();
+    $this->call('POST', "/api/roasts/{$roast->id}/readings.csv", server: ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], content: $csv)->assertOk();
+    expect(Reading::first()?->piece)->toBe(2);
+});
+
+it('takes a reading for the first piece where none was named', function () {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 60);
+    $answer = $this->read($roast, 19.0, 1);
+    expect($answer->json('readings.0.piece'))->toBe(1)
+        ->and(said($answer->json('readings.0.place_words')))->toBe('Middle')
+        ->and($answer->json('plan.dishes.0.live.probe_map.pieces'))->toBe([]);
+});
+
 it('logs an event once, however often it is sent', function () {
     $roast = $this->roast();
     $body = ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinutes(5)->toAtomString(), 'kind' => 'on'];
@@ -158,7 +190,7 @@ it('carries readings out and in as a table, without loss and without doubling', 
     $this->read($roast, 12.34, 40);
     $this->read($roast, 149.0, 30, ['place' => 'cooker']);
     $csv = $this->get("/api/roasts/{$roast->id}/readings.csv")->assertOk()->content();
-    expect(explode("\r\n", $csv)[0])->toBe('time,dish,place,celsius,id');
+    expect(explode("\r\n", $csv)[0])->toBe('time,dish,place,piece,celsius,id');
     $post = fn (string $body) => $this->call(
         'POST',
         "/api/roasts/{$roast->id}/readings.csv",

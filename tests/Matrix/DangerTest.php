@@ -47,10 +47,11 @@ function aFood(): array
 }
 
 /** @param  list<array<string, mixed>>  $stages */
-function aDish(array $food, float $kg, array $stages): Dish
+function aDish(array $food, float $kg, array $stages, int $pieces = 1): Dish
 {
     return Samples::dish([
-        'cut' => $food['cut'], 'mass_kg' => $kg, 'start_c' => 4, 'taste' => null, 'target_c' => $food['target'], 'coast' => false, 'stages' => $stages,
+        'cut' => $food['cut'], 'mass_kg' => $kg, 'pieces' => $pieces, 'start_c' => 4, 'taste' => null, 'target_c' => $food['target'],
+        'coast' => false, 'stages' => $stages,
     ]);
 }
 
@@ -118,8 +119,10 @@ function livedCook(int $seed): ?array
     $kind = ['through', 'pause', $isRead ? 'dead' : 'through', 'waits'][mt_rand(0, 3)];
     $gap = [mt_rand(10, 60), mt_rand(150, 500)][mt_rand(0, 1)];
     $h = OVEN_H * [0.85, 1.0, 1.2][mt_rand(0, 2)];
+    // A second piece that is so much warmer, K; the colder one is what the oracle follows.
+    $warmerK = [0.0, 0.0, 2.0, 6.0][crc32("pair $seed") % 4];
     try {
-        $dish = aDish($food, $kg, [['cooker' => 'oven', 'cooker_c' => $oven, 'pull' => true]]);
+        $dish = aDish($food, $kg, [['cooker' => 'oven', 'cooker_c' => $oven, 'pull' => true]], $warmerK > 0.0 ? 2 : 1);
         $plan = Forecast::of($dish, $roomC);
     } catch (InvalidInput) {
         return null;
@@ -154,11 +157,12 @@ function livedCook(int $seed): ?array
     if ($isRead) {
         $readings[] = Reading::of('off', 60.0 * $off, 'core', round($course[$off][0], 1));
         $readings[] = Reading::of('end', 60.0 * $end, 'core', round($course[$end][0], 1));
+        $readings = [...$readings, ...ofAWarmerPiece($readings, $warmerK)];
         usort($readings, fn (Reading $a, Reading $b): int => $a->seconds <=> $b->seconds);
     }
     if ($isRead && $isMisread && count($readings) > 6) {
         $stray = $readings[3];
-        $readings[3] = Reading::of($stray->id, $stray->seconds, 'core', min(95.0, $stray->celsius + 38.0));
+        $readings[3] = Reading::of($stray->id, $stray->seconds, 'core', min(95.0, $stray->celsius + 38.0), piece: $stray->piece);
     }
     $as = new Course(
         $cooker, [], [], 60.0 * $off, 60.0 * $end, null, $kind === 'pause' ? [[60.0 * $away, 60.0 * $gap]] : [], new ColdChain((float) $before),
@@ -168,9 +172,22 @@ function livedCook(int $seed): ?array
         return null;
     }
     $shares = DangerOracle::shares($course, $off, $food['safe'], $food['inside'], $food['target'] < $food['safe'], (float) $before, $roomC);
-    $case = "seed $seed: {$food['cut']} $kg kg, room $roomC, before $before, $kind $gap, ".($isRead ? ($isMisread ? 'misread' : 'read') : 'unread').' '.json_encode(array_map(fn ($x) => round($x, 2), $shares));
+    $case = "seed $seed: {$food['cut']} $kg kg, room $roomC, before $before, $kind $gap, second piece $warmerK, ".($isRead ? ($isMisread ? 'misread' : 'read') : 'unread').' '.json_encode(array_map(fn ($x) => round($x, 2), $shares));
 
     return ['case' => $case, 'dish' => $dish, 'plan' => $plan, 'course' => $as, 'readings' => $readings, 'shares' => $shares, 'inside' => $food['inside'], 'air' => $roomC, 'read' => $isRead];
+}
+
+/**
+ * What was read of a second piece, here half a minute before the first and there a while after it.
+ *
+ * @param  list<Reading>  $readings  of the first
+ * @return list<Reading>
+ */
+function ofAWarmerPiece(array $readings, float $byK): array
+{
+    return $byK === 0.0 ? [] : array_map(fn (Reading $one, int $i): Reading => Reading::of(
+        "$one->id.2", max(0.0, $one->seconds + [-30.0, 45.0, 400.0][$i % 3]), 'core', min(98.0, $one->celsius + $byK), piece: 2,
+    ), $readings, array_keys($readings));
 }
 
 $lived = (object) ['danger' => 0, 'untold' => [], 'safe' => 0, 'needless' => []];

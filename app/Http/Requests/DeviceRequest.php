@@ -30,9 +30,10 @@ final class DeviceRequest extends FormRequest
             'roast' => ['bail', 'nullable', 'string', fn (string $path, mixed $id, \Closure $fail) => $this->roast() === null
                 ? $fail(Voice::ofTheReader()->say(Message::of('devices.no_such_roast'))) : null],
             'probes' => ['bail', 'sometimes', 'array', 'list', 'max:'.Probe::MOST_CHANNELS, Rule::prohibitedIf($nowhere)],
-            'probes.*' => ['bail', 'array:channel,dish,place'],
+            'probes.*' => ['bail', 'array:channel,dish,place,piece'],
             'probes.*.channel' => ['bail', 'required', $channel, 'distinct'],
             'probes.*.dish' => ['bail', 'required', new Finite(0.0, $dishes - 1, Message::of('log.there_is_no_such_dish'), whole: true)],
+            'probes.*.piece' => ['bail', 'sometimes', $this->piece(...)],
             'probes.*.place' => ['bail', 'required', 'string', Rule::enum(ReadingPlace::class)],
         ];
     }
@@ -46,6 +47,14 @@ final class DeviceRequest extends FormRequest
             'probes.*.channel.*' => Message::of('devices.channels', most: Probe::MOST_CHANNELS),
             'probes.*.place.*' => Message::of('reading.say_where_it_was_read', cases: array_column(ReadingPlace::cases(), 'value')),
         ]);
+    }
+
+    /** One of the pieces of its dish. */
+    private function piece(string $path, mixed $piece, \Closure $fail): void
+    {
+        $dish = $this->input(substr($path, 0, -strlen('piece')).'dish');
+        $pieces = is_numeric($dish) ? $this->roast()?->pieces((int) $dish) ?? 1 : 1;
+        (new Finite(1.0, $pieces, Message::of('reading.no_such_piece', pieces: $pieces), whole: true))->validate($path, $piece, $fail);
     }
 
     public function name(): string
@@ -68,11 +77,13 @@ final class DeviceRequest extends FormRequest
     /** @return list<Probe> */
     public function probes(): array
     {
-        /** @var list<array{channel: int|string, dish: int|string, place: string}> $rows */
+        /** @var list<array{channel: int|string, dish: int|string, place: string, piece?: int|string}> $rows */
         $rows = $this->input('probes', []);
 
         return array_map(
-            fn (array $row): Probe => new Probe((int) $row['channel'], (int) $row['dish'], ReadingPlace::from($row['place'])),
+            fn (array $row): Probe => new Probe(
+                (int) $row['channel'], (int) $row['dish'], ReadingPlace::from($row['place']), (int) ($row['piece'] ?? 1),
+            ),
             $rows,
         );
     }

@@ -22,8 +22,11 @@ final class ReadingRequest extends LogRequest
     {
         $cooker = $this->input('place') === ReadingPlace::Cooker->value;
 
+        $pieces = ! $cooker && is_numeric($this->input('dish')) ? $this->stored()->pieces((int) $this->input('dish')) : 1;
+
         return $this->common(dish: true) + [
             'place' => ['bail', 'required', 'string', Rule::enum(ReadingPlace::class)],
+            'piece' => ['bail', 'nullable', new Finite(1.0, $pieces, Message::of('reading.no_such_piece', pieces: $pieces), whole: true)],
             'celsius' => [
                 'bail',
                 'required_without:hand_s',
@@ -63,6 +66,7 @@ final class ReadingRequest extends LogRequest
             'dish' => $this->integer('dish'),
             'at' => $this->moment(),
             'place' => ReadingPlace::from($this->string('place')->toString()),
+            'piece' => $this->integer('piece', 1),
             'celsius' => $this->filled('hand_s') ? round(HandTest::wallC($this->float('hand_s')), 1) : $this->float('celsius'),
             'sure' => $this->boolean('sure'),
         ];

@@ -29,7 +29,9 @@ final class DeviceResource extends JsonResource
             'battery' => $device->battery,
             'signal' => $device->signal,
             'heard_at' => $device->heard_at?->toIso8601ZuluString('millisecond'),
-            'probes' => array_map(fn (Probe $probe): array => $probe->toArray() + ['place_words' => $probe->place->inWords()], $device->probes),
+            'probes' => array_map(fn (Probe $probe): array => $probe->toArray() + [
+                'place_words' => $probe->place->inWords($probe->piece, $device->roast?->pieces($probe->dish) ?? 1),
+            ], $device->probes),
             'heard' => array_map(fn (int $channel, Heard $heard): array => [
                 'channel' => $channel, 'celsius' => $heard->celsius, 'at' => $heard->at->toIso8601ZuluString('millisecond'),
             ], array_keys($device->heard), array_values($device->heard)),

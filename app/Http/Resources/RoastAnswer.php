@@ -240,7 +240,7 @@ final class RoastAnswer
             'logged' => $stored->readings->map(
                 fn (Reading $one): array => [
                     'at' => $time($one->at),
-                    'words' => $one->place->inWords(),
+                    'words' => $one->place->inWords($one->piece, $stored->pieces($one->dish)),
                     'celsius' => $one->celsius,
                 ],
             )

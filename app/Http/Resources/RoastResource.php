@@ -299,15 +299,24 @@ final class RoastResource extends JsonResource
         $map = ProbeMap::of($cooked, $day->diary->readings($dish), $live->verdicts, $on->diffInSeconds(CarbonImmutable::now()), $movable);
 
         return [
-            'spots' => array_map(fn (Spot $spot): array => [
-                'place' => $spot->place,
-                'words' => ReadingPlace::from($spot->place)->inWords(),
-                'celsius' => $spot->celsius,
-                'minutes_ago' => $spot->secondsAgo === null ? null : round($spot->secondsAgo / 60.0, 1),
-                'decides' => $spot->decides,
-            ], $map->spots),
-            'next' => $map->next,
+            'spots' => array_map(self::spot(...), $map->spots),
+            'pieces' => array_map(self::spot(...), $map->pieces),
+            'unread' => $map->unread,
+            'next' => self::spot($map->next),
             'uneven' => $map->uneven,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function spot(Spot $spot): array
+    {
+        return [
+            'place' => $spot->place,
+            'piece' => $spot->piece,
+            'words' => ReadingPlace::from($spot->place)->inWords(),
+            'celsius' => $spot->celsius,
+            'minutes_ago' => $spot->secondsAgo === null ? null : round($spot->secondsAgo / 60.0, 1),
+            'decides' => $spot->decides,
         ];
     }
 
@@ -349,7 +358,8 @@ final class RoastResource extends JsonResource
             'dish' => $reading->dish,
             'at' => $reading->at->setTimezone($this->resource->stored->time_zone)->format(self::TO_THE_MILLISECOND),
             'place' => $reading->place,
-            'place_words' => $reading->place->inWords(),
+            'piece' => $reading->piece,
+            'place_words' => $reading->place->inWords($reading->piece, $this->resource->stored->pieces($reading->dish)),
             'celsius' => $reading->celsius,
             'hand_s' => $reading->place === ReadingPlace::Cooker && $this->isOnOpenFire($reading->dish)
                 ? round(HandTest::secondsOfWall($reading->celsius), 1)

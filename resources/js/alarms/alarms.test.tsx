@@ -103,7 +103,7 @@ describe('what matters now', () => {
       battery: null,
       signal: null,
       heard_at: minutes(heardAt),
-      probes: [{ channel: 1, dish: 0, place: 'core', place_words: text('Middle') }],
+      probes: [{ channel: 1, dish: 0, piece: 1, place: 'core', place_words: text('Middle') }],
       heard: [{ channel: 1, celsius, at: minutes(heardAt) }],
     });
     expect(ids({ ...cooking(), devices: [device(-1, 40)] })).toEqual([]);

@@ -52,4 +52,5 @@ export type Trail = Schemas['Trail'];
 export type Finding = Schemas['Finding'];
 export type Device = Schemas['Device'];
 export type DeviceFile = Schemas['DeviceFile'];
+export type Spot = Schemas['Spot'];
 export type Live = NonNullable<Schemas['FollowedDish']['live']>;

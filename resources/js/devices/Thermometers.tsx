@@ -8,6 +8,7 @@ import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
 import { Loading, Trouble } from '../ui/States';
+import { COOKER } from '../roast/acts';
 import { capital } from '../words/say';
 
 const CHANNELS = [1, 2, 3, 4];
@@ -21,6 +22,9 @@ const PLACES = [
   ['bone', 'by the bone'],
   ['cooker', 'its cooker'],
 ] as const;
+
+/** A thermometer has no more probes than this. */
+const MOST_PIECES = 8;
 
 const NOWHERE = '';
 
@@ -142,7 +146,7 @@ function Hanging({
 }) {
   const here = device.roast === roast.id;
   const [probes, setProbes] = useState<DeviceFile['probes']>(
-    here ? device.probes.map(({ channel, dish, place }) => ({ channel, dish, place })) : [],
+    here ? device.probes.map(({ channel, dish, piece, place }) => ({ channel, dish, piece, place })) : [],
   );
   const save = useMutation({
     mutationFn: (next: DeviceFile['probes']) =>
@@ -151,8 +155,8 @@ function Hanging({
   });
   const set = (channel: number, where: string) => {
     const others = (probes ?? []).filter((probe) => probe.channel !== channel);
-    const [dish = '0', place] = where.split(' ');
-    const next = where === NOWHERE ? others : [...others, { channel, dish: Number(dish), place: place as Place }];
+    const [dish = '0', piece = '1', place] = where.split(' ');
+    const next = where === NOWHERE ? others : [...others, { channel, dish: Number(dish), piece: Number(piece), place: place as Place }];
     setProbes(next);
     save.mutate(next);
   };
@@ -167,12 +171,12 @@ function Hanging({
             <Choice
               key={channel}
               label={`Probe ${channel}`}
-              value={probe === undefined ? NOWHERE : `${probe.dish} ${probe.place}`}
+              value={probe === undefined ? NOWHERE : `${probe.dish} ${probe.piece ?? 1} ${probe.place}`}
               options={[
                 { id: NOWHERE, name: 'not placed' },
                 ...roast.plan.dishes.flatMap((dish, i) =>
-                  PLACES.map(([place, words]) => ({
-                    id: `${i} ${place}`,
+                  placesOf(roast, i).map(({ id, words }) => ({
+                    id: `${i} ${id}`,
                     name: roast.plan.dishes.length > 1 ? `${dish.name}: ${words}` : capital(words),
                     closed: capital(words),
                   })),
@@ -193,5 +197,16 @@ function Hanging({
         </button>
       </p>
     </section>
+  );
+}
+
+/** Where a probe of a dish can be, piece by piece where there are several; on its cooker once. */
+function placesOf(roast: Roast, dish: number): { id: string; words: string }[] {
+  const pieces = Math.min(roast.file.dishes[dish]?.pieces ?? 1, MOST_PIECES);
+  return Array.from({ length: pieces }, (_, i) => i + 1).flatMap((piece) =>
+    PLACES.filter(([place]) => place !== COOKER || piece === 1).map(([place, words]) => ({
+      id: `${piece} ${place}`,
+      words: pieces > 1 && place !== COOKER ? `${words}, no. ${piece}` : words,
+    })),
   );
 }

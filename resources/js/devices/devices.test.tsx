@@ -23,10 +23,10 @@ const device = (over: Partial<Device> = {}): Device => ({
   signal: 64,
   heard_at: '2031-10-04T16:59:40Z',
   probes: [
-    { channel: 1, dish: 0, place: 'core', place_words: text('Middle') },
-    { channel: 2, dish: 0, place: 'thick_end', place_words: text('Thick end') },
-    { channel: 3, dish: 0, place: 'bone', place_words: text('By the bone') },
-    { channel: 4, dish: 0, place: 'cooker', place_words: text('Cooker') },
+    { channel: 1, dish: 0, piece: 1, place: 'core', place_words: text('Middle') },
+    { channel: 2, dish: 0, piece: 1, place: 'thick_end', place_words: text('Thick end') },
+    { channel: 3, dish: 0, piece: 1, place: 'bone', place_words: text('By the bone') },
+    { channel: 4, dish: 0, piece: 1, place: 'cooker', place_words: text('Cooker') },
   ],
   heard: [
     { channel: 1, celsius: 41.5, at: '2031-10-04T16:59:40Z' },
@@ -75,7 +75,7 @@ describe('probes', () => {
     show(<Probes roast={withDevices(device())} now={NOW} />);
     await userEvent.click(screen.getByRole('button', { name: 'Place the probes' }));
     await userEvent.click(await screen.findByLabelText('Probe 2'));
-    await userEvent.click(screen.getByRole('option', { name: 'Thigh' }));
+    await userEvent.click(screen.getByRole('option', { name: 'Thigh, no. 2' }));
     await waitFor(() =>
       expect(call).toHaveBeenCalledWith(
         'put',
@@ -84,9 +84,9 @@ describe('probes', () => {
           body: expect.objectContaining({
             roast: 'roast',
             probes: expect.arrayContaining([
-              { channel: 1, dish: 0, place: 'core' },
-              { channel: 2, dish: 0, place: 'thigh' },
-              { channel: 4, dish: 0, place: 'cooker' },
+              { channel: 1, dish: 0, piece: 1, place: 'core' },
+              { channel: 2, dish: 0, piece: 2, place: 'thigh' },
+              { channel: 4, dish: 0, piece: 1, place: 'cooker' },
             ]),
           }),
         }),

@@ -3,6 +3,7 @@ import type { Entry, FollowedDish, Roast } from '../api/types';
 import { at, duration } from '../units/time';
 import { useUnits, type Formatter } from '../units/units';
 import { isRead } from '../api/runSheet';
+import { useSay } from '../words/Said';
 import type { useLogging } from './useLogging';
 
 type Live = NonNullable<FollowedDish['live']>;
@@ -28,6 +29,7 @@ export function EndUnread({
   pulls?: boolean;
 }) {
   const format = useUnits();
+  const say = useSay();
   const [asks, setAsks] = useState(false);
   const index = entry.dish ?? 0;
   const dish = roast.plan.dishes[index];
@@ -38,7 +40,7 @@ export function EndUnread({
     log.act.mutate(isLast ? { kind: 'pulled', dish: index } : { kind: 'stage', dish: index, stage: stage + 1 });
     setAsks(false);
   };
-  const question = doubt(dish, now, format);
+  const question = doubt(dish, now, format, say);
   const name = isLast ? 'It is off already' : 'On to the next step already';
   if (!asks)
     return (
@@ -72,13 +74,18 @@ export function EndUnread({
 }
 
 /** Why it may not be ready, as a question; null where it was read at its number just now. */
-function doubt({ name, live }: FollowedDish, now: number, format: Formatter): string | null {
+function doubt({ name, live }: FollowedDish, now: number, format: Formatter, say: ReturnType<typeof useSay>): string | null {
   if (live === null) return `${name} was not read. Is it off the heat all the same?`;
   const ends = live.end_c ?? live.pull_c;
   if (live.read === null) return `${name} was not read; it should have ${format.degrees(ends)}. Is it done all the same?`;
   const ago = (now - at(live.read.at)) / 60_000;
   if (live.read.celsius < ends - 0.05)
     return `${name} read ${format.degrees(live.read.celsius, 1)}; it should have ${format.degrees(ends)}. Is it done all the same?`;
+  const { unread, next } = live.probe_map;
+  if (ago <= FRESH_MINUTES && unread.length > 0 && live.probe_map.pieces.length > 0)
+    return `${unread.map((piece) => `No. ${piece}`).join(', ')} of ${name} ${unread.length > 1 ? 'were' : 'was'} not read. Is it done all the same?`;
+  if (ago <= FRESH_MINUTES && unread.length > 0)
+    return `${name} was not read where it is coldest, at the ${say(next.words).toLowerCase()}. Is it done all the same?`;
   return ago <= FRESH_MINUTES ? null : `${name} was read ${duration(ago)} ago. Is it done all the same?`;
 }
 

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { FollowedDish } from '../api/types';
-import { aLive, aRoast, entry, show } from '../testing';
+import { aLive, aRoast, aSpot, entry, show } from '../testing';
 import { at } from '../units/time';
 import { EndUnread } from './EndUnread';
 
@@ -45,8 +45,21 @@ describe('the end of a step that was not read at its number', () => {
     expect(screen.queryByRole('alert')).toBeNull();
   });
 
+  it.each([
+    ['a warm place alone was read', [1], [], /not read where it is coldest, at the thigh/],
+    ['one piece was not read', [2], [aSpot('thigh', 75), aSpot('thigh', null, { piece: 2 })], /No\. 2 of .* was not read/],
+    ['two pieces were not read', [2, 3], [aSpot('thigh', 75)], /No\. 2, No\. 3 of .* were not read/],
+  ])('asks where %s', async (_case, unread, pieces, question) => {
+    const read = { id: 'a', celsius: 75, at: '2031-10-04T17:59:00Z' };
+    const mutate = shown({ read, probe_map: { ...aLive({}).probe_map, unread, pieces } });
+    await press('It is off already');
+    expect(screen.getByRole('alert')).toHaveTextContent(question);
+    expect(mutate).not.toHaveBeenCalled();
+  });
+
   it('asks nothing where it was read at its number just now', async () => {
-    const mutate = shown({ read: { id: 'a', celsius: 74.2, at: '2031-10-04T17:59:00Z' } });
+    const read = { id: 'a', celsius: 74.2, at: '2031-10-04T17:59:00Z' };
+    const mutate = shown({ read, probe_map: { ...aLive({}).probe_map, unread: [] } });
     await press('It is off already');
     expect(mutate).toHaveBeenCalledExactlyOnceWith({ kind: 'pulled', dish: 0 });
   });

@@ -21,7 +21,20 @@ type PadProps = { onSave: (taken: Saved) => void; unit?: 'c' | 'f'; odd?: Compon
 function Pad({ onSave, unit = 'c', odd = () => null }: PadProps) {
   return (
     <UnitsContext value={{ temperatureUnit: unit, massUnit: 'kg', clockHours: 24 }}>
-      <Keypad open onClose={() => undefined} dish="Rack" places={places} zone="+00:00" odd={odd} onSave={onSave} error="" busy={false} />
+      <Keypad
+        open
+        onClose={() => undefined}
+        dish="Rack"
+        places={places}
+        pieces={[]}
+        start={{ place: 'core', piece: 1 }}
+        next={null}
+        zone="+00:00"
+        odd={odd}
+        onSave={onSave}
+        error=""
+        busy={false}
+      />
     </UnitsContext>
   );
 }
@@ -32,7 +45,7 @@ describe('keypad', () => {
     render(<Pad onSave={save} />);
     for (const key of ['4', '4', 'Point', '1']) await userEvent.click(screen.getByRole('button', { name: key }));
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }));
-    expect(save).toHaveBeenCalledExactlyOnceWith({ celsius: 44.1, place: 'core', when: { ago: 0 }, sure: false }, false);
+    expect(save).toHaveBeenCalledExactlyOnceWith({ celsius: 44.1, place: 'core', piece: 1, when: { ago: 0 }, sure: false }, false);
   });
 
   it('takes keys as well, one point only, and corrections', async () => {
@@ -60,7 +73,7 @@ describe('keypad', () => {
 describe('a reading that looks odd', () => {
   it('is asked about at once, and logged when the cook is sure', async () => {
     const save = vi.fn();
-    const odd = (celsius: number, place: string) =>
+    const odd = (celsius: number, { place }: { place: string }) =>
       place === 'cooker' && celsius < 80 ? { question: 'Was it the core?', meant: [135] } : null;
     render(<Pad onSave={save} odd={odd} />);
     await userEvent.click(screen.getByRole('radio', { name: 'Cooker' }));

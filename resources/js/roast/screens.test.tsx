@@ -5,7 +5,7 @@ import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed, Refused, Unreachable } from '../api/client';
 import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
-import { aLive, anEvent, aRoast, entry, reference, show } from '../testing';
+import { aLive, anEvent, aReading, aRoast, entry, reference, show } from '../testing';
 import { tapsAt, typesQuickly } from '../testing-hand';
 import { aCooker, aFire, aTending } from '../testing-fire';
 import { UnitsContext } from '../units/units';
@@ -588,22 +588,7 @@ describe('debrief', () => {
   it('teaches the cook’s own cooker what was read on it', async () => {
     const roast = done();
     roast.plan.fires = [aFire({ own: true, name: 'Boathouse kettle' })];
-    roast.readings = [
-      {
-        id: 'r1',
-        dish: 0,
-        at: '2031-10-04T17:40:00Z',
-        place: 'cooker',
-        place_words: text('Cooker'),
-        celsius: 171,
-        hand_s: null,
-        sure: false,
-        device: null,
-        channel: null,
-        counts: true,
-        verdict: text('Counts'),
-      },
-    ];
+    roast.readings = [aReading('r1', '2031-10-04T17:40:00Z', 171, { place: 'cooker', place_words: text('Cooker') })];
     answering({
       'POST /api/cookers/cooker/learn': aCooker({
         observations: [{ ...(aCooker().observations[0] as NonNullable<ReturnType<typeof aCooker>['observations'][number]>), id: 'r1' }],

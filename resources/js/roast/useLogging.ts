@@ -39,9 +39,16 @@ export function useLogging(roast: Roast) {
   const act = useRoastLog<NewAct>(roast.id, ({ when, ...input }) =>
     once(() => ({ roast: roast.id, what: 'events', body: { id: born(), at: time(when), ...input } }), input),
   );
-  const read = useRoastLog<{ dish: number; place: string; celsius?: number; hand_s?: number; sure?: boolean; when?: number }>(
-    roast.id,
-    ({ when, ...input }) => once(() => ({ roast: roast.id, what: 'readings', body: { id: born(), at: time(when), ...input } }), input),
+  const read = useRoastLog<{
+    dish: number;
+    place: string;
+    piece?: number;
+    celsius?: number;
+    hand_s?: number;
+    sure?: boolean;
+    when?: number;
+  }>(roast.id, ({ when, ...input }) =>
+    once(() => ({ roast: roast.id, what: 'readings', body: { id: born(), at: time(when), ...input } }), input),
   );
   const { kept } = useOutbox();
   const keptAs = (id: string) => kept.find((one) => one.body.id === id && one.refused === undefined);
@@ -112,7 +119,15 @@ function undoable(roast: Roast, what: 'readings' | 'events', id: string): Undone
       : {
           roast: roast.id,
           what,
-          body: { id, dish: reading.dish, at: reading.at, place: reading.place, celsius: reading.celsius, sure: reading.sure },
+          body: {
+            id,
+            dish: reading.dish,
+            at: reading.at,
+            place: reading.place,
+            piece: reading.piece,
+            celsius: reading.celsius,
+            sure: reading.sure,
+          },
         };
   }
   const event = roast.events.find((one) => one.id === id);

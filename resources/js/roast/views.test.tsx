@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { NewEvent, RigReport } from '../api/types';
-import { anEvent, aRoast, duck, entry, reference, show } from '../testing';
+import { anEvent, aReading, aRoast, duck, entry, reference, show } from '../testing';
 import { choreFor, mainDish, titleOf, toDo } from './acts';
 import { newDish, type Draft } from './draft';
 import { RigTicket } from './rig/RigTicket';
@@ -334,22 +334,7 @@ describe('what is next', () => {
   it('lists the log, latest first, with what was left out', () => {
     const lines = logged(
       aRoast({
-        readings: [
-          {
-            id: 'r1',
-            dish: 0,
-            at: '2031-10-04T17:30:00.200Z',
-            place: 'core',
-            place_words: text('Middle'),
-            celsius: 24,
-            hand_s: null,
-            sure: false,
-            device: null,
-            channel: null,
-            counts: false,
-            verdict: text('Left out'),
-          },
-        ],
+        readings: [aReading('r1', '2031-10-04T17:30:00.200Z', 24, { counts: false, verdict: text('Left out') })],
         events: [anEvent('note', 'Note', '2031-10-04T17:30:00.900Z', { note: 'Wind' })],
       }),
       (message) => (message === null ? '' : say(message, formatter({ temperatureUnit: 'c', massUnit: 'kg', clockHours: 24 }))),

@@ -94,6 +94,11 @@ describe('a roast with what was logged here', () => {
       expect(liveOf([read(36, 'breast')])).toMatchObject({ read: { celsius: 36 } });
     });
 
+    it('takes a piece for read where it is coldest, and no other', () => {
+      expect(liveOf([read(58, 'breast')])?.probe_map.unread).toEqual([1]);
+      expect(liveOf([read(58, 'thigh')])?.probe_map.unread).toEqual([]);
+    });
+
     it('takes no cooker for a core', () => {
       expect(liveOf([read(180, 'cooker')])).toMatchObject({ read: { celsius: 42 } });
     });

@@ -3,6 +3,7 @@ import type { Entry, FollowedDish, Roast } from '../api/types';
 import { at as momentOf } from '../units/time';
 import { isRead } from '../api/runSheet';
 import { COOKER } from './acts';
+import type { Message } from '../words/say';
 import { coreNow } from './live/coreNow';
 
 type Event = Roast['events'][number];
@@ -78,7 +79,8 @@ export function withKept(roast: Roast, kept: readonly Kept[]): Roast {
           dish: reading.dish,
           at: reading.at,
           place: reading.place,
-          place_words: { id: `reading_place.${reading.place}`, values: {} },
+          piece: reading.piece ?? 1,
+          place_words: placeWords(reading.place, reading.piece),
           celsius: reading.celsius ?? 0,
           hand_s: reading.hand_s ?? null,
           sure: reading.sure ?? false,
@@ -91,6 +93,12 @@ export function withKept(roast: Roast, kept: readonly Kept[]): Roast {
   };
 }
 
+/** As the kitchen will say it: a piece is named where it was given. */
+function placeWords(place: string, piece: number | undefined): Message {
+  const words = { id: `reading_place.${place}`, values: {} };
+  return piece === undefined ? words : { id: 'reading_place.of_piece', values: { place: words, piece } };
+}
+
 type Live = NonNullable<FollowedDish['live']>;
 
 /** Readings of one round: the coldest of them decides. */
@@ -100,28 +108,37 @@ const ROUND_MS = 15 * 60_000;
 const PROBE_K = 1;
 
 /**
- * The core as it was typed here last, until the kitchen says what it makes of it. A warmer place that was read in the same round does not
+ * The core as it was typed here last, until the kitchen says what it makes of it. A warmer spot that was read in the same round does not
  * hide a colder one.
  */
 function withReadings(roast: Roast, live: Live | null, mine: readonly Kept[], dish: number): Live | null {
   const typed = mine.flatMap((one) =>
     one.what === 'readings' && one.body.dish === dish && one.body.place !== COOKER && one.body.celsius != null
-      ? [{ id: one.body.id, at: one.body.at, place: one.body.place, celsius: one.body.celsius }]
+      ? [{ id: one.body.id, at: one.body.at, spot: spotOf(one.body.place, one.body.piece), celsius: one.body.celsius }]
       : [],
   );
   if (live === null || typed.length === 0) return live;
   const newest = Math.max(...typed.map((one) => momentOf(one.at)));
-  const byPlace = new Map(typed.filter((one) => newest - momentOf(one.at) <= ROUND_MS).map((one) => [one.place, one]));
+  const bySpot = new Map(typed.filter((one) => newest - momentOf(one.at) <= ROUND_MS).map((one) => [one.spot, one]));
   const told = roast.readings.find((one) => one.id === live.read?.id);
-  if (told !== undefined && live.read !== null && newest - momentOf(told.at) <= ROUND_MS && !byPlace.has(told.place))
-    byPlace.set(told.place, { id: told.id, at: told.at, place: told.place, celsius: live.read.celsius });
-  const coldest = [...byPlace.values()].reduce((a, b) => (b.celsius < a.celsius ? b : a));
+  if (told !== undefined && live.read !== null && newest - momentOf(told.at) <= ROUND_MS && !bySpot.has(spotOf(told.place, told.piece)))
+    bySpot.set(spotOf(told.place, told.piece), {
+      id: told.id,
+      at: told.at,
+      spot: spotOf(told.place, told.piece),
+      celsius: live.read.celsius,
+    });
+  const coldest = [...bySpot.values()].reduce((a, b) => (b.celsius < a.celsius ? b : a));
   if (coldest.id === live.read?.id) return live;
   const shift = coldest.celsius - coreNow(live, momentOf(coldest.at)).likely;
   return {
     ...live,
     // What was advised went by another reading; what is not to be eaten stays so.
     advice: live.advice?.act === 'discard' ? live.advice : null,
+    probe_map: {
+      ...live.probe_map,
+      unread: live.probe_map.unread.filter((piece) => !bySpot.has(spotOf(live.probe_map.spots[0]?.place ?? '', piece))),
+    },
     read: { id: coldest.id, celsius: coldest.celsius, at: coldest.at },
     core_now_c: {
       low: live.core_now_c.likely + shift - PROBE_K,
@@ -130,3 +147,5 @@ function withReadings(roast: Roast, live: Live | null, mine: readonly Kept[], di
     },
   };
 }
+
+const spotOf = (place: string, piece = 1): string => `${piece} ${place}`;

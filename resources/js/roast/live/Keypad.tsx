@@ -4,13 +4,14 @@ import { Segments } from '../../ui/Segments';
 import { Sheet } from '../../ui/Sheet';
 import { momentOf, NOW, When, type Moment } from '../../ui/When';
 import { useUnits } from '../../units/units';
+import { COOKER } from '../acts';
 import type { Doubt } from './useOddReading';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
 const LONGEST = 5;
 
 type Place = { id: string; name: string };
-type Taken = { celsius: number; place: string; when: Moment; sure: boolean };
+type Taken = { celsius: number; place: string; piece: number; when: Moment; sure: boolean };
 type Props = {
   open: boolean;
   onClose: () => void;
@@ -18,12 +19,14 @@ type Props = {
   /** the usual one first: each reading begins there */
   places: readonly Place[];
   zone: string;
-  /** what is odd about a value at a place and a moment; null for nothing */
-  odd: (celsius: number, place: string, when: number) => Doubt | null;
-  /** where it begins; the first place where nothing is said */
-  start?: string | undefined;
-  /** the place that comes next in a round of several; null where this is the last */
-  next?: string | null;
+  /** numbers of several alike; empty for one */
+  pieces: readonly number[];
+  /** what is odd about a value at a spot and a moment; null for nothing */
+  odd: (celsius: number, spot: { place: string; piece: number }, when: number) => Doubt | null;
+  /** where it begins */
+  start: { place: string; piece: number };
+  /** the spot that comes next in a round of several; null where this is the last */
+  next: { place: string; piece: number; name: string } | null;
   onSave: (taken: Taken, goesOn: boolean) => void;
   error: string;
   busy: boolean;
@@ -33,15 +36,16 @@ type Props = {
 export function Keypad({ open, onClose, dish, ...pad }: Props) {
   return (
     <Sheet title={`Reading, ${dish}`} open={open} onClose={onClose}>
-      {open && <Pad key={pad.start ?? ''} {...pad} />}
+      {open && <Pad key={`${pad.start.piece} ${pad.start.place}`} {...pad} />}
     </Sheet>
   );
 }
 
-function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omit<Props, 'open' | 'onClose' | 'dish'>) {
+function Pad({ places, pieces, zone, odd, start, next, onSave, error, busy }: Omit<Props, 'open' | 'onClose' | 'dish'>) {
   const format = useUnits();
   const [typed, setTyped] = useState('');
-  const [place, setPlace] = useState(start ?? places[0]?.id ?? '');
+  const [place, setPlace] = useState(start.place);
+  const [piece, setPiece] = useState(start.piece);
   const [when, setWhen] = useState<Moment>(NOW);
   const [timed, setTimed] = useState(false);
   const [doubt, setDoubt] = useState<Doubt | null>(null);
@@ -54,8 +58,8 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
   const save = (sure: boolean, goesOn = false) => {
     if (!sound || busy) return;
     const celsius = format.fromDegrees(value);
-    const found = sure ? null : odd(celsius, place, momentOf(when, zone) ?? Date.now());
-    if (found === null) onSave({ celsius, place, when, sure }, goesOn);
+    const found = sure ? null : odd(celsius, { place, piece }, momentOf(when, zone) ?? Date.now());
+    if (found === null) onSave({ celsius, place, piece, when, sure }, goesOn);
     else setDoubt(found);
   };
   useEffect(() => {
@@ -80,6 +84,21 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
         </output>
         <span className="wide text-2xl">{format.degreeSign}</span>
       </div>
+      {pieces.length > 0 && place !== COOKER && (
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <span className="label">Which one, from the left</span>
+          <Segments
+            label="Which one"
+            tight
+            value={String(piece)}
+            options={pieces.map((number) => ({ id: String(number), name: number }))}
+            onChange={(id) => {
+              setPiece(Number(id));
+              setDoubt(null);
+            }}
+          />
+        </div>
+      )}
       <Segments
         label="Place"
         value={place}
@@ -115,9 +134,9 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
           <button type="button" className="push push-ember min-h-16 text-xl" disabled={!sound || busy} onClick={() => save(false)}>
             Log it
           </button>
-          {next !== null && next !== place && (
+          {next !== null && (next.place !== place || next.piece !== piece) && (
             <button type="button" className="push min-h-16" disabled={!sound || busy} onClick={() => save(false, true)}>
-              and then {places.find((one) => one.id === next)?.name.toLowerCase() ?? next}
+              and then {next.name}
             </button>
           )}
         </div>
@@ -131,7 +150,7 @@ function Pad({ places, zone, odd, start, next = null, onSave, error, busy }: Omi
                 type="button"
                 className="push min-h-14 flex-1"
                 disabled={busy}
-                onClick={() => onSave({ celsius, place, when, sure: false }, false)}
+                onClick={() => onSave({ celsius, place, piece, when, sure: false }, false)}
               >
                 It is {format.shown(celsius)} {format.degreeSign}
               </button>

@@ -29,7 +29,7 @@ import { DayChanges } from '../ways/DayChanges';
 import { Outside } from './Outside';
 import { ProbeMap } from './ProbeMap';
 import { OffTheHour } from './OffTheHour';
-import { ReadingSheet, USUAL } from './ReadingSheet';
+import { ReadingSheet, USUAL, type Spot } from './ReadingSheet';
 import { TendingStrip } from './TendingStrip';
 
 const LATER = 6;
@@ -39,7 +39,7 @@ export function Live({ roast }: { roast: Roast }) {
   const [chosen, setChosen] = useState<number | null>(null);
   const [noting, setNoting] = useState(false);
   /** where a reading is taken; null while none is */
-  const [reading, setReading] = useState<string | null>(null);
+  const [reading, setReading] = useState<Spot | typeof USUAL | null>(null);
   const [ways, setWays] = useState<{ asked: Turned | null } | null>(null);
   const [when, setWhen] = useState<Moment>(NOW);
   const now = useNow();
@@ -57,7 +57,7 @@ export function Live({ roast }: { roast: Roast }) {
   const logAct = (act: Parameters<typeof log.act.mutate>[0]) => {
     if (moment !== null) log.act.mutate({ ...act, when: isNow(when) ? undefined : moment }, { onSuccess: () => setWhen(NOW) });
   };
-  const readAt = (place: string | undefined) => setReading(place ?? USUAL);
+  const readAt = (spot: Spot | undefined) => setReading(spot ?? USUAL);
   const readFor = (entry: Entry) => {
     setChosen(entry.dish);
     setReading(USUAL);

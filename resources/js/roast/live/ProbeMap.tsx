@@ -3,8 +3,10 @@ import { inkOn, temperatureCss } from '../../charts/temperature';
 import { agoOf } from '../../units/time';
 import { useUnits } from '../../units/units';
 import { Said, useSay } from '../../words/Said';
+import type { Spot as Where } from './ReadingSheet';
 
 type Map = Live['probe_map'];
+type Spot = Map['next'];
 
 /** Where a place lies in the picture, across and down. */
 const AT: Readonly<Record<string, readonly [number, number]>> = {
@@ -29,82 +31,136 @@ const BODY: Readonly<Record<'bird' | 'animal' | 'joint', string>> = {
 const bodyOf = (map: Map, kind: string): keyof typeof BODY =>
   map.spots.some((spot) => spot.place === 'leg') ? 'animal' : kind === 'poultry' ? 'bird' : 'joint';
 
+const isSame = (a: Where, b: Where): boolean => a.place === b.place && a.piece === b.piece;
+
 /** Where it was read in this round: the coldest decides, an open ring is where to look next. A touch reads there. */
-export function ProbeMap({ map, kind, onRead }: { map: Map; kind: string; onRead: (place: string) => void }) {
+export function ProbeMap({ map, kind, onRead }: { map: Map; kind: string; onRead: (spot: Where) => void }) {
   const format = useUnits();
   const say = useSay();
-  const body = bodyOf(map, kind);
-  const read = map.spots.filter((spot) => spot.celsius !== null);
+  const body = BODY[bodyOf(map, kind)];
+  const many = map.pieces.length > 0;
+  const read = (many ? map.pieces : map.spots).filter((spot) => spot.celsius !== null);
   const deciding = map.spots.find((spot) => spot.decides);
-  const next = map.spots.find((spot) => spot.place === map.next);
+  const named = (spot: Spot) => (many ? `${say(spot.words)} of no. ${spot.piece}` : say(spot.words));
   return (
     <section aria-label="Probe map" className="opens mt-4 grid items-center gap-x-6 gap-y-2 sm:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]">
-      <svg viewBox="0 0 300 150" className="w-full max-w-[19rem]" role="img" aria-label={spoken(map, say, format)}>
-        <path
-          d={BODY[body]}
-          fill={deciding === undefined ? 'var(--raised)' : temperatureCss(deciding.celsius ?? 0)}
-          fillOpacity="0.28"
-          stroke="var(--ink)"
-          strokeWidth="2"
-        />
-        {map.spots.map((spot) => {
-          const [x, y] = AT[spot.place] ?? [150, 75];
-          const known = spot.celsius !== null;
-          return (
-            <g key={spot.place} className="cursor-pointer" onClick={() => onRead(spot.place)}>
-              <circle
-                cx={x}
-                cy={y}
-                r={known ? 21 : 13}
-                fill={known ? temperatureCss(spot.celsius ?? 0) : 'var(--paper)'}
-                stroke={spot.decides ? 'var(--ink)' : spot.place === map.next ? 'var(--ember)' : 'var(--soft)'}
-                strokeWidth={spot.decides || spot.place === map.next ? 3.5 : 1.5}
-                strokeDasharray={known || spot.place === map.next ? undefined : '4 3'}
-              />
-              {known && (
-                <text x={x} y={y + 5.5} textAnchor="middle" fontSize="16" fontWeight="750" fill={inkOn(spot.celsius ?? 0)}>
-                  {format.degrees(spot.celsius ?? 0)}
-                </text>
-              )}
-            </g>
-          );
-        })}
-      </svg>
+      {many ? <Pieces map={map} body={body} onRead={onRead} /> : <Places map={map} body={body} deciding={deciding} onRead={onRead} />}
       <div>
         <p className="font-semibold">
           {deciding === undefined
             ? 'Not read in this round.'
-            : `${say(deciding.words)} decides: ${format.degrees(deciding.celsius ?? 0, 1)}, the coldest of ${read.length}.`}
+            : `${named(deciding)} decides: ${format.degrees(deciding.celsius ?? 0, 1)}, the coldest of ${read.length}.`}
         </p>
+        {many && deciding !== undefined && map.unread.length > 0 && (
+          <p className="font-semibold text-ember">Not read: {map.unread.map((piece) => `no. ${piece}`).join(', ')}.</p>
+        )}
         {map.uneven !== null && (
           <p role="status" className="mt-1 border-l-[3px] border-ember pl-3 font-semibold">
             <Said>{map.uneven}</Said>.
           </p>
         )}
+        {many && deciding !== undefined && <p className="label mt-2">No. {deciding.piece}</p>}
         <ul className="mt-2 flex flex-wrap gap-2">
           {map.spots.map((spot) => (
             <li key={spot.place}>
-              <button type="button" className="push px-3" aria-current={spot.place === map.next} onClick={() => onRead(spot.place)}>
+              <button type="button" className="push px-3" aria-current={isSame(spot, map.next)} onClick={() => onRead(spot)}>
                 {say(spot.words)}
                 <span className="label">
-                  {spot.celsius === null ? (spot.place === map.next ? 'next' : '') : agoOf(spot.minutes_ago ?? 0)}
+                  {spot.celsius === null ? (isSame(spot, map.next) ? 'next' : '') : agoOf(spot.minutes_ago ?? 0)}
                 </span>
               </button>
             </li>
           ))}
         </ul>
-        {next !== undefined && read.length > 0 && read.length === map.spots.length && (
-          <p className="label mt-2">All of it was read: look at {say(next.words).toLowerCase()} again next.</p>
-        )}
+        {map.next.celsius !== null && <p className="label mt-2">All of it was read: look at {named(map.next).toLowerCase()} again next.</p>}
       </div>
     </section>
   );
 }
 
-const spoken = (map: Map, say: ReturnType<typeof useSay>, format: ReturnType<typeof useUnits>): string =>
-  map.spots
-    .map(
-      (spot) =>
-        `${say(spot.words)}: ${spot.celsius === null ? 'not read' : format.temperature(spot.celsius, 1)}${spot.decides ? ', decides' : ''}`,
-    )
-    .join('; ');
+/** One piece, and where it was read. */
+function Places({ map, body, deciding, onRead }: { map: Map; body: string; deciding: Spot | undefined; onRead: (spot: Where) => void }) {
+  const format = useUnits();
+  const say = useSay();
+  return (
+    <svg
+      viewBox="0 0 300 150"
+      className="w-full max-w-[19rem]"
+      role="img"
+      aria-label={map.spots.map((spot) => spoken(spot, say(spot.words), format)).join('; ')}
+    >
+      <path
+        d={body}
+        fill={deciding === undefined ? 'var(--raised)' : temperatureCss(deciding.celsius ?? 0)}
+        fillOpacity="0.28"
+        stroke="var(--ink)"
+        strokeWidth="2"
+      />
+      {map.spots.map((spot) => {
+        const [x, y] = AT[spot.place] ?? [150, 75];
+        const known = spot.celsius !== null;
+        const isNext = isSame(spot, map.next);
+        return (
+          <g key={spot.place} className="cursor-pointer" onClick={() => onRead(spot)}>
+            <circle
+              cx={x}
+              cy={y}
+              r={known ? 21 : 13}
+              fill={known ? temperatureCss(spot.celsius ?? 0) : 'var(--paper)'}
+              stroke={spot.decides ? 'var(--ink)' : isNext ? 'var(--ember)' : 'var(--soft)'}
+              strokeWidth={spot.decides || isNext ? 3.5 : 1.5}
+              strokeDasharray={known || isNext ? undefined : '4 3'}
+            />
+            {known && (
+              <text x={x} y={y + 5.5} textAnchor="middle" fontSize="16" fontWeight="750" fill={inkOn(spot.celsius ?? 0)}>
+                {format.degrees(spot.celsius ?? 0)}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** Several pieces from the left, each with its coldest place. */
+function Pieces({ map, body, onRead }: { map: Map; body: string; onRead: (spot: Where) => void }) {
+  const format = useUnits();
+  return (
+    <ul className="grid max-w-[19rem] grid-cols-4 gap-1.5">
+      {map.pieces.map((spot) => {
+        const known = spot.celsius !== null;
+        const isNext = spot.piece === map.next.piece && !known;
+        return (
+          <li key={spot.piece}>
+            <button
+              type="button"
+              className="grid min-h-11 w-full place-items-center rounded-lg p-1"
+              aria-label={spoken(spot, `No. ${spot.piece}`, format)}
+              onClick={() => onRead(spot)}
+            >
+              <svg viewBox="0 0 300 150" className="w-full" aria-hidden>
+                <path
+                  d={body}
+                  fill={known ? temperatureCss(spot.celsius ?? 0) : 'var(--paper)'}
+                  stroke={spot.decides ? 'var(--ink)' : isNext ? 'var(--ember)' : 'var(--soft)'}
+                  strokeWidth={spot.decides || isNext ? 10 : 4}
+                  strokeDasharray={known || isNext ? undefined : '16 10'}
+                />
+                {known && (
+                  <text x="148" y="98" textAnchor="middle" fontSize="60" fontWeight="750" fill={inkOn(spot.celsius ?? 0)}>
+                    {format.degrees(spot.celsius ?? 0)}
+                  </text>
+                )}
+              </svg>
+              <span className="label">no. {spot.piece}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+const spoken = (spot: Spot, name: string, format: ReturnType<typeof useUnits>): string =>
+  `${name}: ${spot.celsius === null ? 'not read' : format.temperature(spot.celsius, 1)}${spot.decides ? ', decides' : ''}`;

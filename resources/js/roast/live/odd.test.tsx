@@ -1,9 +1,8 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import type { FollowedDish, Roast } from '../../api/types';
-import { aLive, aRoast, show } from '../../testing';
+import type { FollowedDish, Reading, Roast } from '../../api/types';
+import { aLive, aReading, aRoast, show } from '../../testing';
 import { UnitsContext, useUnits } from '../../units/units';
-import { text } from '../../words/testing';
 import { CoreAdvice } from './CoreAdvice';
 import { Figures } from './Figures';
 import { useOddReading } from './useOddReading';
@@ -38,27 +37,14 @@ type Asked = { of: FollowedDish; celsius: number; place: string; readings?: Roas
 function Asks({ of, celsius, place, readings = [] }: Asked) {
   const format = useUnits();
   const roast = aRoast({ readings });
-  const doubt = useOddReading({ ...roast, plan: { ...roast.plan, dishes: [of] } }, 0)(celsius, place, NOW);
+  const doubt = useOddReading({ ...roast, plan: { ...roast.plan, dishes: [of] } }, 0)(celsius, { place, piece: 1 }, NOW);
   const meant = doubt?.meant.map((one) => `${format.shown(one)} ${format.degreeSign}`) ?? [];
   return <p>{doubt === null ? 'nothing odd' : [doubt.question, ...meant].join(' | ')}</p>;
 }
 
 /** A reading of the dish so many minutes before now. */
-const read = (celsius: number, ago: number, place = 'core', more: Partial<Roast['readings'][number]> = {}): Roast['readings'][number] => ({
-  id: `${place} ${ago}`,
-  dish: 0,
-  at: new Date(NOW - ago * 60_000).toISOString(),
-  place,
-  place_words: text(place),
-  celsius,
-  hand_s: null,
-  sure: false,
-  device: null,
-  channel: null,
-  counts: true,
-  verdict: text('Counts'),
-  ...more,
-});
+const read = (celsius: number, ago: number, place = 'core', more: Partial<Reading> = {}): Reading =>
+  aReading(`${place} ${ago}`, new Date(NOW - ago * 60_000).toISOString(), celsius, { place, ...more });
 
 const asked = (of: FollowedDish, celsius: number, place: string, unit: 'c' | 'f' = 'c', readings: Roast['readings'] = []) => {
   const { container, unmount } = render(

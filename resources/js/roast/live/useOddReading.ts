@@ -14,7 +14,8 @@ const BOILING_C = 103;
 const FAR_K = 20;
 
 type Live = NonNullable<FollowedDish['live']>;
-type Asked = (celsius: number, place: string, when: number) => Doubt | null;
+type Spot = { place: string; piece: number };
+type Asked = (celsius: number, spot: Spot, when: number) => Doubt | null;
 
 /** The verdict of a reading that is not with the kitchen yet. */
 const KEPT = 'verdict.kept_here';
@@ -23,12 +24,12 @@ const KEPT = 'verdict.kept_here';
 export function useOddReading(roast: Roast, index: number): Asked {
   const format = useUnits();
   const dish = roast.plan.dishes[index];
-  return (celsius, place, when) => {
+  return (celsius, spot, when) => {
     if (dish === undefined) return null;
-    if (place === COOKER) return oddCooker(dish, celsius, format);
-    const question = oddCore(roast, index, celsius, place, when, format);
+    if (spot.place === COOKER) return oddCooker(dish, celsius, format);
+    const question = oddCore(roast, index, celsius, spot, when, format);
     if (question === null) return null;
-    const meant = otherwise(celsius, format).filter((other) => oddCore(roast, index, other, place, when, format) === null);
+    const meant = otherwise(celsius, format).filter((other) => oddCore(roast, index, other, spot, when, format) === null);
     return { question, meant };
   };
 }
@@ -50,12 +51,12 @@ function otherwise(celsius: number, format: Formatter): number[] {
   return [inOtherUnit, format.fromDegrees(typed / 10)];
 }
 
-function oddCore(roast: Roast, index: number, celsius: number, place: string, when: number, format: Formatter): string | null {
+function oddCore(roast: Roast, index: number, celsius: number, spot: Spot, when: number, format: Formatter): string | null {
   if (celsius > BOILING_C) return `${format.degrees(celsius)} in the meat? That is hotter than boiling water.`;
   const dish = roast.plan.dishes[index];
   const live = dish?.live ?? null;
   if (dish === undefined || live === null || dish.on_at === null) return null;
-  const last = lastRead(roast, index, place, when);
+  const last = lastRead(roast, index, spot, when);
   const from = last ?? { celsius: live.read_limits.start_c, at: dish.on_at };
   const minutes = (when - at(from.at)) / 60_000;
   if (minutes < 0) return null;
@@ -78,10 +79,16 @@ function reach(from: number, minutes: number, limits: Live['read_limits']): [num
   ];
 }
 
-function lastRead(roast: Roast, index: number, place: string, when: number): Roast['readings'][number] | null {
+function lastRead(roast: Roast, index: number, { place, piece }: Spot, when: number): Roast['readings'][number] | null {
   const on = at(roast.plan.dishes[index]?.on_at ?? '');
   const before = roast.readings.filter(
-    (one) => one.dish === index && one.place === place && at(one.at) <= when && at(one.at) >= on && (one.counts || one.verdict.id === KEPT),
+    (one) =>
+      one.dish === index &&
+      one.place === place &&
+      one.piece === piece &&
+      at(one.at) <= when &&
+      at(one.at) >= on &&
+      (one.counts || one.verdict.id === KEPT),
   );
   return before.reduce<Roast['readings'][number] | null>(
     (newest, one) => (newest === null || at(one.at) >= at(newest.at) ? one : newest),
