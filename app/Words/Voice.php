@@ -166,7 +166,11 @@ final class Voice
     {
         $whole = (int) floor(abs($minutes) + 0.5);
 
-        return $whole < 60 ? "$whole min" : sprintf('%d h %02d', intdiv($whole, 60), $whole % 60);
+        return match (true) {
+            $whole < 60 => "$whole min",
+            $whole % 60 === 0 => intdiv($whole, 60).' h',
+            default => sprintf('%d h %02d', intdiv($whole, 60), $whole % 60),
+        };
     }
 
     /** Halves go up, as they do in the browser; null is as many decimals as it needs, up to two. */

@@ -56,12 +56,14 @@ final class Cautions
         Dish $dish,
         AtCarving $slow,
         DangerAccount $danger,
+        Tempering $tempering,
         float $coolMinutes,
         ?float $unreachedC = null,
         ?float $tenderShare = null,
     ): array {
         return array_values(array_filter([
             ...array_map(fn (DangerBreach $breach): Caution => $breach->ofAPlan(), $danger->breaches),
+            self::startsTooWarm($dish, $tempering),
             self::warmRefrigerator($dish),
             self::belowSafeMinimum($dish, $slow, 'slow'),
             self::coolCooker($dish),
@@ -215,6 +217,26 @@ final class Cautions
     {
         return ! $dish->carryover()->wantsReading ? null : new Caution('climb_counted_on',
             Message::of('caution.it_comes_off_short'), Carryover::source());
+    }
+
+    private static function startsTooWarm(Dish $dish, Tempering $tempering): ?Caution
+    {
+        return ! $tempering->isTooLong() ? null : new Caution(
+            'starts_too_warm',
+            Message::sentences(
+                is_finite($tempering->minutes)
+                    ? Message::of('caution.start_takes_too_long', start: Quantity::celsius($dish->startC), takes: Quantity::duration($tempering->minutes))
+                    : Message::of('caution.start_is_never_reached', start: Quantity::celsius($dish->startC)),
+                Message::of(
+                    'caution.start_no_warmer_than',
+                    allowed: Quantity::duration($tempering->allowedMinutes),
+                    reaches: Quantity::celsius(round($tempering->reachesC)),
+                ),
+                Message::of('caution.start_if_it_has_it'),
+                Message::of($dish->hazard()?->isInside === true ? 'danger.not_to_be_eaten' : 'danger.whole_muscle'),
+            ),
+            Clocks::source(),
+        );
     }
 
     private static function warmRefrigerator(Dish $dish): ?Caution

@@ -12,9 +12,6 @@ final readonly class ColdChain
     /** From out of the refrigerator to the heat, handwork apart: patting dry, seasoning, rigging. Common practice. */
     public const READY_MINUTES = 25.0;
 
-    /** Meat that does not come to its start temperature in the room is taken to wait for so long. */
-    private const NEVER_WARM_MINUTES = 360.0;
-
     /**
      * @param  float  $outBeforeMinutes  from out of the refrigerator to going on; 0 or more
      * @param  float  $rawHours  in the refrigerator, thawed and raw, before that
@@ -27,8 +24,8 @@ final readonly class ColdChain
     ) {
     }
 
-    /** @param  float  $temperMinutes  that it takes to come to its start temperature in the room; INF where it does not */
-    public static function asPlanned(Dish $dish, float $temperMinutes): self
+    /** @param  float  $outMinutes  that it stands in the room to come to its start temperature */
+    public static function asPlanned(Dish $dish, float $outMinutes): self
     {
         $handwork = $rawHours = 0.0;
         foreach ($dish->preparations as $preparation) {
@@ -39,6 +36,6 @@ final readonly class ColdChain
             }
         }
 
-        return new self(max(min($temperMinutes, self::NEVER_WARM_MINUTES), self::READY_MINUTES + $handwork), $rawHours);
+        return new self(max($outMinutes, self::READY_MINUTES + $handwork), $rawHours);
     }
 }

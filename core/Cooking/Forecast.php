@@ -52,7 +52,7 @@ final readonly class Forecast
      * @param  float|null  $lethalityLog10  gathered at the coldest point to the end of the least rest; null where no table applies
      * @param  float|null  $liftCostMinutes  what one two-minute lid lift half way adds; null where there is no lid
      * @param  float  $temperSavesMinutes  on the heat, against straight from the refrigerator
-     * @param  float  $temperMinutes  out of the refrigerator beforehand, to reach the start temperature
+     * @param  Tempering  $tempering  out of the refrigerator beforehand
      * @param  DangerAccount  $danger  from out of the refrigerator to the carving, as planned
      * @param  list<Caution>  $cautions
      * @param  float|null  $tenderShare  of what a tough cut takes to pull apart, done by the end of the least rest; null for
@@ -74,7 +74,7 @@ final readonly class Forecast
         public ?WeightRule $rule,
         public ?float $lethalityLog10,
         public ?float $liftCostMinutes,
-        public float $temperMinutes,
+        public Tempering $tempering,
         public float $temperSavesMinutes,
         public DangerAccount $danger,
         public array $cautions,
@@ -119,8 +119,8 @@ final readonly class Forecast
             ? null
             : min((float) $atCarving->log10, $safe->lethality->gathered(...$trace->upTo($likely + $rest)));
         $tender = $dish->cut->tough ? Tenderness::share(...$trace->upTo($likely + $rest)) : null;
-        $temper = self::temperMinutes($dish, $airC);
-        $chain = ColdChain::asPlanned($dish, $temper);
+        $tempering = Tempering::of($dish, $airC);
+        $chain = ColdChain::asPlanned($dish, $tempering->outMinutes());
         $danger = self::danger($dish, $airC, $chain, $slowTrace, $slow->stageStartsS, $slowOff)
             ->withRulesOf(self::danger($dish, $airC, $chain, $trace, $cook->stageStartsS, $likely), [DangerRule::Cooling]);
         $firstLook = $spread->likely * ($spread->low / max(0.01, $spread->likely)) ** (
@@ -144,13 +144,14 @@ final readonly class Forecast
             WeightRule::for($dish),
             $lethality,
             self::hasLid($dish) && $patience === null ? $lift : null,
-            $temper,
-            $temper > 0.0 ? $saves : 0.0,
+            $tempering,
+            $tempering->minutes > 0.0 ? $saves : 0.0,
             $danger,
             Cautions::of(
                 $dish,
                 $atCarving,
                 $danger,
+                $tempering,
                 ($slowTrace->reaches(Clocks::HOT_C) ?? INF) / 60.0,
                 $slowTime === null ? $pullC : null,
                 $tender,
@@ -334,29 +335,5 @@ final readonly class Forecast
         }
 
         return sqrt($sum);
-    }
-
-    /** Minutes on the board from refrigerator-cold until the joint's mean reaches the start temperature; INF when it does not. */
-    private static function temperMinutes(Dish $dish, float $airC): float
-    {
-        if (! $dish->cut->isPerishable() || $dish->startC <= Clocks::COLD_C + 1.0) {
-            return 0.0;
-        }
-        $body = Cook::of(
-            $dish,
-            $airC,
-            Resolution::coarse(),
-            Course::asPlanned(),
-            Variation::of(1.0, 1.0, Clocks::COLD_C - $dish->startC),
-        )->body;
-        $board = CookerShed::board($airC);
-        while ($body->elapsedS() < 6 * 3600.0) {
-            if ($body->meanC() >= $dish->startC) {
-                return $body->elapsedS() / 60.0;
-            }
-            $body->in($board, 300.0);
-        }
-
-        return INF;
     }
 }

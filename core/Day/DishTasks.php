@@ -7,6 +7,7 @@ namespace Diatherm\Day;
 use Diatherm\Cooking\CueState;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Cooking\StepCue;
+use Diatherm\Cooking\Tempering;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
@@ -104,9 +105,7 @@ final class DishTasks
                     Act::TakeOut,
                     $at($timing->takeOut),
                     Message::of('sheet.out_of_the_cold', dish: $dish->name),
-                    $forecast->temperMinutes > 0.0
-                    ? Message::of('sheet.to_start_at_all_through', start: Quantity::celsius($dish->startC))
-                    : ($dish->cut->kind === 'poultry' ? Message::of('sheet.pat_dry_rinsing') : Message::of('sheet.pat_dry_season')),
+                    self::takingOut($dish, $forecast->tempering),
                 );
             }
             $entries[] = new Entry(
@@ -229,6 +228,20 @@ final class DishTasks
         );
 
         return $entries;
+    }
+
+    private static function takingOut(Dish $dish, Tempering $tempering): Message
+    {
+        return match (true) {
+            $tempering->isTooLong() => Message::of(
+                'sheet.out_no_longer',
+                allowed: Quantity::duration($tempering->allowedMinutes),
+                reaches: Quantity::celsius(round($tempering->reachesC)),
+                start: Quantity::celsius($dish->startC),
+            ),
+            $tempering->minutes > 0.0 => Message::of('sheet.to_start_at_all_through', start: Quantity::celsius($dish->startC)),
+            default => Message::of($dish->cut->kind === 'poultry' ? 'sheet.pat_dry_rinsing' : 'sheet.pat_dry_season'),
+        };
     }
 
     /** Takes the place of a pull or a step until it reads its number; over when that is likely to be. */

@@ -47,7 +47,7 @@ final readonly class Timing
      * @param  Spread  $cook  minutes from on to the pull
      * @param  float|null  $lightMinutes  from the match to coals that can be cooked on; null for the usual time
      */
-    public static function of(Dish $dish, Forecast $forecast, Spread $cook, float $allowedOutMinutes, ?float $lightMinutes = null): self
+    public static function of(Dish $dish, Forecast $forecast, Spread $cook, ?float $lightMinutes = null): self
     {
         $cooker = $dish->stages[0]->cooker;
         $preheat = -$cooker->preheatMinutes;
@@ -62,7 +62,7 @@ final readonly class Timing
         // It stays cold until it is worked on, or comes out as early as its start temperature asks for.
         $handwork = PreparationPlan::handworkMinutes($dish);
         $takeOut = $dish->cut->isPerishable() ? $rig - $handwork - self::COLD_START_MINUTES : $rig;
-        $takeOut = min($takeOut, -min($forecast->temperMinutes, $allowedOutMinutes));
+        $takeOut = min($takeOut, -$forecast->tempering->outMinutes());
         $carve = $cook->high + $dish->leastRestMinutes();
         $carving = self::carveMinutes($dish);
 

@@ -106,7 +106,6 @@ final readonly class Plan
         $zone = $roast->serveAt->getTimezone();
         $now = $now->setTimezone($zone);
         $progress = array_map(fn (Progress $made): Progress => $made->inZone($zone), $progress);
-        $allowed = Clocks::allowedMinutes($roast->airC);
         $forecasts = array_map(fn (PlannedDish $dish): Forecast => $dish->forecast, $dishes);
         $finishing = Finishing::of($roast);
         $timings = [];
@@ -115,7 +114,6 @@ final readonly class Plan
                 $forecast->dish,
                 $forecast,
                 $progress[$i]->cookMinutes ?? $forecast->cookMinutes,
-                $allowed,
                 self::lightMinutes($roast, $forecast->dish->stages[0]),
             );
         }

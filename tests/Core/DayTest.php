@@ -205,7 +205,7 @@ it('tells what helps at the least in minutes where hours would round it away', f
     $limit = PreparationPlan::limit(Preparation::named($what), $dish);
     expect($limit === null ? null : said($limit))->toBe($words);
 })->with([
-    ['fish-whole', 'marinate_fish', '30 min at the least, no more gain after 1 h 00'], ['beef-steak', 'rub', '20 min at the least, no more gain after 2 h 00'],
+    ['fish-whole', 'marinate_fish', '30 min at the least, no more gain after 1 h'], ['beef-steak', 'rub', '20 min at the least, no more gain after 2 h'],
     ['lamb-leg', 'marinate_oil', '2 h at the least, no more gain after 24 h'], ['turkey', 'dry_skin', '8 h at the least, no more gain after 48 h'],
     // Handwork is done in one go.
     ['turkey', 'truss', null], ['lamb-leg', 'pockets', null],

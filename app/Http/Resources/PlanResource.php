@@ -254,7 +254,7 @@ final class PlanResource extends JsonResource
             'lethality_log10' => $forecast->lethalityLog10 === null ? null : round($forecast->lethalityLog10, 2),
             'lid_lift_minutes' => $forecast->liftCostMinutes === null ? null : round($forecast->liftCostMinutes, 1),
             'temper_saves_minutes' => round($forecast->temperSavesMinutes, 1),
-            'temper_minutes' => is_finite($forecast->temperMinutes) ? round($forecast->temperMinutes) : null,
+            'temper_minutes' => is_finite($forecast->tempering->minutes) ? round($forecast->tempering->minutes) : null,
             'tender_share' => $forecast->tenderShare === null ? null : round($forecast->tenderShare, 2),
             'rest_minutes' => $dish->leastRestMinutes(),
             'total_kg' => round($dish->massKg * $dish->pieces, 3),

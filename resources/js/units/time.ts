@@ -69,7 +69,9 @@ export function day(iso: string, now: number, zone?: string): string {
 /** 1 h 53, 12 min */
 export function duration(minutes: number): string {
   const whole = Math.round(Math.abs(minutes));
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${two(whole % 60)}`;
+  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${two(rest)}`;
 }
 
 /** How long ago something was read. */
