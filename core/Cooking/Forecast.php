@@ -45,6 +45,7 @@ final readonly class Forecast
      * @param  float  $pullC  core at which it comes off
      * @param  float  $peakC  highest core from the pull on, as far as it is counted on; of a buried pot the likely one, far above its `pullC`
      * @param  float  $peakMinutes  when, likely
+     * @param  float  $hottestC  of the whole cook: more than the peak where it cooled between two steps
      * @param  float  $under60Minutes  when the resting core is below 60 °C: at the pull where it never comes to that, INF when it has not
      *     been followed so far
      * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
@@ -67,6 +68,7 @@ final readonly class Forecast
         public float $pullC,
         public float $peakC,
         public float $peakMinutes,
+        public float $hottestC,
         public float $under60Minutes,
         public float $hotMinutes,
         public AtCarving $atCarving,
@@ -135,6 +137,7 @@ final readonly class Forecast
             $pulledC,
             max($peak->celsius, $pulledC),
             $peak->seconds / 60.0,
+            max($peak->celsius, $pulledC, ...$trace->coreC),
             Coast::underS($trace, $likely, Clocks::HOT_C) / 60.0,
             min(
                 Coast::underS($trace, $likely, Clocks::HOLD_C) - $likely, Coast::underS($slowTrace, $slowOff, Clocks::HOLD_C) - $slowOff,

@@ -188,6 +188,7 @@ const dish: FollowedDish = {
   rule: null,
   pull_c: 65,
   peak_c: 74,
+  hottest_c: 74,
   credit_k: 0,
   hot_minutes: 70,
   peak_minutes: 95,

@@ -155,3 +155,13 @@ it('says on the carving line that a bird planned to lie half cooked in the room 
     expect(str_contains((string) json_encode($carving->detail), 'danger.not_to_be_eaten'))->toBe($isFatal)
         ->and(in_array(true, array_column($plan->dishes[0]->forecast->cautions, 'isFatal'), true))->toBe($isFatal);
 })->with(['ten minutes' => [10, false], 'five hours' => [300, true]]);
+
+it('keeps how done it was before it cooled between two steps', function (int $restMinutes, bool $cools) {
+    $dish = Samples::dish(['cut' => 'beef-rib', 'mass_kg' => 2.5, 'start_c' => 5, 'taste' => null, 'target_c' => 56, 'stages' => [
+        ['cooker' => 'kettle', 'cooker_c' => 121, 'until_core_c' => 54], ['cooker' => 'rest', 'cooker_c' => 20, 'minutes' => $restMinutes],
+        ['cooker' => 'kettle-direct', 'cooker_c' => 260, 'minutes' => 3],
+    ]]);
+    $plan = Forecast::of($dish, 14.0);
+    expect($plan->hottestC)->toBeGreaterThanOrEqual($plan->peakC)->toBeGreaterThan(54.0)
+        ->and($plan->hottestC > $plan->peakC + 1.0)->toBe($cools);
+})->with(['ten minutes' => [10, false], 'an hour' => [60, true]]);

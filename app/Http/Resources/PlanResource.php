@@ -246,6 +246,7 @@ final class PlanResource extends JsonResource
             ],
             'pull_c' => self::celsius($forecast->pullC),
             'peak_c' => self::celsius($forecast->peakC),
+            'hottest_c' => self::celsius($forecast->hottestC),
             'credit_k' => round(max(0.0, $dish->targetC - $forecast->pullC), 1),
             'hot_minutes' => is_finite($forecast->hotMinutes) ? round($forecast->hotMinutes, 1) : null,
             'peak_minutes' => round($forecast->peakMinutes, 1),

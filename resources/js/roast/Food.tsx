@@ -43,6 +43,8 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
   const cook = live === null || stuck ? dish.cook_minutes : live.cook_minutes;
   const workings = [...dish.workings, ...(live?.workings ?? [])];
   const pullC = live?.pull_c ?? dish.pull_c;
+  // It cooled between two steps: how done it is was decided before.
+  const cooled = live === null && !isBuried(dish) && dish.hottest_c > dish.peak_c + 1;
   const [least, most] = [dish.feeds.least, dish.feeds.most];
   const now = useNow(60_000);
   const prepared = plan.run_sheet.filter(
@@ -75,12 +77,12 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
           </Why>
         </Answer>
         <Answer
-          label={isBuried(dish) ? 'Likely' : dish.credit_k > 0.4 ? 'Coasts to' : 'Stays at'}
+          label={isBuried(dish) ? 'Likely' : cooled ? 'Its hottest' : dish.credit_k > 0.4 ? 'Coasts to' : 'Stays at'}
           tone="water"
           remark={dish.doneness.toLowerCase()}
         >
           <Why of={live === null ? 'peak_c' : 'live.peak_c'} workings={workings}>
-            {format.degrees(live?.peak_c ?? dish.peak_c)}
+            {format.degrees(cooled ? dish.hottest_c : (live?.peak_c ?? dish.peak_c))}
           </Why>
         </Answer>
         <Answer label="Feeds" remark={`${plan.people} at the table`}>
