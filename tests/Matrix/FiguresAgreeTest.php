@@ -74,6 +74,9 @@ function disagreements(array $plan): array
             $drawn = max([$dish['pull_c'], ...array_map(fn (int $k): float => $curve['core_c'][$k], $after)]);
             $same("d$i peak on the ticket and on the curve", $dish['peak_c'], $drawn, 1.0);
         }
+        $rig = $dish['rig'] ?? null;
+        $same("d$i load on the spit and weight of the meat", $rig['spit']['load_kg'] ?? null, $dish['total_kg'], 0.01);
+        $same("d$i hours of the pot", $rig['pot']['hours'] ?? null, $dish['cook_minutes']['high'] / 60.0, 0.06);
         $same("d$i peak and pull", $dish['peak_c'] < $dish['pull_c'] - 0.05 ? 1 : 0, 0);
     }
     $laid = [];
@@ -86,6 +89,11 @@ function disagreements(array $plan): array
             $same('hand of a fire and of its line', figuresIn($lay['title'] ?? null, 's')[0] ?? null, (int) round($fire['hand_s']));
         }
     }
+    $bought = fn (string $aisle): float => array_sum(array_map(
+        fn (array $one): float => $one['aisle']['id'] === "aisle.$aisle" && $one['amount']['id'] === 'words.figure' ? $one['amount']['values']['figure']['value'] : 0.0,
+        $plan['shopping'],
+    ));
+    $same('fuel on the list and on the fires', $bought('fuel'), array_sum(array_map(fn (array $fire): float => $fire['buy_name'] === null ? 0.0 : $fire['buy_kg'], $plan['fires'])), 0.02);
     $late = (strtotime($sheet['serve']['at']) - strtotime($plan['serve_at'])) / 60.0;
     if ($late > 0.0) {
         $same('table late and ready late', $late < (strtotime($plan['ready_at']) - strtotime($plan['serve_at'])) / 60.0 - 5.0 ? 1 : 0, 0);
@@ -179,6 +187,23 @@ it('shows a roast under way alike on its sheet, in the calendar, to second hands
             ->and($isLeft && $fuelDue !== [])->toBeFalse("$name: fuel now, and leave it as it is");
     }
     expect(disagreements($roast['plan']))->toBe([]);
+
+    // Off, rested and carved: the debrief has the plan's figures on one side and the log's on the other.
+    $log('readings', 0, ['place' => 'core', 'celsius' => round($plan['pull_c'] + 0.4, 1), 'sure' => true])->assertOk();
+    $log('events', 0, ['kind' => 'pulled'])->assertOk();
+    $this->travel(20)->minutes();
+    $log('events', 0, ['kind' => 'carved'])->assertOk();
+    $after = $this->getJson("/api/roasts/$id")->json();
+    $found = array_column($after['debrief']['dishes'][0], null, 'id');
+    $on = figuresIn($found['time']['planned'], 'h min');
+    expect(abs($on[0] - $plan['cook_minutes']['likely']))->toBeLessThan(1.0, $name)
+        ->and(abs(figuresIn($found['time']['fact'], 'h min')[0] - $minutes))->toBeLessThan(1.1, $name)
+        ->and(figuresIn($found['pull']['planned'], '°C')[0])->toBe((int) round($plan['pull_c']), $name)
+        ->and(figuresIn($found['pull']['fact'], '°C')[0])->toBe((int) round($plan['pull_c'] + 0.4), $name);
+    if (isset($found['safe'])) {
+        expect(figuresIn($found['safe']['planned'], '°C')[0])->toBe((int) round($plan['safe_c']), $name);
+    }
+    expect(disagreements($after['plan']))->toBe([]);
 })->with(function (): array {
     $files = array_filter(Matrix::sample(getenv('MATRIX') === 'whole' ? 13 : 197), fn (array $file): bool => count($file['dishes'][0]['stages']) === 1);
     $cases = [];

@@ -56,11 +56,11 @@ export function FloorPanel({ fire, laid, floor: answered, meat, onPiles }: Props
         />
       </div>
       <dl className="label mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <dt>A hand is held</dt>
+        <dt>{fire.open ? 'A hand is held' : 'Heat going up'}</dt>
         {HAND_KEY.map((one) => (
           <dd key={one.seconds} className="flex items-center gap-1.5">
             <span className="size-3.5 rounded-sm border border-soft" style={{ background: fluxCss(one.kw) }} />
-            {one.seconds} s
+            {fire.open ? `${one.seconds} s` : `${one.kw.toFixed(1)} kW/m²`}
           </dd>
         ))}
       </dl>
@@ -91,7 +91,7 @@ export function FloorPanel({ fire, laid, floor: answered, meat, onPiles }: Props
       <div className="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 sm:grid-cols-3 [&_.text-answer]:text-[1.375rem] sm:[&_.text-answer]:text-[1.5rem]">
         <Answer
           label="Straight up to the meat"
-          remark={`${format.length(floor.height_cm, 0)} over the ${floor.bars.length > 0 ? 'burners' : 'coals'}${laid !== undefined && floor.meat_hand_s < 60 ? `, a hand held ${floor.meat_hand_s.toFixed(0)} s` : ''}`}
+          remark={`${format.length(floor.height_cm, 0)} over the ${floor.bars.length > 0 ? 'burners' : 'coals'}${fire.open && laid !== undefined && floor.meat_hand_s < 60 ? `, a hand held ${floor.meat_hand_s.toFixed(0)} s` : ''}`}
         >
           <Why of="fire.flux" workings={fire.workings}>
             {floor.meat_kw_m2.toFixed(1)} kW/m²
