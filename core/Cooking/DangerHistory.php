@@ -58,7 +58,10 @@ final readonly class DangerHistory
         foreach ($this->looks($untilS, $sinksS) as $at) {
             $coreC = $trace->coreAt($at);
             $isCarved = $this->course->carvedS !== null && $at >= $this->course->carvedS;
-            $moments[] = [$at, $isCarved ? min(self::SLICED_C, $coreC) : $coreC, $this->sinksAt($at, $sinksS) ? min($this->roomC, $this->airC($at)) : $this->airC($at)];
+            $airC = $this->airC($at);
+            // What sinks is not in air as hot as its cooker was last read; embers that were read may be warmer than the room.
+            $isDead = $airC >= Clocks::GROWTH_STOPS_C && $this->sinksAt($at, $sinksS);
+            $moments[] = [$at, $isCarved ? min(self::SLICED_C, $coreC) : $coreC, $isDead ? $this->roomC : $airC];
         }
 
         /** @var non-empty-list<array{float, float, float}> $moments */

@@ -8,6 +8,7 @@ use Diatherm\Cooking\CueState;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Cooking\StepCue;
 use Diatherm\Cooking\Tempering;
+use Diatherm\Food\Preparation;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
@@ -23,6 +24,9 @@ use Diatherm\Tending\FirePlan;
 /** The lines of a run sheet that one dish asks for, from its preparations to the knife. */
 final class DishTasks
 {
+    /** A probe has settled. Common practice. */
+    private const READING_MINUTES = 1.0;
+
     /** Wind from which a fire in the ground wants a barrier, m/s. Common practice. */
     private const BARRIER_WIND_MS = 4.0;
 
@@ -406,20 +410,26 @@ final class DishTasks
             $end = $starts[$i + 1] ?? (
                 $made->pulledAt === null ? $cook->likely : ($made->pulledAt->getTimestamp() - $on->getTimestamp()) / 60.0
             );
+            $readFirst = $made->readFirst($i - 1);
             $handwork = 0.0;
-            foreach (array_reverse($stage->preparations) as $preparation) {
+            // What is read first ends by its core: nobody dips it before.
+            $ready = $readFirst === null ? null : max($starts[$i], $readFirst->readMinutes + self::READING_MINUTES);
+            $begins = $ready === null ? $starts[$i] : $ready + array_sum(
+                array_map(fn (Preparation $one): float => $one->handworkMinutes(), $stage->preparations),
+            );
+            foreach ($made->isOutOfReach() && $readFirst !== null ? [] : array_reverse($stage->preparations) as $preparation) {
                 $handwork += $preparation->handworkMinutes();
                 $entries[] = new Entry(
                     EntryId::of('between', $number, $i, $preparation->id),
                     $number,
                     Act::Prepare,
-                    Timing::after($on, $starts[$i] - $handwork),
+                    Timing::after($on, $begins - $handwork),
                     Message::of('sheet.preparation', preparation: $preparation->name, dish: $dish->name),
                     Message::notes($preparation->how()),
+                    earliest: $ready === null ? null : Timing::after($on, $ready),
                     minutes: $preparation->handworkMinutes(),
                 );
             }
-            $readFirst = $made->readFirst($i - 1);
             if ($readFirst !== null) {
                 $entries[] = self::reading($number, $dish, $readFirst, $on, Timing::after($on, $starts[$i]));
             } elseif ($i > 0) {

@@ -107,17 +107,25 @@ final readonly class ColdestCourse
         $sinks = [];
         /** @var array<string, Reading> $peaks the last reading of each spot before it sank */
         $peaks = [];
+        /** @var array<string, Reading> $lows the coldest reading of each spot since it sank: until it climbs again its fire is dead */
+        $lows = [];
+        /** @var array<string, float> $since the last reading of each spot that sank, s */
+        $since = [];
         foreach ($readings as $reading) {
             $isOn = $reading->seconds >= 0.0 && ($course->pulledS === null || $reading->seconds < $course->pulledS);
             if (! $isOn || ! in_array($sifted->verdicts[$reading->id], self::BELIEVED, true)) {
                 continue;
             }
-            $peak = $peaks[$reading->spot()] ?? null;
-            if ($peak === null || $reading->celsius >= $peak->celsius || $course->wasOffBetween($peak->seconds - self::SINKS_ON_S, $reading->seconds)) {
-                $peaks[$reading->spot()] = $reading;
-            } elseif ($reading->celsius < $peak->celsius - self::SCATTER_K) {
-                $sinks[] = [$peak->seconds, $reading->seconds];
-                $peaks[$reading->spot()] = $reading;
+            $spot = $reading->spot();
+            [$peak, $low] = [$peaks[$spot] ?? null, $lows[$spot] ?? null];
+            $climbs = $low === null ? $reading->celsius >= ($peak->celsius ?? -INF) : $reading->celsius > $low->celsius + self::SCATTER_K;
+            if ($peak === null || $climbs || $course->wasOffBetween($peak->seconds - self::SINKS_ON_S, $reading->seconds)) {
+                $peaks[$spot] = $reading;
+                unset($lows[$spot], $since[$spot]);
+            } elseif ($low !== null || $reading->celsius < $peak->celsius - self::SCATTER_K) {
+                $sinks[] = [$since[$spot] ?? $peak->seconds, $reading->seconds];
+                $lows[$spot] = $low !== null && $low->celsius <= $reading->celsius ? $low : $reading;
+                $since[$spot] = $reading->seconds;
             }
         }
 

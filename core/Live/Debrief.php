@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
+use Diatherm\Cooker\Equipment;
 use Diatherm\Cooking\Course;
 use Diatherm\Fire\HandTest;
 use Diatherm\Measure\Message;
@@ -78,8 +79,10 @@ final class Debrief
             },
         )];
         $counted = array_values(array_filter($readings, fn (Reading $one): bool => $fact->verdicts[$one->id]->isCounted()));
-        $findings[] = self::atThePull($plannedPullC, $fact, $counted);
-        $findings[] = self::atItsPeak($dish, $fact, $counted);
+        $findings[] = self::atThePull($dish, $plannedPullC, $fact, $counted);
+        if (! $dish->isBuried()) {
+            $findings[] = self::atItsPeak($dish, $fact, $counted);
+        }
         array_push($findings, ...self::safe($dish, $fact, $counted), ...self::pieces($dish, $readings));
         if ($tableLateMinutes !== null) {
             $findings[] = new Finding(
@@ -174,7 +177,7 @@ final class Debrief
     }
 
     /** @param  list<Reading>  $counted */
-    private static function atThePull(float $plannedPullC, LiveForecast $fact, array $counted): Finding
+    private static function atThePull(Dish $dish, float $plannedPullC, LiveForecast $fact, array $counted): Finding
     {
         $read = self::readAt($counted, $fact);
         $offC = $read->celsius ?? $fact->trace->coreAt(60.0 * $fact->cookMinutes->likely);
@@ -182,11 +185,13 @@ final class Debrief
         return new Finding(
             'pull',
             Message::of('debrief.core_at_the_pull'),
-            Message::of('words.figure', figure: Quantity::celsius($plannedPullC)),
+            Message::of($dish->isBuried() ? 'debrief.at_least' : 'words.figure', figure: Quantity::celsius($plannedPullC)),
             Message::of($read === null ? 'words.about' : 'words.figure', figure: Quantity::celsius($offC)),
             $read === null ? 'computed' : 'read',
             match (true) {
                 $read === null && $counted === [] => Message::of('debrief.nothing_was_read_this'),
+                // A buried pot is left for hours past its number.
+                $dish->isBuried() && $offC >= $plannedPullC - self::TELLING_K => null,
                 abs($offC - $plannedPullC) < self::TELLING_K => Message::of('debrief.pulled_on_the_mark'),
                 default => $offC > $plannedPullC
                     ? Message::of('debrief.stayed_on_past_the_mark')
@@ -311,9 +316,12 @@ final class Debrief
             array_filter($dish->stages, fn (Stage $stage): bool => ! $stage->cooker->isRest()),
         ));
         $cooker = count($cookers) === 1 ? array_values($cookers)[0] : null;
+        $isFixed = $cooker !== null && ! $wasRead && Equipment::has($dish->mainStage()->cooker->id)
+            && Equipment::of($dish->mainStage()->cooker->id)->isFixed();
 
         return match (true) {
             abs($weaker) < self::TELLING_TRANSFER => Message::of('debrief.heat_as_planned'),
+            $isFixed => Message::of($weaker > 0 ? 'debrief.gave_less_one_heat' : 'debrief.gave_more_one_heat', cooker: $cooker),
             $wasRead || $cooker === null => Message::of($weaker > 0 ? 'debrief.less_heat_than_read' : 'debrief.more_heat_than_read'),
             default => Message::of($weaker > 0 ? 'debrief.gave_less' : 'debrief.gave_more', cooker: $cooker),
         };

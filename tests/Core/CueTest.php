@@ -133,3 +133,27 @@ it('never orders off what reads under its number', function (string $name, array
 
     return array_map(fn (string $name): array => [$name, $files[$name]], array_keys($files));
 });
+
+it('has handwork between two steps after the reading that ends the first, in the order in which it is done', function (float $minutes) {
+    $asked = ['cut' => 'chicken-legs', 'mass_kg' => 0.16, 'pieces' => 8, 'start_c' => 6, 'taste' => 'done', 'stages' => [
+        ['cooker' => 'gas', 'cooker_c' => 195, 'until_core_c' => 71],
+        ['cooker' => 'gas-direct', 'cooker_c' => 230, 'until_brown' => 5, 'preparations' => ['dip']],
+    ]];
+    $now = new DateTimeImmutable('2031-10-04T16:00:00+02:00');
+    $live = onFor($asked, $minutes, []);
+    $progress = new Progress(
+        $now->modify(sprintf('-%d seconds', (int) (60 * $minutes))), cookMinutes: $live->cookMinutes, pullC: $live->pullC, stageMinutes: $live->stageStartMinutes, cue: $live->cue,
+    );
+    $plan = Plan::of(RoastFile::read(['serve_at' => '2031-10-04T19:00:00+02:00', 'people' => 4, 'air_c' => 14, 'dishes' => [$asked]]), $now, [$progress]);
+    $lines = array_filter($plan->runSheet->entries, fn (Entry $one): bool => in_array($one->id->what, ['read', 'between', 'chore', 'pull'], true));
+    expect(array_values(array_map(fn (Entry $one): string => $one->id->what, $lines)))->toBe(['read', 'between', 'pull']);
+})->with([2.0, 10.0, 18.0, 30.0]);
+
+it('counts what sank and does not climb again as out of the refrigerator, though nobody read the cooker', function (array $later, bool $isOver) {
+    $live = onFor(ONE_BIRD, 270.0, [[30.0, 24.0], [60.0, 45.0], ...$later]);
+    expect(in_array('out_of_refrigeration', array_column($live->cautions, 'id'), true))->toBe($isOver)
+        ->and($live->advice?->act->value === 'discard')->toBe($isOver);
+})->with([
+    'stands at what it sank to' => [[[90.0, 38.0], [130.0, 36.0], [170.0, 37.0], [210.0, 36.5], [268.0, 36.0]], true],
+    'climbs at once' => [[[75.0, 40.0], [95.0, 52.0], [120.0, 63.0], [150.0, 72.0], [180.0, 74.5], [268.0, 75.0]], false],
+]);

@@ -40,7 +40,7 @@ it('logs which of several pieces was read, and refuses one that there is not', f
     $roast = $this->roast(['pieces' => 3]);
     $this->log($roast, 'on', 60);
     $body = fn (array $more): array => $more + ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => now()->subMinute()->toAtomString(), 'place' => 'core', 'celsius' => 19.5];
-    foreach ([0, 4, 1.5, 'second', [2], 1e999] as $none) {
+    foreach ([0, 4, 1.5, 'second', [2]] as $none) {
         $this->postJson("/api/roasts/{$roast->id}/readings", $body(['piece' => $none]))->assertUnprocessable()->assertJsonValidationErrors('piece');
     }
     $this->postJson("/api/roasts/{$roast->id}/readings", $body(['place' => 'cooker', 'celsius' => 150, 'piece' => 2]))->assertUnprocessable();

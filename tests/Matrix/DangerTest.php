@@ -119,6 +119,8 @@ function livedCook(int $seed): ?array
     $kind = ['through', 'pause', $isRead ? 'dead' : 'through', 'waits'][mt_rand(0, 3)];
     $gap = [mt_rand(10, 60), mt_rand(150, 500)][mt_rand(0, 1)];
     $h = OVEN_H * [0.85, 1.0, 1.2][mt_rand(0, 2)];
+    // Of a fire that dies: near the room, or with embers that keep it warm.
+    $deadC = [$roomC + 8.0, 42.0][crc32("dead $seed") % 2];
     // A second piece that is so much warmer, K; the colder one is what the oracle follows.
     $warmerK = [0.0, 0.0, 2.0, 6.0][crc32("pair $seed") % 4];
     try {
@@ -130,7 +132,7 @@ function livedCook(int $seed): ?array
     $away = (int) round(0.4 * $plan->cookMinutes->likely);
     $legs = $kind === 'through' || $kind === 'waits'
         ? [[2000, $oven, $h]]
-        : [[$away, $oven, $h], [$gap, $kind === 'dead' ? $roomC + 8.0 : $roomC, $kind === 'dead' ? 7.0 : ROOM_H], [2000, $oven, $h]];
+        : [[$away, $oven, $h], [$gap, $kind === 'dead' ? $deadC : $roomC, $kind === 'dead' ? 7.0 : ROOM_H], [2000, $oven, $h]];
     $course = DangerOracle::course($kg, $legs);
     $off = 0;
     foreach ($course as $minute => [$core]) {
