@@ -83,7 +83,7 @@ final class Debrief
         if (! $dish->isBuried()) {
             $findings[] = self::atItsPeak($dish, $fact, $counted);
         }
-        array_push($findings, ...self::safe($dish, $fact, $counted), ...self::pieces($dish, $readings));
+        array_push($findings, ...self::safe($dish, $fact, $counted, self::unread($dish, $readings)), ...self::pieces($dish, $readings));
         if ($tableLateMinutes !== null) {
             $findings[] = new Finding(
                 'table',
@@ -111,23 +111,31 @@ final class Debrief
      */
     private static function pieces(Dish $dish, array $readings): array
     {
-        $read = array_unique(array_map(fn (Reading $one): int => $one->piece, $readings));
-        if ($dish->pieces === 1 || $read === []) {
+        if ($dish->pieces === 1 || $readings === []) {
             return [];
         }
-        $unread = array_map(
-            fn (int $piece): Message => Message::of('reading_place.piece', piece: $piece),
-            array_slice(array_values(array_diff(range(1, $dish->pieces), $read)), 0, self::MOST_NAMED),
+        $unread = self::unread($dish, $readings);
+        $named = array_map(
+            fn (int $piece): Message => Message::of('reading_place.piece', piece: $piece), array_slice($unread, 0, self::MOST_NAMED),
         );
 
         return [new Finding(
             'pieces',
             Message::of('debrief.pieces_read'),
             null,
-            Message::of('debrief.so_many_pieces', read: count($read), all: $dish->pieces),
+            Message::of('debrief.so_many_pieces', read: $dish->pieces - count($unread), all: $dish->pieces),
             'read',
-            $unread === [] ? null : Message::of('debrief.pieces_not_read', pieces: $unread),
+            $unread === [] ? null : Message::of('debrief.pieces_not_read', pieces: $named),
         )];
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return list<int> pieces that were never read
+     */
+    private static function unread(Dish $dish, array $readings): array
+    {
+        return array_values(array_diff(range(1, $dish->pieces), array_map(fn (Reading $one): int => $one->piece, $readings)));
     }
 
     /** Minutes in the refrigerator between two steps, as planned or as they were. */
@@ -150,9 +158,10 @@ final class Debrief
      * The safe minimum, where it was meant to be reached: what was chosen below it is not held against anybody.
      *
      * @param  list<Reading>  $counted
+     * @param  list<int>  $unread  pieces
      * @return list<Finding>
      */
-    private static function safe(Dish $dish, LiveForecast $fact, array $counted): array
+    private static function safe(Dish $dish, LiveForecast $fact, array $counted, array $unread): array
     {
         $safe = $fact->atCarving->minimum;
         if ($safe->coreC === null || $dish->targetC < $safe->coreC - 0.5) {
@@ -166,7 +175,7 @@ final class Debrief
             Message::of('debrief.safe_minimum_by_the_carving'),
             Message::of('words.figure', figure: Quantity::celsius($safe->coreC)),
             Message::of($fact->atCarving->safe ? 'debrief.reached' : 'debrief.not_reached'),
-            $wasRead ? 'read' : 'computed',
+            $wasRead && $unread === [] ? 'read' : 'computed',
             match (true) {
                 $fact->atCarving->safe => $safe->holdMinutes > 0 ? Message::of('debrief.with', hold: Quantity::minutes($safe->holdMinutes)) : null,
                 default => Message::of(

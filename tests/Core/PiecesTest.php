@@ -106,5 +106,6 @@ it('says at the debrief which pieces were never read', function () {
     $fact = LiveForecast::of($dish, 14.0, $course, $readings, $live->pullC);
     $findings = Debrief::of($dish, 100.0, $live->pullC, $fact, $course, $readings, 0.0);
     $pieces = array_values(array_filter($findings, fn (Finding $one): bool => $one->id === 'pieces'))[0];
-    expect(said($pieces->fact))->toBe('2 of 3')->and(said($pieces->lesson))->toBe('not read: no. 2');
+    expect(said($pieces->fact))->toBe('2 of 3')->and(said($pieces->lesson))->toBe('Not read: no. 2.')
+        ->and(array_values(array_filter($findings, fn (Finding $one): bool => $one->id === 'safe'))[0]->basis)->toBe('computed');
 });

@@ -181,7 +181,7 @@ export function Live({ roast }: { roast: Roast }) {
         )}
         <div className="min-w-0 [grid-area:curve]">
           <Curve roast={roast} dish={dish} index={index} now={now} />
-          {map !== null && dish.status === 'on' && <ProbeMap map={map} kind={dish.kind} onRead={readAt} />}
+          {map !== null && dish.status === 'on' && <ProbeMap map={map} onRead={readAt} />}
         </div>
 
         <section className="grid content-start gap-4 [grid-area:log] sm:grid-cols-2 xl:grid-cols-1" aria-label="Log">

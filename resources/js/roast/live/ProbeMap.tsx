@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import type { Live } from '../../api/types';
 import { inkOn, temperatureCss } from '../../charts/temperature';
 import { agoOf } from '../../units/time';
@@ -28,16 +29,19 @@ const BODY: Readonly<Record<'bird' | 'animal' | 'joint', string>> = {
   joint: 'M26 76 C22 34 78 18 140 26 C206 34 276 52 278 78 C280 104 214 126 146 130 C78 134 30 118 26 76 Z',
 };
 
-const bodyOf = (map: Map, kind: string): keyof typeof BODY =>
-  map.spots.some((spot) => spot.place === 'leg') ? 'animal' : kind === 'poultry' ? 'bird' : 'joint';
+/** By the places that it has: a leg of a bird is no bird. */
+function bodyOf({ spots }: Map): keyof typeof BODY {
+  const has = (place: string) => spots.some((spot) => spot.place === place);
+  return has('leg') ? 'animal' : has('thigh') ? 'bird' : 'joint';
+}
 
 const isSame = (a: Where, b: Where): boolean => a.place === b.place && a.piece === b.piece;
 
 /** Where it was read in this round: the coldest decides, an open ring is where to look next. A touch reads there. */
-export function ProbeMap({ map, kind, onRead }: { map: Map; kind: string; onRead: (spot: Where) => void }) {
+export function ProbeMap({ map, onRead }: { map: Map; onRead: (spot: Where) => void }) {
   const format = useUnits();
   const say = useSay();
-  const body = BODY[bodyOf(map, kind)];
+  const body = BODY[bodyOf(map)];
   const many = map.pieces.length > 0;
   const read = (many ? map.pieces : map.spots).filter((spot) => spot.celsius !== null);
   const deciding = map.spots.find((spot) => spot.decides);
@@ -52,7 +56,7 @@ export function ProbeMap({ map, kind, onRead }: { map: Map; kind: string; onRead
             : `${named(deciding)} decides: ${format.degrees(deciding.celsius ?? 0, 1)}, the coldest of ${read.length}.`}
         </p>
         {many && deciding !== undefined && map.unread.length > 0 && (
-          <p className="font-semibold text-ember">Not read: {map.unread.map((piece) => `no. ${piece}`).join(', ')}.</p>
+          <p className="font-semibold text-ember">Still to read: {map.unread.map((piece) => `no. ${piece}`).join(', ')}.</p>
         )}
         {map.uneven !== null && (
           <p role="status" className="mt-1 border-l-[3px] border-ember pl-3 font-semibold">
@@ -127,7 +131,12 @@ function Places({ map, body, deciding, onRead }: { map: Map; body: string; decid
 function Pieces({ map, body, onRead }: { map: Map; body: string; onRead: (spot: Where) => void }) {
   const format = useUnits();
   return (
-    <ul className="grid max-w-[19rem] grid-cols-4 gap-1.5">
+    <ul
+      className={clsx(
+        'grid gap-x-2 gap-y-1.5 sm:max-w-[19rem]',
+        map.pieces.length > 4 ? 'grid-cols-4' : map.pieces.length === 3 ? 'grid-cols-3' : 'grid-cols-2',
+      )}
+    >
       {map.pieces.map((spot) => {
         const known = spot.celsius !== null;
         const isNext = spot.piece === map.next.piece && !known;
@@ -135,11 +144,11 @@ function Pieces({ map, body, onRead }: { map: Map; body: string; onRead: (spot: 
           <li key={spot.piece}>
             <button
               type="button"
-              className="grid min-h-11 w-full place-items-center rounded-lg p-1"
+              className="grid min-h-11 w-full place-items-center rounded-lg"
               aria-label={spoken(spot, `No. ${spot.piece}`, format)}
               onClick={() => onRead(spot)}
             >
-              <svg viewBox="0 0 300 150" className="w-full" aria-hidden>
+              <svg viewBox="16 8 272 136" className="w-full" aria-hidden>
                 <path
                   d={body}
                   fill={known ? temperatureCss(spot.celsius ?? 0) : 'var(--paper)'}

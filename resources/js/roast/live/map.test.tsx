@@ -17,7 +17,7 @@ describe('the probe map', () => {
       next: aSpot('saddle'),
       uneven: text('Move coals'),
     };
-    show(<ProbeMap map={map} kind="lamb" onRead={onRead} />);
+    show(<ProbeMap map={map} onRead={onRead} />);
     expect(screen.getByRole('img', { name: 'leg: 50.0 °C, decides; shoulder: 62.0 °C; saddle: not read' })).toBeInTheDocument();
     expect(screen.getByText('leg decides: 50.0°, the coldest of 2.')).toBeInTheDocument();
     expect(screen.getByRole('status')).toHaveTextContent('Move coals.');
@@ -26,11 +26,11 @@ describe('the probe map', () => {
   });
 
   it('says so where nothing was read in this round, and where all was', () => {
-    const { unmount } = show(<ProbeMap map={{ ...ONE, spots: [aSpot('core')], next: aSpot('core') }} kind="pork" onRead={vi.fn()} />);
+    const { unmount } = show(<ProbeMap map={{ ...ONE, spots: [aSpot('core')], next: aSpot('core') }} onRead={vi.fn()} />);
     expect(screen.getByText('Not read in this round.')).toBeInTheDocument();
     unmount();
     const all = { ...ONE, spots: [aSpot('thigh', 60, { decides: true }), aSpot('breast', 66)], next: aSpot('thigh', 60) };
-    show(<ProbeMap map={all} kind="poultry" onRead={vi.fn()} />);
+    show(<ProbeMap map={all} onRead={vi.fn()} />);
     expect(screen.getByText(/look at thigh again next/)).toBeInTheDocument();
   });
 
@@ -43,9 +43,9 @@ describe('the probe map', () => {
       next: aSpot('thigh', null, { piece: 3 }),
       uneven: null,
     };
-    show(<ProbeMap map={map} kind="poultry" onRead={onRead} />);
+    show(<ProbeMap map={map} onRead={onRead} />);
     expect(screen.getByText('thigh of no. 2 decides: 61.0°, the coldest of 2.')).toBeInTheDocument();
-    expect(screen.getByText('Not read: no. 3.')).toBeInTheDocument();
+    expect(screen.getByText('Still to read: no. 3.')).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'No. 3: not read' }));
     expect(onRead).toHaveBeenCalledWith(expect.objectContaining({ place: 'thigh', piece: 3 }));
   });
