@@ -19,6 +19,7 @@ enum ReadingPlace: string
     case Leg = 'leg';
     case Shoulder = 'shoulder';
     case Saddle = 'saddle';
+    case Filling = 'filling';
     case Cooker = 'cooker';
 
     /** @param  int  $pieces  how many there are of the dish */

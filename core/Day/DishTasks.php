@@ -168,7 +168,11 @@ final class DishTasks
         }
         $entries[] = new Entry($id('on'), $number, Act::On, $on, Message::of('sheet.on', dish: $dish->name), $dish->isBuried()
             ? Message::of('sheet.the_pot_onto_the_lower')
-            : Message::note(DishWords::heat($first, true), Message::of('sheet.probe', probe: lcfirst($dish->cut->probe))));
+            : Message::note(
+                DishWords::heat($first, true),
+                Message::of('sheet.probe', probe: lcfirst($dish->cut->probe)),
+                $dish->hasStuffing() ? Message::of('sheet.probe_the_filling', hot: Quantity::celsius((float) $dish->safeMinimum()->coreC)) : null,
+            ));
         array_push($entries, ...self::covering($number, $dish, $on, $roast));
         if ($made->pulledAt === null) {
             $look = $forecast->firstLookMinutes * $cook->likely / max(0.01, $forecast->cookMinutes->likely);

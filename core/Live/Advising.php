@@ -54,6 +54,7 @@ final class Advising
      * @param  float  $fallen  how likely it is that the cooker has fallen unread, 0 to 1
      * @param  float|null  $stuckC  the core that it comes to and no further at the heat that it has; null where it gets there
      * @param  bool  $tells  whether an hour can be told from what was read
+     * @param  bool  $isFillingUnread  of a stuffed dish
      */
     public static function of(
         Dish $dish,
@@ -69,6 +70,7 @@ final class Advising
         ?float $stuckC = null,
         float $fallen = 0.0,
         bool $tells = true,
+        bool $isFillingUnread = false,
     ): ?Advice {
         if ($course->carvedS !== null) {
             return null;
@@ -81,7 +83,8 @@ final class Advising
             );
         }
         if ($course->pulledS !== null) {
-            return self::resting($dish, $airC, $course, $belief, $guess, $coreNowC, $atCarving);
+            return self::resting($dish, $airC, $course, $belief, $guess, $coreNowC, $atCarving)
+                ?? ($isFillingUnread ? self::readFirst(Message::of('advice.the_filling_was_not_read', hot: Quantity::celsius((float) $dish->safeMinimum()->coreC))) : null);
         }
         $newest = $belief->newest;
         $read = $newest !== null && $cueing->isFresh();
@@ -198,7 +201,7 @@ final class Advising
      */
     private static function readWhereItDecides(Dish $dish, Reading $newest, array $unread): Advice
     {
-        if (! ProbeMap::isWarm($newest->place) && $dish->pieces > 1) {
+        if (! ProbeMap::isWarm($dish, $newest->place) && $dish->pieces > 1) {
             $numbers = array_map(fn (int $piece): Message => Message::of('reading_place.piece', piece: $piece), $unread);
 
             return new Advice(

@@ -175,7 +175,7 @@ final class Debrief
             Message::of('debrief.safe_minimum_by_the_carving'),
             Message::of('words.figure', figure: Quantity::celsius($safe->coreC)),
             Message::of($fact->atCarving->safe ? 'debrief.reached' : 'debrief.not_reached'),
-            $wasRead && $unread === [] ? 'read' : 'computed',
+            $wasRead && $unread === [] && ! ProbeMap::isFillingUnread($dish, $counted) ? 'read' : 'computed',
             match (true) {
                 $fact->atCarving->safe => $safe->holdMinutes > 0 ? Message::of('debrief.with', hold: Quantity::minutes($safe->holdMinutes)) : null,
                 default => Message::of(

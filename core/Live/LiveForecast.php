@@ -169,6 +169,7 @@ final readonly class LiveForecast
                 $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
                 $posterior->fallen(),
                 $tells,
+                ProbeMap::isFillingUnread($dish, $readings),
             ),
             $danger,
             $ahead,

@@ -32,6 +32,9 @@ final readonly class ProbeMap
 
     private const SLICE = ['core', 'thick_end'];
 
+    /** Of a bird or a fish with stuffing in its cavity. Source: USDA FSIS, Turkey Basics: Stuffing. */
+    private const FILLING = 'filling';
+
     /** Places that come to their number before the coldest one does: read alone they tell nothing of it. Common practice. */
     private const WARM = ['breast', 'saddle', 'thin_end', 'bone'];
 
@@ -66,6 +69,12 @@ final readonly class ProbeMap
     /** @return non-empty-list<string> places in which it is read */
     public static function places(Dish $dish): array
     {
+        return $dish->hasStuffing() ? [self::FILLING, ...self::placesOfTheMeat($dish)] : self::placesOfTheMeat($dish);
+    }
+
+    /** @return non-empty-list<string> */
+    private static function placesOfTheMeat(Dish $dish): array
+    {
         return match (true) {
             Part::of($dish->cut) !== [] => self::ANIMAL,
             $dish->cut->kind === 'poultry' && ! str_contains($dish->cut->id, 'breast') && ! str_contains($dish->cut->id, 'legs') => self::BIRD,
@@ -81,10 +90,20 @@ final readonly class ProbeMap
         return self::places($dish)[0];
     }
 
-    /** Whether it comes to its number before the coldest place does. */
-    public static function isWarm(string $place): bool
+    /** Whether a place comes to its number before the coldest one does: of a stuffed dish all but the middle of its filling. */
+    public static function isWarm(Dish $dish, string $place): bool
     {
-        return in_array($place, self::WARM, true);
+        return $dish->hasStuffing() ? ! in_array($place, [self::FILLING, 'core'], true) : in_array($place, self::WARM, true);
+    }
+
+    /**
+     * Whether the filling of a stuffed dish was never read.
+     *
+     * @param  list<Reading>  $readings
+     */
+    public static function isFillingUnread(Dish $dish, array $readings): bool
+    {
+        return $dish->hasStuffing() && array_filter($readings, fn (Reading $one): bool => ! self::isWarm($dish, $one->place)) === [];
     }
 
     /**
@@ -183,7 +202,7 @@ final readonly class ProbeMap
     {
         $read = [];
         foreach ($last as $reading) {
-            if (! self::isWarm($reading->place)) {
+            if (! self::isWarm($dish, $reading->place)) {
                 $read[$reading->piece] = true;
             }
         }

@@ -185,7 +185,13 @@ final readonly class Dish
 
     public function isStuffed(): bool
     {
-        return $this->form->filled || in_array('stuff', array_column($this->preparations, 'id'), true);
+        return $this->form->filled || $this->hasStuffing();
+    }
+
+    /** Whether it has stuffing in its cavity. */
+    public function hasStuffing(): bool
+    {
+        return in_array('stuff', array_column($this->preparations, 'id'), true);
     }
 
     /** The class of food that its coldest point belongs to, for the safe minimum: in a stuffed dish that is the stuffing. */

@@ -14,12 +14,12 @@ use Diatherm\Live\Reading;
 use Diatherm\Live\Spot;
 use Tests\Support\Samples;
 
-// Several pieces of one dish are read one by one: the coldest decides, and those that were not read are named.
+// Several pieces of one dish are read one by one, and so is the filling of a stuffed one: the coldest decides, and what was not read is named.
 
 /** @return array<string, mixed> */
 function alike(string $cut, int $pieces): array
 {
-    $kg = ['duck' => 2.2, 'chicken' => 1.6, 'chicken-legs' => 0.3, 'pork-loin' => 1.2, 'lamb-leg' => 2.0][$cut];
+    $kg = ['duck' => 2.2, 'chicken' => 1.6, 'chicken-legs' => 0.3, 'pork-loin' => 1.2, 'lamb-leg' => 2.0, 'turkey' => 5.0, 'fish-whole' => 2.0][$cut];
 
     return ['cut' => $cut, 'mass_kg' => $kg, 'pieces' => $pieces, 'start_c' => 5, 'taste' => null, 'target_c' => 74, 'stages' => [['cooker' => 'oven', 'cooker_c' => 180, 'pull' => true]]];
 }
@@ -109,3 +109,23 @@ it('says at the debrief which pieces were never read', function () {
     expect(said($pieces->fact))->toBe('2 of 3')->and(said($pieces->lesson))->toBe('Not read: no. 2.')
         ->and(array_values(array_filter($findings, fn (Finding $one): bool => $one->id === 'safe'))[0]->basis)->toBe('computed');
 });
+
+// The stuffing is in the cavity: it warms after the meat round it. Source: USDA FSIS, Turkey Basics: Stuffing: 74 °C in its middle.
+it('asks for the middle of the filling of a stuffed dish, whatever its meat reads', function (string $cut, string $elsewhere) {
+    $asked = ['preparations' => ['stuff']] + alike($cut, 1);
+    [$thigh, $dish, $readings, $now] = ofPieces($asked, [[6.0, -2.0, 1, $elsewhere], [1.0, 2.0, 1, $elsewhere]]);
+    expect(ProbeMap::decisive($dish))->toBe('filling')
+        ->and($thigh->cue?->state)->not->toBe(CueState::Due)
+        ->and(said($thigh->advice?->words))->toBe('Read here too: Middle of the filling');
+    [$both] = ofPieces($asked, [[6.0, -2.0, 1, $elsewhere], [1.0, 2.0, 1, $elsewhere], [0.5, 0.4, 1, 'filling']]);
+    expect($both->cue?->state)->toBe(CueState::Due)->and($both->advice?->act)->toBe(AdviceAct::TakeOff);
+    [$colder] = ofPieces($asked, [[6.0, -2.0, 1, $elsewhere], [1.0, 2.0, 1, $elsewhere], [0.5, -8.0, 1, 'filling']]);
+    expect($colder->cue?->state)->not->toBe(CueState::Due)->and($colder->advice?->act)->not->toBe(AdviceAct::TakeOff);
+
+    // Off all the same: nobody eats it before its filling is read.
+    $off = static fn (array $more): LiveForecast => LiveForecast::of(
+        $dish, 14.0, new Course(nowS: $now + 600.0, pulledS: $now), [...$readings, ...$more], $thigh->pullC,
+    );
+    expect($off([])->advice?->act)->toBe(AdviceAct::Read)
+        ->and($off([Reading::of('f', $now - 20.0, 'filling', $thigh->pullC + 0.5)])->advice)->toBeNull();
+})->with([['duck', 'thigh'], ['chicken', 'thigh'], ['turkey', 'breast'], ['fish-whole', 'thick_end']]);

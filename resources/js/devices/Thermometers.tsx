@@ -20,6 +20,7 @@ const PLACES = [
   ['breast', 'breast'],
   ['thigh', 'thigh'],
   ['bone', 'by the bone'],
+  ['filling', 'middle of the filling'],
   ['cooker', 'its cooker'],
 ] as const;
 

@@ -85,7 +85,7 @@ function doubt({ name, live }: FollowedDish, now: number, format: Formatter, say
   if (ago <= FRESH_MINUTES && unread.length > 0 && live.probe_map.pieces.length > 0)
     return `${unread.map((piece) => `No. ${piece}`).join(', ')} of ${name} ${unread.length > 1 ? 'were' : 'was'} not read. Is it done all the same?`;
   if (ago <= FRESH_MINUTES && unread.length > 0)
-    return `${name} was not read where it is coldest, at the ${say(next.words).toLowerCase()}. Is it done all the same?`;
+    return `${name} was not read where it is coldest: ${say(next.words).toLowerCase()}. Is it done all the same?`;
   return ago <= FRESH_MINUTES ? null : `${name} was read ${duration(ago)} ago. Is it done all the same?`;
 }
 

@@ -46,7 +46,7 @@ describe('the end of a step that was not read at its number', () => {
   });
 
   it.each([
-    ['a warm place alone was read', [1], [], /not read where it is coldest, at the thigh/],
+    ['a warm place alone was read', [1], [], /not read where it is coldest: thigh/],
     ['one piece was not read', [2], [aSpot('thigh', 75), aSpot('thigh', null, { piece: 2 })], /No\. 2 of .* was not read/],
     ['two pieces were not read', [2, 3], [aSpot('thigh', 75)], /No\. 2, No\. 3 of .* were not read/],
   ])('asks where %s', async (_case, unread, pieces, question) => {

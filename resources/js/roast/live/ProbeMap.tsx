@@ -15,10 +15,11 @@ const AT: Readonly<Record<string, readonly [number, number]>> = {
   thick_end: [72, 70],
   thin_end: [232, 74],
   bone: [184, 108],
-  thigh: [196, 96],
+  thigh: [206, 98],
   breast: [112, 62],
   leg: [62, 66],
   saddle: [150, 56],
+  filling: [156, 88],
   shoulder: [236, 66],
 };
 
