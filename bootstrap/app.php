@@ -6,8 +6,11 @@ use App\Http\Hosts;
 use App\Http\Middleware\NoStore;
 use App\Http\Middleware\Observe;
 use App\Http\Middleware\SafeHeaders;
+use App\Http\Middleware\SameCook;
 use App\Http\Middleware\SameSite;
 use App\Http\Middleware\SessionsForCooks;
+use App\Http\Middleware\SmallBodies;
+use App\Http\Middleware\TakesTurn;
 use App\Http\Middleware\ThrottleHere;
 use App\Http\TakesNothingIn;
 use App\Observed\Scrubbed;
@@ -40,10 +43,16 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves pages and API; and the package behind this middleware is replaced (compat/README.md).
         $middleware->remove(HandleCors::class);
-        $middleware->prepend([Observe::class, SafeHeaders::class]);
+        $middleware->prepend([Observe::class, SafeHeaders::class, SmallBodies::class]);
+        // A whole kitchen is read once it is known whose it is, and not before.
+        $isKitchen = fn (Request $request): bool => $request->is('api/account/kitchen');
+        $middleware->trimStrings(except: [$isKitchen]);
+        $middleware->convertEmptyStringsToNull(except: [$isKitchen]);
         $middleware->trustHosts(at: fn (): array => Hosts::asPatterns(), subdomains: false);
         $middleware->web(replace: [StartSession::class => SessionsForCooks::class, ValidateCsrfToken::class => SameSite::class]);
-        $middleware->alias(['no-store' => NoStore::class, 'throttle-here' => ThrottleHere::class]);
+        $middleware->alias([
+            'no-store' => NoStore::class, 'throttle-here' => ThrottleHere::class, 'takes-turn' => TakesTurn::class, 'same-cook' => SameCook::class,
+        ]);
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

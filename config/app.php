@@ -32,4 +32,10 @@ return [
         'devices' => (int) env('LIMIT_DEVICES', 240),
         'compute_in_demo' => (int) env('LIMIT_COMPUTE_IN_DEMO', 300),
     ],
+    // Processor time, counted for each kitchen and, in the demo, for each address: so much at once, and so much back in a second.
+    'work' => [
+        'at_once' => (int) env('WORK_AT_ONCE', 2),
+        'cook' => ['most_s' => (float) env('WORK_MOST_S', 60.0), 'per_s' => (float) env('WORK_PER_S', 0.5)],
+        'demo' => ['most_s' => (float) env('WORK_MOST_IN_DEMO_S', 30.0), 'per_s' => (float) env('WORK_PER_IN_DEMO_S', 0.25)],
+    ],
 ];

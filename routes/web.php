@@ -35,7 +35,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
         Route::delete('ticks/{id}', [HandsController::class, 'untick'])->where('id', ClientId::PATTERN);
     });
 
-    Route::middleware(['auth', 'throttle-here:compute'])->group(function (): void {
+    Route::middleware(['auth', 'same-cook', 'throttle-here:compute'])->group(function (): void {
         Route::post('logout', [SessionController::class, 'logout']);
         Route::patch('me', [SessionController::class, 'update']);
         Route::prefix('account')->group(function (): void {
@@ -46,15 +46,15 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::delete('sessions', [AccountController::class, 'endOthers']);
             Route::delete('sessions/{place}', [AccountController::class, 'endSession'])->where('place', '[0-9a-f]{24}');
             Route::get('kitchen', [KitchenController::class, 'export']);
-            Route::post('kitchen', [KitchenController::class, 'import']);
+            Route::post('kitchen', [KitchenController::class, 'import'])->middleware('takes-turn');
         });
         Route::get('reference', ReferenceController::class)->withoutMiddleware('no-store');
         Route::get('handbook', HandbookController::class)->withoutMiddleware('no-store');
-        Route::post('preview', PreviewController::class);
-        Route::post('ways', [WaysController::class, 'planned']);
+        Route::post('preview', PreviewController::class)->middleware('takes-turn');
+        Route::post('ways', [WaysController::class, 'planned'])->middleware('takes-turn');
         Route::get('roasts', [RoastController::class, 'index']);
-        Route::post('roasts', [RoastController::class, 'store']);
-        Route::post('roasts/import', [FileController::class, 'import']);
+        Route::post('roasts', [RoastController::class, 'store'])->middleware('takes-turn');
+        Route::post('roasts/import', [FileController::class, 'import'])->middleware('takes-turn');
 
         Route::get('cookers', [CookerController::class, 'index']);
         Route::post('cookers', [CookerController::class, 'store']);
@@ -63,9 +63,9 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::put('/', [CookerController::class, 'update']);
             Route::delete('/', [CookerController::class, 'destroy']);
             Route::get('file', [CookerController::class, 'export']);
-            Route::post('ask', [CookerController::class, 'ask']);
-            Route::post('learn', [CookerController::class, 'learn']);
-            Route::post('observations', [CookerController::class, 'observe']);
+            Route::post('ask', [CookerController::class, 'ask'])->middleware('takes-turn');
+            Route::post('learn', [CookerController::class, 'learn'])->middleware('takes-turn');
+            Route::post('observations', [CookerController::class, 'observe'])->middleware('takes-turn');
             Route::delete('observations/{id}', [CookerController::class, 'forget'])->where('id', ClientId::PATTERN);
         });
 
@@ -90,17 +90,17 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 
         Route::prefix('roasts/{roast}')->middleware('can:use,roast')->group(function (): void {
             Route::get('/', [RoastController::class, 'show']);
-            Route::put('/', [RoastController::class, 'update']);
+            Route::put('/', [RoastController::class, 'update'])->middleware('takes-turn');
             Route::delete('/', [RoastController::class, 'destroy']);
             Route::put('debrief', [RoastController::class, 'debrief']);
             Route::get('file', [FileController::class, 'export']);
             Route::get('readings.csv', [FileController::class, 'readings']);
-            Route::post('ways', [WaysController::class, 'followed']);
+            Route::post('ways', [WaysController::class, 'followed'])->middleware('takes-turn');
             Route::post('ways/taken', [WaysController::class, 'take']);
             Route::post('hands', [HandsController::class, 'link']);
             Route::delete('hands', [HandsController::class, 'close']);
             Route::get('run-sheet.ics', [FileController::class, 'calendar']);
-            Route::post('readings.csv', [FileController::class, 'importReadings']);
+            Route::post('readings.csv', [FileController::class, 'importReadings'])->middleware('takes-turn');
             Route::post('readings', [LogController::class, 'storeReading']);
             Route::patch('readings/{id}', [LogController::class, 'moveReading'])->where('id', ClientId::PATTERN);
             Route::delete('readings/{id}', [LogController::class, 'destroyReading'])->where('id', ClientId::PATTERN);

@@ -38,7 +38,10 @@ final class User extends Authenticatable
         'temperature_unit' => 'c', 'mass_unit' => 'kg', 'clock_hours' => 24, 'demo_until' => null, 'email_verified_at' => null,
     ];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password'];
+
+    /** No cookie but the session's signs anyone in. */
+    protected $rememberTokenName = '';
 
     /** @return HasMany<Roast, $this> */
     public function roasts(): HasMany
@@ -82,5 +85,11 @@ final class User extends Authenticatable
         return [
             'password' => 'hashed', 'clock_hours' => 'integer', 'demo_until' => 'immutable_datetime', 'email_verified_at' => 'immutable_datetime',
         ];
+    }
+
+    /** Told to this cook's own screens, so that they know whose they are. */
+    public function mark(): string
+    {
+        return hash('xxh64', 'cook '.$this->id);
     }
 }

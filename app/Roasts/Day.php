@@ -6,15 +6,12 @@ namespace App\Roasts;
 
 use App\Models\Roast;
 use Carbon\CarbonImmutable;
-use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Day\CameOff;
 use Diatherm\Day\Progress;
 use Diatherm\Live\AdviceAct;
 use Diatherm\Live\LiveForecast;
-use Diatherm\Live\Reading;
 use Diatherm\Plan\Plan;
-use Diatherm\Roast\Dish;
 use Diatherm\Tending\LaidFires;
 
 /** A stored roast, worked out at one moment: its plan, and for each dish that went on what its readings make of it. */
@@ -42,8 +39,11 @@ final readonly class Day
     ) {
     }
 
-    /** @param  bool  $finished whether dishes that are off the heat and carved are worked out again too */
-    public static function of(Roast $stored, CarbonImmutable $now, bool $finished = true): self
+    /**
+     * @param  bool  $finished whether dishes that are off the heat and carved are worked out again too
+     * @param  bool  $keep  whether what is new is kept: what a cook only tries out is not
+     */
+    public static function of(Roast $stored, CarbonImmutable $now, bool $finished = true, bool $keep = true): self
     {
         $roast = Shelf::take($stored);
         $lastAct = $stored->events->last()?->at;
@@ -53,13 +53,15 @@ final readonly class Day
         $diary = new Diary($stored, $roast, $now);
         $yard = Yard::for($roast, $stored->user_id);
         $laid = LaidFires::lay($roast, $yard);
-        $dishes = Remembered::dishes($laid);
+        $dishes = Remembered::dishes($laid, $keep);
         $live = [];
         $progress = [];
         foreach ($laid->dishes as $i => $dish) {
             $course = $diary->course($i);
             if ($course !== null && ($finished || $diary->carvedAt($i) === null)) {
-                $live[$i] = self::live($dish, $roast->airC, $course, $diary->readings($i), $dishes[$i]->forecast);
+                $live[$i] = Remembered::live(
+                    $stored, $i, $dish, $roast->airC, $course, $diary->readings($i), $dishes[$i]->forecast, $keep,
+                );
             }
             $progress[$i] = new Progress(
                 $diary->onAt($i), $diary->stageStarts($i), $diary->pulledAt($i), $diary->carvedAt($i),
@@ -74,12 +76,6 @@ final readonly class Day
         }
 
         return new self($stored, Plan::from($laid, $dishes, $now, $progress), $diary, $live, $progress);
-    }
-
-    /** @param  list<Reading>  $readings */
-    public static function live(Dish $dish, float $airC, Course $course, array $readings, Forecast $planned): LiveForecast
-    {
-        return LiveForecast::of($dish, $airC, $course, $readings, $planned->pullC, $dish->isBuried() ? $planned->cookMinutes->likely : 0.0);
     }
 
     private static function cameOff(LiveForecast $live, ?CarbonImmutable $pulledAt): ?CameOff

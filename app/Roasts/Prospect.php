@@ -33,7 +33,7 @@ final readonly class Prospect implements CoreProspect
 
     public function standing(CoreRoast $roast, array $begun): Standing
     {
-        return self::standingOf(Day::of($this->imagined($roast, $begun), $this->now), $this->now);
+        return self::standingOf(Day::of($this->imagined($roast, $begun), $this->now, keep: false), $this->now);
     }
 
     public function minutesToPull(CoreRoast $roast, array $begun, int $dish): ?float
@@ -45,12 +45,15 @@ final readonly class Prospect implements CoreProspect
             return (new PlannedProspect($this->now, $yard))->minutesToPull($roast, $begun, $dish);
         }
         try {
-            $live = Day::live(
+            $live = Remembered::live(
+                $this->stored,
+                $dish,
                 LaidFires::lay($roast, $yard)->dishes[$dish],
                 $roast->airC,
                 $course,
                 $diary->readings($dish),
                 $this->day->plan->forecast($dish),
+                keep: false,
             );
         } catch (InvalidInput) {
             return null;

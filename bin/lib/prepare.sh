@@ -245,7 +245,7 @@ PHP_FAST=(-d expose_php=0 -d apc.enable_cli=1 -d zend.exception_ignore_args=1 -d
 
 # serve PORT WORKERS LOG
 serve() {
-    PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d upload_max_filesize=2M -d post_max_size=24M \
+    PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d memory_limit=256M -d upload_max_filesize=2M -d post_max_size=24M \
         -S "127.0.0.1:$1" -t public bin/lib/router.php >"$3" 2>&1 &
     STARTED_GROUPS+=($!)
     wait_until_up "$1" "$3"

@@ -38,6 +38,14 @@ final readonly class Course
         return new self;
     }
 
+    /** The same log at another moment. */
+    public function at(float $nowS): self
+    {
+        return new self(
+            $this->cookerReadings, $this->lifts, $this->stageStarts, $this->pulledS, $nowS, $this->carvedS, $this->offs, $this->chain,
+        );
+    }
+
     /** @param  array{float, float}  $lift */
     public function withLift(array $lift): self
     {

@@ -159,6 +159,15 @@ final class Trace
         return $thin;
     }
 
+    /** The same without what was recorded inside the meat. */
+    public function withoutProfiles(): self
+    {
+        $plain = clone $this;
+        $plain->profilesC = [];
+
+        return $plain;
+    }
+
     /** Between two moments the core is taken to get no hotter than $mostC, and its inside with it. */
     public function cappedBetween(float $fromS, float $toS, float $mostC): self
     {

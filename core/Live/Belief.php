@@ -124,6 +124,15 @@ final readonly class Belief
         );
     }
 
+    /** The same with fewer records of its model, small enough to be kept. */
+    public function thinned(int $most): self
+    {
+        return new self(
+            $this->model->thinned($most, [$this->modelOffS, $this->modelS])->withoutProfiles(), $this->modelOffS, $this->pulledS, $this->climbK,
+            $this->offs, $this->warp, $this->warpOffs, $this->resting, $this->newest, $this->offK, $this->steered, $this->modelS, $this->pace,
+        );
+    }
+
     /**
      * @param  list<Reading>  $on  on the heat
      * @return list<array{float, float}> rising in both

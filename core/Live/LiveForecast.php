@@ -43,6 +43,9 @@ final readonly class LiveForecast
 
     private const BAND_POINTS = 60;
 
+    /** Records of its course that are kept: a line between two is off by less than a tenth of a kelvin. */
+    private const RECORDS = 240;
+
     /** So many readings, evenly through the cook, tell all that more would. */
     private const MOST_FITTED = 60;
 
@@ -53,6 +56,7 @@ final readonly class LiveForecast
     private const CARRIED_DOUBT = 0.4;
 
     /**
+     * @param  float  $nowS  the moment that it is worked out for, since it went on
      * @param  Spread  $cookMinutes  from on to the pull; exact once it was pulled
      * @param  list<float>  $stageStartMinutes  when each stage began or is likely to begin
      * @param  float  $pullC  core at which to pull, or what it was believed to be when it was pulled
@@ -73,6 +77,7 @@ final readonly class LiveForecast
      * @param  StepCue|null  $cue  whether the step that is under way may end; null where the clock decides that
      */
     private function __construct(
+        public float $nowS,
         public Spread $cookMinutes,
         public array $stageStartMinutes,
         public float $pullC,
@@ -183,6 +188,7 @@ final readonly class LiveForecast
         $cautions = array_map(fn (DangerBreach $breach): Caution => $breach->ofACook(), $danger->breaches);
 
         return new self(
+            $course->nowS,
             $cookMinutes,
             array_map(fn (float $seconds): float => $seconds / 60.0, $starts),
             $course->pulledS === null && ! $dish->lastStage()->end->isTimed() ? $pullC : $offC,
@@ -194,8 +200,8 @@ final readonly class LiveForecast
             $verdicts,
             self::band($belief, $posterior, $trace, $untilS, min($airC, $dish->startC)),
             $guess,
-            $getsThere ? $trace : $trace->until($untilS),
-            $belief,
+            ($getsThere ? $trace : $trace->until($untilS))->thinned(self::RECORDS, [...$starts, $offS, $course->nowS]),
+            $belief->thinned(self::RECORDS),
             $atCarving,
             $caution === null ? $cautions : [...$cautions, $caution],
             $danger,
@@ -210,6 +216,19 @@ final readonly class LiveForecast
     public function knownHotMinutes(): float
     {
         return min($this->hotMinutes, $this->trace->endS() / 60.0 - $this->cookMinutes->likely);
+    }
+
+    /** How long it says the same if nothing is logged: until a step or a reading is due, or what was read is too old, s. */
+    public function standsS(): float
+    {
+        $turns = [
+            ...array_map(fn (float $minutes): float => 60.0 * $minutes, [...$this->stageStartMinutes, $this->cookMinutes->likely]),
+            $this->cue === null ? INF : 60.0 * $this->cue->readMinutes,
+            $this->belief->newest === null ? INF : $this->belief->newest->seconds + Cueing::FRESH_S,
+            $this->outLimitS ?? INF,
+        ];
+
+        return min(INF, ...array_map(fn (float $at): float => $at > $this->nowS ? $at - $this->nowS : INF, $turns));
     }
 
     /** How long it would take through what was logged of its cooker, had nothing been read in the meat; never less than it took so far. */

@@ -133,7 +133,9 @@ it('confirms an address by the letter to it, and by nothing else', function () {
 it('changes the password for who knows it, and leaves them signed in here alone', function () {
     $this->postJson('/api/register', register('ada@weir.example'))->assertOk();
     $cook = User::where('email', 'ada@weir.example')->firstOrFail();
-    $remembered = $cook->remember_token;
+    // A letter was asked for before.
+    $this->postJson('/api/forgotten', ['email' => 'ada@weir.example'])->assertNoContent();
+    $brought = linkIn(collect(letters())->last());
     DB::table('sessions')->insert(
         [
             'id' => 'elsewhere', 'user_id' => $cook->id, 'payload' => '', 'last_activity' => time(), 'user_agent' => 'Mozilla/5.0 (Linux; Android 14)',
@@ -145,7 +147,9 @@ it('changes the password for who knows it, and leaves them signed in here alone'
     )->assertJsonValidationErrors('password');
     $this->putJson('/api/account/password', ['current' => 'ember and straw', 'password' => 'straw and ember'])->assertOk();
     expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()
-        ->and($cook->refresh()->remember_token)->not->toBe($remembered);
+        ->and(DB::table('password_reset_tokens')->count())->toBe(0);
+    parse_str((string) parse_url(str_replace('#', '?', $brought), PHP_URL_QUERY), $letter);
+    $this->postJson('/api/reset', ['password' => 'chaff and ash'] + $letter)->assertJsonValidationErrors('token');
 });
 
 it('shows where a cook is signed in, and ends one or all of them, but no one else’s', function () {
@@ -187,14 +191,21 @@ it('has no password to change in a demo kitchen', function () {
     $this->getJson('/api/account')->assertJsonPath('email', null);
 });
 
-it('remembers a device only where it is asked to', function () {
-    $this->postJson(
-        '/api/register', register('ada@weir.example') + ['remember' => false],
-    )->assertOk()->assertCookieMissing(Auth::guard('web')->getRecallerName());
-    $this->postJson('/api/logout');
-    $this->postJson(
-        '/api/login', ['email' => 'ada@weir.example', 'password' => 'ember and straw', 'remember' => true],
-    )->assertCookie(Auth::guard('web')->getRecallerName());
+it('signs in by the cookie of the session and no other, remembered or not, for two weeks at the most', function (bool $remember) {
+    $answer = $this->postJson('/api/register', register('ada@weir.example') + ['remember' => $remember])->assertOk();
+    $cookies = $answer->headers->getCookies();
+    expect(array_map(fn ($cookie): string => $cookie->getName(), $cookies))->toBe([config('session.cookie')])
+        ->and($cookies[0]->getExpiresTime())->toBeLessThanOrEqual(now()->addWeeks(2)->getTimestamp() + 5);
+})->with([true, false]);
+
+it('answers a screen of one cook as nobody once another has signed in beside it', function () {
+    [$one, $other] = [$this->cook(), $this->cook()];
+    $roast = $this->roast();
+    $this->actingAs($other)->getJson('/api/roasts', ['X-Cook' => $one->mark()])->assertUnauthorized();
+    $this->actingAs($other)->postJson("/api/roasts/$roast->id/events", [], ['X-Cook' => $roast->user->mark()])->assertUnauthorized();
+    $this->actingAs($one)->getJson('/api/roasts', ['X-Cook' => $one->mark()])->assertOk();
+    $this->getJson('/api/roasts')->assertOk();
+    expect($this->getJson('/api/me')->json('user.id'))->toBe($one->mark());
 });
 
 it('refuses names that do not show as they were typed', function (string $name) {

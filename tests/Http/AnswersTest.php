@@ -100,6 +100,54 @@ it('cooks nothing when it is asked again, and a dish once however often its roas
         ->and($cooks(fn () => $this->getJson("/api/roasts/$roast->id")->assertOk()))->toBe(0);
 });
 
+it('cooks no dish for a note, a tick or a line put to another hour, and one dish for its reading', function () {
+    $this->freezeTime();
+    $dish = fn (string $cut, float $kg, string $cooker, int $celsius): array => ['cut' => $cut, 'mass_kg' => $kg, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]];
+    $roast = $this->roast(roast: ['dishes' => [
+        $dish('pork-rack', 3.0, 'kettle', 150), $dish('chicken', 1.8, 'gas', 190), $dish('beef-rib', 3.0, 'pellet', 120), $dish('lamb-leg', 2.4, 'oven', 165),
+    ]]);
+    foreach ([0, 1, 2, 3] as $i) {
+        $this->log($roast, 'on', 50, ['dish' => $i])->assertOk();
+        foreach ([30, 15, 4] as $ago) {
+            $this->read($roast, 20.0 - 0.3 * $ago, $ago, ['dish' => $i])->assertOk();
+        }
+    }
+    $cooks = function (Closure $act): int {
+        $before = Cook::$begun;
+        $act();
+
+        return Cook::$begun - $before;
+    };
+    $one = $cooks(fn () => $this->read($roast, 20.5, 1, ['dish' => 1])->assertOk());
+    $note = (string) Str::uuid();
+    expect($one)->toBeGreaterThan(5)->toBeLessThan(70)
+        ->and($cooks(fn () => $this->log($roast, 'note', 0, ['id' => $note, 'note' => 'Wind from the weir', 'dish' => null])->assertOk()))->toBe(0)
+        ->and($cooks(fn () => $this->log($roast, 'tick', 0, ['entry' => 'd0.rig'])->assertOk()))->toBe(0)
+        ->and($cooks(fn () => $this->patchJson("/api/roasts/$roast->id/events/$note", ['at' => now()->subMinutes(3)->toAtomString()])->assertOk()))->toBe(0)
+        ->and($cooks(fn () => $this->deleteJson("/api/roasts/$roast->id/events/$note")->assertOk()))->toBe(0)
+        ->and($cooks(fn () => $this->read($roast, 21.0, 0, ['dish' => 3])->assertOk()))->toBeLessThan(70);
+    // What was read is taken back, and so is what was made of it.
+    $newest = $this->getJson("/api/roasts/$roast->id")->json('readings');
+    $gone = collect($newest)->firstWhere('celsius', 20.5)['id'];
+    $after = $this->deleteJson("/api/roasts/$roast->id/readings/$gone")->assertOk();
+    expect($after->json('plan.dishes.1.live.read.celsius'))->toBe(20 - 1.2);
+    // A while later it is worked out anew, though nothing was logged.
+    $this->travel(6)->minutes();
+    expect($cooks(fn () => $this->log($roast, 'note', 0, ['note' => 'Still'])->assertOk()))->toBeGreaterThan(20);
+});
+
+it('moves along the same course between two answers, whatever is logged beside', function () {
+    $this->freezeTime();
+    $roast = $this->roast();
+    $this->log($roast, 'on', 60);
+    $first = $this->read($roast, 30.0, 1)->json('plan.dishes.0.live');
+    $this->travel(3)->minutes();
+    $second = $this->log($roast, 'note', 0, ['note' => 'Rain'])->json('plan.dishes.0.live');
+    $now = fn (array $live): float => $live['core_now_c']['likely'] + (now()->getTimestamp() - strtotime($live['core_ahead']['from'])) / 60.0 / 2.0
+        * ($live['core_ahead']['celsius'][1] - $live['core_ahead']['celsius'][0]);
+    expect($now($second))->toEqualWithDelta($now($first), 0.2)->and($second['pull_at'])->toBe($first['pull_at']);
+});
+
 it('tries out a change of one dish without cooking the others again', function () {
     $roast = $this->roast(roast: ['serve_at' => now()->addHours(9)->toAtomString()]);
     $file = $this->getJson("/api/roasts/$roast->id")->json('file');

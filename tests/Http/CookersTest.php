@@ -156,7 +156,7 @@ it('refuses a cooker file whole that is malformed or too large', function (strin
         content: $body,
     )->assertUnprocessable()->assertJsonValidationErrors('file');
     expect(Cooker::count())->toBe(0);
-})->with(['cut short' => '{"name":', '2 MB' => fn () => '{"name":"'.str_repeat('a', 2_000_000).'"}']);
+})->with(['cut short' => '{"name":', '700 kB' => fn () => '{"name":"'.str_repeat('a', 700_000).'"}']);
 
 it('does not find another cook’s cooker', function () {
     $this->actingAs($this->cook());

@@ -67,7 +67,7 @@ it('asks for TLS from then on where it was reached by it, and sends its cookies 
         ],
     );
     expect($answer->headers->get('Strict-Transport-Security'))->toContain('max-age=31536000');
-    expect($answer->headers->getCookies())->toHaveCount(2);
+    expect($answer->headers->getCookies())->toHaveCount(1);
     foreach ($answer->headers->getCookies() as $cookie) {
         expect($cookie->isSecure())->toBeTrue()->and($cookie->isHttpOnly())->toBeTrue()->and($cookie->getSameSite())->toBe('lax');
     }
@@ -198,3 +198,16 @@ it('lives without its database, and is not ready then', function () {
     config(['database.connections.mariadb.port' => getenv('DB_PORT')]);
     DB::purge();
 });
+
+it('refuses what is larger than anything an address takes, before it is read and whoever sends it', function (string $path, int $bytes, bool $isTaken) {
+    $heavy = fn () => $this->call('POST', $path, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: str_repeat('[', $bytes));
+    $status = $heavy()->status();
+    expect($status === 413)->toBe(! $isTaken)->and($status)->toBeLessThan(500);
+    if (! $isTaken) {
+        expect($heavy()->json('message'))->toContain('kB');
+    }
+})->with([
+    ['/api/login', 262_144, true], ['/api/login', 262_145, false], ['/api/login', 20_000_000, false], ['/api/register', 300_000, false],
+    ['/api/preview', 300_000, false], ['/api/device/readings', 300_000, false], ['/api/roasts/import', 600_000, true],
+    ['/api/roasts/import', 1_100_000, false], ['/api/account/kitchen', 2_000_000, true], ['/api/account/kitchen', 25_000_000, false],
+]);

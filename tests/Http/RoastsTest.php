@@ -179,7 +179,7 @@ it('refuses an import that is malformed or too large, whole', function (string $
         content: $body,
     )->assertUnprocessable()->assertJsonValidationErrors('file');
     expect(Roast::count())->toBe(0);
-})->with(['cut short' => '{"serve_at":', 'no JSON' => 'serve at six', '2 MB' => fn () => '{"name":"'.str_repeat('a', 2_000_000).'"}', 'empty' => '']);
+})->with(['cut short' => '{"serve_at":', 'no JSON' => 'serve at six', '700 kB' => fn () => '{"name":"'.str_repeat('a', 700_000).'"}', 'empty' => '']);
 
 it('lists a roast that is over as it was planned, with what became of it', function () {
     $roast = $this->roast();

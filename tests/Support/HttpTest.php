@@ -9,6 +9,7 @@ use App\Models\User;
 use Illuminate\Foundation\Http\Middleware\VerifyCsrfToken;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Testing\TestResponse;
 
 /** Requests against the whole application and its database; each test is rolled back. */
@@ -27,6 +28,8 @@ abstract class HttpTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // What this machine has counted so far is of other tests.
+        Cache::store('machine')->clear();
         $this->withoutMiddleware(VerifyCsrfToken::class);
     }
 

@@ -20,7 +20,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Password;
-use Illuminate\Support\Str;
 
 use function Illuminate\Support\defer;
 
@@ -43,7 +42,9 @@ final class AccountController
     public function password(ChangePasswordRequest $request): JsonResponse
     {
         $cook = self::cook($request);
-        $cook->forceFill(['password' => $request->string('password')->toString(), 'remember_token' => Str::random(60)])->save();
+        $cook->forceFill(['password' => $request->string('password')->toString()])->save();
+        // A letter that is on its way opens nothing any more.
+        Password::deleteToken($cook);
         SignedIn::endOthers($cook, $request->session()->getId());
         defer(fn () => Letters::passwordChanged($cook))->always();
 
@@ -57,11 +58,10 @@ final class AccountController
         return $this->show($request);
     }
 
-    /** Everywhere but here: sessions, and devices that are remembered. */
+    /** Everywhere but here. */
     public function endOthers(Request $request): JsonResponse
     {
         $cook = self::cook($request);
-        $cook->forceFill(['remember_token' => Str::random(60)])->save();
         SignedIn::endOthers($cook, $request->session()->getId());
 
         return $this->show($request);
@@ -99,7 +99,7 @@ final class AccountController
     {
         $done = Password::reset($request->validated(), function (User $cook, string $password): void {
             $cook->forceFill([
-                'password' => $password, 'remember_token' => Str::random(60),
+                'password' => $password,
                 // Who reads what is sent there has the address.
                 'email_verified_at' => $cook->email_verified_at ?? CarbonImmutable::now(),
             ])->save();

@@ -9,6 +9,7 @@ use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
 use App\Models\EventKind;
 use App\Models\Roast;
+use App\Roasts\Remembered;
 use Diatherm\Food\Larder;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
@@ -41,6 +42,10 @@ final class RoastController
 
         /** @var Collection<int, Roast> $roasts */
         $roasts = $listed->get();
+
+        foreach ($roasts as $roast) {
+            $roast->setRelation('user', $cook);
+        }
 
         return RoastAnswer::list($request, $roasts, $cook->id);
     }
@@ -87,6 +92,7 @@ final class RoastController
     {
         $roast->delete();
         RoastAnswer::forget($roast);
+        Remembered::forget($roast);
 
         return new Response(status: 204);
     }

@@ -83,7 +83,7 @@ final class SessionController
                 ? null
                 : [
                     'name' => $cook->name, 'temperature_unit' => $cook->temperature_unit,
-                    'mass_unit' => $cook->mass_unit, 'clock_hours' => $cook->clock_hours, 'id' => hash('xxh64', 'cook '.$cook->id),
+                    'mass_unit' => $cook->mass_unit, 'clock_hours' => $cook->clock_hours, 'id' => $cook->mark(),
                 ],
             'demo' => (bool) config('app.demo'),
             'csrf' => csrf_token(),
@@ -102,9 +102,8 @@ final class SessionController
 
     private function enter(Request $request, User $cook): JsonResponse
     {
-        $remember = $request->boolean('remember', true);
-        Auth::login($cook, $remember);
-        if (! $remember) {
+        Auth::login($cook);
+        if (! $request->boolean('remember', true)) {
             $request->session()->put(SessionsForCooks::BRIEF_SINCE, CarbonImmutable::now()->getTimestamp());
         }
 

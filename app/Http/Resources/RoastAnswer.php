@@ -11,6 +11,8 @@ use App\Models\User;
 use App\Roasts\Day;
 use App\Roasts\Shelf;
 use App\Roasts\Yard;
+use App\Work\Busy;
+use App\Work\Turn;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
@@ -30,6 +32,9 @@ use Symfony\Component\HttpFoundation\Response;
 final class RoastAnswer
 {
     private const KEPT_S = 30 * 86_400;
+
+    /** Who only looks does not wait long for a turn: what was said last will do. */
+    private const PATIENCE_S = 0.3;
 
     /** What it says now: as it was worked out, while that stands. */
     public static function of(Roast $stored): JsonResponse
@@ -78,7 +83,16 @@ final class RoastAnswer
             CarbonImmutable::now(),
         );
 
-        return $mark !== null && in_array($mark['tag'], $request->getETags(), true) ? self::unchanged($mark['tag']) : self::of($stored);
+        try {
+            return $mark !== null && in_array($mark['tag'], $request->getETags(), true) ? self::unchanged($mark['tag']) : self::of($stored);
+        } catch (Busy $busy) {
+            // What it said last, while something newer is worked out.
+            $last = Cache::get(self::key($stored, 'whole'));
+
+            return is_string($last)
+                ? JsonResponse::fromJsonString($last, headers: ['Retry-After' => '1'])
+                : throw $busy;
+        }
     }
 
     /**
@@ -137,7 +151,9 @@ final class RoastAnswer
     private static function worked(Roast $stored, CarbonImmutable $now): array
     {
         try {
-            return self::insisted($stored, $now);
+            return Turn::take($stored->user, (string) request()->ip(), self::PATIENCE_S, fn (): array => self::insisted($stored, $now));
+        } catch (Busy $busy) {
+            throw $busy;
         } catch (InvalidInput $wrong) {
             return self::kept(
                 $stored,

@@ -211,17 +211,14 @@ final class RoastResource extends JsonResource
         ];
     }
 
-    /** @return array<string, mixed> the core from now on, so that a screen moves along it by itself until there is something new */
+    /** @return array<string, mixed> the core from the moment on that it was worked out for, so that a screen moves along it by itself until there is something new */
     private function ahead(LiveForecast $live, CarbonImmutable $on): array
     {
-        $now = CarbonImmutable::now();
-        $from = $on->diffInSeconds($now);
-
         return [
-            'from' => $now->setTimezone($this->resource->stored->time_zone)->format(self::TO_THE_MILLISECOND),
+            'from' => $on->addMilliseconds((int) round(1000.0 * $live->nowS))->setTimezone($this->resource->stored->time_zone)->format(self::TO_THE_MILLISECOND),
             'every_minutes' => self::AHEAD_EVERY_MINUTES,
             'celsius' => array_map(
-                fn (int $step): float => round($live->trace->coreAt($from + 60.0 * self::AHEAD_EVERY_MINUTES * $step), 2),
+                fn (int $step): float => round($live->trace->coreAt($live->nowS + 60.0 * self::AHEAD_EVERY_MINUTES * $step), 2),
                 range(0, self::AHEAD_STEPS),
             ),
         ];

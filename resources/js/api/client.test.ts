@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, onTestFinished, vi } from 'vitest';
 import { serverNow } from './clock';
-import { call, Failed, forgetToken, Refused, Unreachable } from './client';
+import { call, Failed, forgetToken, isUnsettled, Refused, Unreachable } from './client';
 
 type Answer = { status: number; body?: unknown };
 
@@ -35,6 +35,45 @@ describe('asking the server', () => {
       ['PUT', '/api/roasts/1', 'one'],
     ]);
     expect(asked[1]?.body).toBe(JSON.stringify(ROAST));
+  });
+
+  it('says whose screen it is once it knows, in everything but that question', async () => {
+    const heard: (string | undefined)[] = [];
+    const answers = [
+      { user: { name: 'Ada', id: 'a1' }, demo: false, csrf: 'x' },
+      { id: 1 },
+      [],
+      { user: null, demo: false, csrf: 'y' },
+      [],
+    ];
+    vi.stubGlobal('fetch', (_path: string, init: RequestInit) => {
+      heard.push((init.headers as Record<string, string>)['X-Cook']);
+      return Promise.resolve(new Response(JSON.stringify(answers.shift())));
+    });
+    await call('post', '/api/roasts', { body: ROAST });
+    await call('get', '/api/roasts');
+    await call('get', '/api/me');
+    await call('get', '/api/cookers');
+    expect(heard).toEqual([undefined, 'a1', 'a1', undefined, undefined]);
+  });
+
+  it('passes on the kitchen’s own words and time where it is busy', async () => {
+    const busy = (headers: Record<string, string>) =>
+      vi.stubGlobal('fetch', () =>
+        Promise.resolve(new Response(JSON.stringify({ message: 'Go on in 9 seconds.' }), { status: 429, headers })),
+      );
+    busy({ 'Retry-After': '9' });
+    await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Go on in 9 seconds.', waitS: 9 });
+    busy({ 'Retry-After': '60', 'X-RateLimit-Limit': '600' });
+    await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Too many tries. Wait a minute.', waitS: 60 });
+  });
+
+  it('knows an answer that is still being worked out', async () => {
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"id":"r1"}', { headers: { 'Retry-After': '1' } })));
+    const stale = await call('get', '/api/roasts/{roast}', { at: { roast: 'r1' } });
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('{"id":"r1"}')));
+    const fresh = await call('get', '/api/roasts/{roast}', { at: { roast: 'r1' } });
+    expect([isUnsettled(stale), isUnsettled(fresh)]).toEqual([true, false]);
   });
 
   it('asks without a token where nothing is changed', async () => {

@@ -40,6 +40,11 @@ const PATIENCE_MS = 30_000;
 
 let csrf = '';
 
+/** Whose screen this is; empty until the kitchen has said so. */
+let cook = '';
+
+const ME = '/api/me';
+
 /** So many answers are remembered by their tag, so that the same one need not be sent again. */
 const MOST_HEARD = 24;
 
@@ -62,6 +67,12 @@ const moments = new WeakMap<object, number>();
  */
 export const askedAt = (answer: object, otherwise: number): number => moments.get(answer) ?? otherwise;
 
+/** Answers as they were, given while newer ones are worked out. */
+const unsettled = new WeakSet<object>();
+
+/** Whether there is more to an answer in a moment. */
+export const isUnsettled = (answer: object): boolean => unsettled.has(answer);
+
 /** Given up by whoever asked, or after as long as anyone waits. */
 function until(given: AbortSignal | undefined): AbortSignal | undefined {
   const patience = typeof AbortSignal.timeout === 'function' ? AbortSignal.timeout(PATIENCE_MS) : undefined;
@@ -70,7 +81,7 @@ function until(given: AbortSignal | undefined): AbortSignal | undefined {
 }
 
 async function token(): Promise<string> {
-  if (csrf === '') csrf = (await send<Me>('GET', '/api/me')).csrf;
+  if (csrf === '') csrf = (await send<Me>('GET', ME)).csrf;
   return csrf;
 }
 
@@ -93,6 +104,8 @@ async function send<T>(
   if (waiting !== undefined) headers['X-Waiting'] = String(waiting);
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
+  // In another tab another cook may have signed in: what this one sends is not theirs.
+  if (cook !== '' && path !== ME) headers['X-Cook'] = cook;
   const known = method === 'GET' ? heard.get(path) : undefined;
   if (known !== undefined) headers['If-None-Match'] = known.tag;
   let response: Response;
@@ -124,10 +137,12 @@ async function send<T>(
     // The same object again: what is drawn from it need not be drawn anew.
     return known.answer as T;
   }
+  const waitS = Number(response.headers?.get('Retry-After')) || null;
   if (!response.ok && response.status !== 422 && response.status !== 409)
-    throw new Failed(response.status, words(response.status), Number(response.headers?.get('Retry-After')) || null);
+    throw new Failed(response.status, await told(response, words(response.status)), waitS);
   const answer = await whole(response, signal);
   moments.set(answer, asked);
+  if (waitS !== null) unsettled.add(answer);
   tellsTime();
   const tag = response.headers?.get('ETag') ?? null;
   if (method === 'GET' && response.ok && tag !== null) remember(path, tag, answer);
@@ -136,8 +151,15 @@ async function send<T>(
     throw new Refused(refusal.message, refusal.errors);
   }
   if (response.status === 409) throw new Conflict((answer as { message?: string }).message ?? 'Something else is there already.');
-  if (isMe(answer)) csrf = answer.csrf;
+  if (isMe(answer)) [csrf, cook] = [answer.csrf, answer.user?.id ?? ''];
   return answer as T;
+}
+
+/** The kitchen's own words for being asked too much; where it was asked too often they are the framework's. */
+async function told(response: Response, otherwise: string): Promise<string> {
+  if (response.status !== 429 || response.headers?.has('X-RateLimit-Limit')) return otherwise;
+  const body = (await response.json().catch(() => null)) as { message?: unknown } | null;
+  return typeof body?.message === 'string' && body.message !== '' ? body.message : otherwise;
 }
 
 /**
@@ -183,6 +205,7 @@ type Where = { at?: Record<string, string>; query?: Record<string, string | numb
 
 export function forgetToken(): void {
   csrf = '';
+  cook = '';
   heard.clear();
 }
 

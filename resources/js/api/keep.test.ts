@@ -1,5 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Failed } from './client';
 import { keys } from './queries';
 
 const { shelf } = vi.hoisted(() => ({ shelf: new Map<string, unknown>() }));
@@ -39,6 +40,30 @@ describe('what was told last', () => {
     expect(again.getQueryData(keys.preview(null))).toBeUndefined();
     // Who it is, is asked again.
     expect(again.getQueryState(keys.me)?.isInvalidated).toBe(true);
+  });
+
+  it('is gone, from the screen too, as soon as the kitchen says that nobody is signed in', async () => {
+    const cache = await told('ada');
+    cache.setQueryData(keys.me, { user: null, demo: false, csrf: 'y' });
+    await vi.advanceTimersByTimeAsync(5_000);
+    expect(cache.getQueryData(keys.roast('r1'))).toBeUndefined();
+    const again = new QueryClient();
+    await openKept(again);
+    expect(again.getQueryData(keys.roast('r1'))).toBeUndefined();
+    expect(again.getQueryData(keys.me)).toBeUndefined();
+  });
+
+  it('asks who is signed in when it is told that nobody is', async () => {
+    const cache = await told('ada');
+    const refused = () => Promise.reject(new Failed(401, 'You are signed out.'));
+    await cache.fetchQuery({ queryKey: keys.roast('r1'), queryFn: refused, retry: false }).catch(() => undefined);
+    expect(cache.getQueryState(keys.me)?.isInvalidated).toBe(true);
+    // Not for what is only out of reach.
+    const away = await told('ada');
+    await away
+      .fetchQuery({ queryKey: keys.roast('r1'), queryFn: () => Promise.reject(new Failed(503, '')), retry: false })
+      .catch(() => undefined);
+    expect(away.getQueryState(keys.me)?.isInvalidated).toBe(false);
   });
 
   it('is nobody else’s: another cook finds nothing of it', async () => {

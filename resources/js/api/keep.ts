@@ -1,5 +1,6 @@
 import { dehydrate, hydrate, type QueryClient } from '@tanstack/react-query';
 import { del, get, set } from 'idb-keyval';
+import { Failed } from './client';
 import { keys } from './queries';
 import type { Me } from './types';
 
@@ -59,7 +60,18 @@ export async function openKept(cache: QueryClient): Promise<void> {
   await Promise.race([kept, new Promise<void>((done) => setTimeout(done, PATIENCE_MS))]);
   let timer: ReturnType<typeof setTimeout> | undefined;
   cache.getQueryCache().subscribe((event) => {
-    if (event.type !== 'updated' || event.action.type !== 'success' || !isKept(event.query.queryKey)) return;
+    if (event.type !== 'updated') return;
+    if (event.action.type === 'error' && event.action.error instanceof Failed && event.action.error.status === 401)
+      // A session was ended elsewhere, or is another's: who is signed in is asked again.
+      void cache.invalidateQueries({ queryKey: keys.me });
+    if (event.action.type !== 'success' || !isKept(event.query.queryKey)) return;
+    if (event.query.queryKey[0] === keys.me[0] && cache.getQueryData<Me>(keys.me)?.user === null) {
+      // Nobody, says the kitchen: nothing of a cook's stays here. What waits to be sent waits for its own cook.
+      cook = null;
+      void forgetKept();
+      cache.removeQueries({ predicate: (query) => query.queryKey[0] !== keys.me[0] && query.queryKey[0] !== keys.reference[0] });
+      return;
+    }
     const now = cookOf(cache);
     if (now !== null && cook !== null && now !== cook) {
       // Nothing of one cook's is shown to another.

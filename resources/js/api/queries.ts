@@ -1,9 +1,12 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { askedAt, call, Unreachable } from './client';
+import { askedAt, call, Failed, isUnsettled, Unreachable } from './client';
 import type { BodyOf } from './contract';
 import type { BrokenRoast, Me, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
+
+/** A newer answer is being worked out. */
+const UNSETTLED_POLL_MS = 1_500;
 const HEARTH_POLL_MS = 30_000;
 /** A network that went meanwhile holds no button for longer than this. */
 const LONGEST_LOOK_MS = 3_000;
@@ -159,8 +162,17 @@ const AHEAD_STANDS_MS = 10 * 60_000;
 export const useRoast = (id: string) =>
   useQuery({
     ...asRoast(id),
-    refetchInterval: (query) => (query.state.data?.status === 'done' ? false : LIVE_POLL_MS),
+    refetchInterval: ({ state: { data } }) => {
+      if (data !== undefined && isUnsettled(data)) return UNSETTLED_POLL_MS;
+      return data?.status === 'done' ? false : LIVE_POLL_MS;
+    },
   });
+
+/** What is being worked out for somebody else first is asked for again; what cannot be is not. */
+const WAITS_ITS_TURN = {
+  retry: (count: number, error: Error) => error instanceof Failed && error.status === 429 && count < 5,
+  retryDelay: (_count: number, error: Error) => 1000 * ((error instanceof Failed && error.waitS) || 1),
+};
 
 export const usePreview = (file: RoastFile | null) =>
   useQuery({
@@ -169,7 +181,7 @@ export const usePreview = (file: RoastFile | null) =>
     enabled: file !== null,
     placeholderData: keepPreviousData,
     staleTime: 60_000,
-    retry: false,
+    ...WAITS_ITS_TURN,
   });
 
 /** Sides that no table has and this cook keeps. */

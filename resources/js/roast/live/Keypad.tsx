@@ -89,9 +89,8 @@ function Pad({ places, pieces, zone, odd, start, next, onSave, error, busy }: Om
           <span className="label">Which one, from the left</span>
           <Segments
             label="Which one"
-            tight
             value={String(piece)}
-            options={pieces.map((number) => ({ id: String(number), name: number }))}
+            options={pieces.map((number) => ({ id: String(number), name: `no. ${number}` }))}
             onChange={(id) => {
               setPiece(Number(id));
               setDoubt(null);

@@ -48,7 +48,9 @@ function Round({ roast, index, log, at, onClose }: Props & { at: Spot | typeof U
   const many = roast.file.dishes[index]?.pieces ?? 1;
   const pieces = many === 1 ? [] : (map?.pieces.map((spot) => spot.piece) ?? numbers(Math.min(many, MOST_NUMBERED)));
   const usual = { place: usualPlaces[0] ?? USUAL_PLACE, piece: (many > 1 && map?.unread[0]) || 1 };
-  const here = round?.at ?? (at === USUAL ? usual : at);
+  // What is told meanwhile moves nobody's thumb to another spot.
+  const [first] = useState(at === USUAL ? usual : at);
+  const here = round?.at ?? first;
   /** Piece by piece where there are several, else place by place. */
   const spots = pieces.length > 0 ? pieces.map((piece) => ({ ...usual, piece })) : usualPlaces.map((place) => ({ place, piece: 1 }));
   const isRead = (spot: Spot) =>

@@ -88,7 +88,7 @@ describe('a round of readings', () => {
   it('goes from piece to piece, and logs the one that was chosen', async () => {
     const onSave = pad({ place: 'thigh', piece: 2, name: 'no. 2' }, [1, 2, 3]);
     expect(screen.getByRole('button', { name: 'and then no. 2' })).toBeInTheDocument();
-    await userEvent.click(screen.getByRole('radio', { name: '3' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'no. 3' }));
     await userEvent.click(screen.getByRole('button', { name: '6' }));
     await userEvent.click(screen.getByRole('button', { name: '4' }));
     await userEvent.click(screen.getByRole('button', { name: 'and then no. 2' }));
