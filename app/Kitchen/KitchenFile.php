@@ -116,7 +116,7 @@ final class KitchenFile
         $fields = Fields::of($data);
         $stored = Shelf::put($roast, $cook);
         $log = self::at($path, function () use ($fields, $stored, $devices): LogFile {
-            $log = LogFile::read($fields, $stored->dishCount(), $devices);
+            $log = LogFile::read($fields, $stored, $devices);
             $fields->orThrow();
 
             return $log;

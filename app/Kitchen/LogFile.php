@@ -11,6 +11,7 @@ use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\ReadingPlace;
 use App\Models\Roast;
+use App\Roasts\EntryRules;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\Message;
@@ -83,20 +84,23 @@ final readonly class LogFile
     }
 
     /** @param  list<Device>  $devices */
-    public static function read(Fields $fields, int $dishes, array $devices): self
+    public static function read(Fields $fields, Roast $roast, array $devices): self
     {
+        $dishes = $roast->dishCount();
+        $ids = ['readings' => [], 'events' => []];
         $note = $fields->text('note', 'note', 2000, '', lines: true);
         $readings = [];
         foreach ($fields->has('readings') ? $fields->list('readings', 'readings', 0, Roast::MOST_READINGS) : [] as $one) {
+            $place = self::place($one);
             $device = $one->has('device') ? $one->wholeNumber('device', 'device', 0, max(0, count($devices) - 1)) : null;
             $readings[] = [
-                'client_id' => self::id($one),
+                'client_id' => self::id($one, $ids['readings']),
                 'dish' => $one->wholeNumber('dish', 'dish', 0, max(0, $dishes - 1)),
                 // Put in as rows, not as models: nobody else writes its milliseconds.
-                'at' => self::moment($one)->format('Y-m-d H:i:s.v'),
-                'place' => self::place($one)->value,
+                'at' => EntryRules::moment($one, 'at', $roast)->format('Y-m-d H:i:s.v'),
+                'place' => $place->value,
                 'piece' => self::piece($one),
-                'celsius' => $one->number('celsius', 'temperature', -30.0, 700.0, Unit::Celsius),
+                'celsius' => EntryRules::celsius($one, 'celsius', $place),
                 'sure' => $one->truth('sure', 'sure', false),
                 'device_id' => $device === null ? null : ($devices[$device]->id ?? null),
                 'channel' => $one->has('channel') ? $one->wholeNumber('channel', 'channel', 1, 8) : null,
@@ -104,7 +108,7 @@ final readonly class LogFile
         }
         $events = [];
         foreach ($fields->has('events') ? $fields->list('events', 'events', 0, Roast::MOST_EVENTS) : [] as $one) {
-            $events[] = self::event($one, $dishes);
+            $events[] = self::event($one, $roast, $ids['events']);
         }
         $hanging = [];
         foreach ($fields->has('devices') ? $fields->list('devices', 'devices', 0, count($devices)) : [] as $one) {
@@ -141,9 +145,13 @@ final readonly class LogFile
         return $one->wholeNumber('piece', 'piece', 1, Dish::MOST_PIECES, 1);
     }
 
-    /** @return array<string, mixed> */
-    private static function event(Fields $one, int $dishes): array
+    /**
+     * @param  array<string, true>  $ids  that were there before
+     * @return array<string, mixed>
+     */
+    private static function event(Fields $one, Roast $roast, array &$ids): array
     {
+        $dishes = $roast->dishCount();
         $kind = EventKind::tryFrom($one->text('kind', 'kind', 20));
         if ($kind === null) {
             $one->refuse('kind', Message::of('field.one_of', what: 'kind', allowed: array_column(EventKind::cases(), 'value')));
@@ -151,9 +159,9 @@ final readonly class LogFile
         $settings = $one->object('settings', 'settings');
 
         return [
-            'client_id' => self::id($one),
+            'client_id' => self::id($one, $ids),
             'dish' => $one->has('dish') ? $one->wholeNumber('dish', 'dish', 0, max(0, $dishes - 1)) : null,
-            'at' => self::moment($one),
+            'at' => EntryRules::moment($one, 'at', $roast),
             'kind' => $kind ?? EventKind::Note,
             'stage' => $one->has('stage') ? $one->wholeNumber('stage', 'stage', 1, 7) : null,
             'entry' => $one->has('entry') ? $one->text('entry', 'entry', 60) : null,
@@ -161,7 +169,7 @@ final readonly class LogFile
             'note' => $one->has('note') ? $one->text('note', 'note', 500, lines: true) : null,
             'settings' => $settings?->numbers(0.0, 1000.0, 8),
             'celsius' => $one->optionalNumber('celsius', 'temperature', 0.0, 700.0, Unit::Celsius),
-            'words' => $kind === EventKind::Way ? $one->raw('words') : null,
+            'words' => $kind === EventKind::Way ? EntryRules::words($one, 'words') : null,
             'before' => $kind === EventKind::Way ? self::before($one) : null,
         ];
     }
@@ -227,20 +235,18 @@ final readonly class LogFile
         );
     }
 
-    private static function id(Fields $one): string
+    /** @param  array<string, true>  $ids  that were there before */
+    private static function id(Fields $one, array &$ids): string
     {
         $id = $one->text('id', 'id', 36);
         if (preg_match('/^'.ClientId::PATTERN.'$/D', $id) !== 1) {
             $one->refuse('id', Message::of('log.the_id_must'));
         }
+        if (isset($ids[$id])) {
+            $one->refuse('id', Message::of('log.the_id_is_there_twice'));
+        }
+        $ids[$id] = true;
 
         return $id;
-    }
-
-    private static function moment(Fields $one): CarbonImmutable
-    {
-        $at = $one->time('at', 'time');
-
-        return $at === null ? CarbonImmutable::now() : CarbonImmutable::instance($at)->utc();
     }
 }

@@ -10,7 +10,6 @@ use Carbon\CarbonImmutable;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
-use Diatherm\Measure\Unit;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -101,17 +100,17 @@ final class ReadingsCsv
         });
     }
 
-    /** @return array{client_id: string, dish: int, at: CarbonImmutable|null, place: string, piece: int, celsius: float} */
+    /** @return array{client_id: string, dish: int, at: CarbonImmutable, place: string, piece: int, celsius: float} */
     private static function row(Fields $row, Roast $roast): array
     {
-        $at = $row->time('time', 'time');
+        $at = EntryRules::moment($row, 'time', $roast);
         $place = $row->text('place', 'place', 20);
         if ($place !== '' && ReadingPlace::tryFrom($place) === null) {
             $row->refuse('place', Message::of('readings_csv.the_place_is_one', cases: array_column(ReadingPlace::cases(), 'value')));
         }
         $dish = $row->wholeNumber('dish', 'dish', 1, $roast->dishCount(), 1) - 1;
         $piece = $row->wholeNumber('piece', 'piece', 1, $roast->pieces($dish), 1);
-        $celsius = $row->number('celsius', 'temperature', -30.0, 400.0, Unit::Celsius);
+        $celsius = EntryRules::celsius($row, 'celsius', ReadingPlace::tryFrom($place));
         $id = $row->text('id', 'id', 36, '');
         if ($id !== '' && ! Str::isUuid($id)) {
             $row->refuse('id', Message::of('readings_csv.the_id_must'));
@@ -120,9 +119,9 @@ final class ReadingsCsv
         return [
             'client_id' => $id !== ''
                 ? $id
-                : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at?->format('U.v'), $dish, $place, $celsius, ...($piece === 1 ? [] : [$piece])]))->toString(),
+                : \Ramsey\Uuid\Uuid::uuid5(self::NAMESPACE, implode('|', [$at->format('U.v'), $dish, $place, $celsius, ...($piece === 1 ? [] : [$piece])]))->toString(),
             'dish' => $dish,
-            'at' => $at === null ? null : CarbonImmutable::instance($at)->utc(),
+            'at' => $at,
             'place' => $place,
             'piece' => $piece,
             'celsius' => $celsius,

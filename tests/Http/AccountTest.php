@@ -191,6 +191,19 @@ it('has no password to change in a demo kitchen', function () {
     $this->getJson('/api/account')->assertJsonPath('email', null);
 });
 
+it('says so where somebody else was quicker to register an address', function () {
+    $isFirst = true;
+    User::creating(function (User $cook) use (&$isFirst): void {
+        if ($isFirst) {
+            $isFirst = false;
+            User::factory()->create(['email' => $cook->email]);
+        }
+    });
+    $this->postJson('/api/register', register('ada@weir.example'))->assertUnprocessable()->assertJsonValidationErrors('email');
+    expect(User::where('email', 'ada@weir.example')->count())->toBe(1);
+    User::flushEventListeners();
+});
+
 it('signs in by the cookie of the session and no other, remembered or not, for two weeks at the most', function (bool $remember) {
     $answer = $this->postJson('/api/register', register('ada@weir.example') + ['remember' => $remember])->assertOk();
     $cookies = $answer->headers->getCookies();

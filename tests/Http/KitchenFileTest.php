@@ -10,6 +10,16 @@ use Tests\Support\FullKitchen;
 
 // A kitchen taken along and brought into another is the same kitchen.
 
+/** Spoils the roast with the longest log, which is left alone in the kitchen. @param  Closure(array<string, mixed>): void  $spoil */
+function inTheLog(Closure $spoil): Closure
+{
+    return function (array &$kitchen) use ($spoil): void {
+        usort($kitchen['roasts'], fn (array $a, array $b): int => count($b['readings']) + count($b['events']) <=> count($a['readings']) + count($a['events']));
+        $kitchen['roasts'] = [$kitchen['roasts'][0]];
+        $spoil($kitchen['roasts'][0]);
+    };
+}
+
 it('comes back into another kitchen without loss', function () {
     $taken = FullKitchen::taken(FullKitchen::open());
     $other = $this->cook();
@@ -56,6 +66,11 @@ it('refuses what it cannot read, at its place, and takes nothing in', function (
         expect(DB::table($table)->where('user_id', $other->id)->count())->toBe(0, $table);
     }
 })->with([
+    'a reading of a time to come' => ['roasts.0.readings.0.at', inTheLog(fn (array &$log) => $log['readings'][0]['at'] = '2099-01-01T12:00:00+00:00')],
+    'a reading of another age' => ['roasts.0.readings.0.at', inTheLog(fn (array &$log) => $log['readings'][0]['at'] = '1970-01-02T12:00:00+00:00')],
+    'meat as hot as a fire' => ['roasts.0.readings.0.celsius', inTheLog(fn (array &$log) => $log['readings'][0] = ['place' => 'core', 'celsius' => 450.0] + $log['readings'][0])],
+    'one id for two events' => ['roasts.0.events.1.id', inTheLog(fn (array &$log) => $log['events'][1]['id'] = $log['events'][0]['id'])],
+    'words that nobody can say' => ['roasts.0.events.0.words', inTheLog(fn (array &$log) => $log['events'][0] = ['kind' => 'way', 'words' => ['id' => 'words.figure', 'values' => []]] + $log['events'][0])],
     'no kitchen' => ['file', fn (array &$kitchen) => $kitchen = ['roasts' => []]],
     'of another time' => ['file', fn (array &$kitchen) => $kitchen['version'] = 99],
     'a list that is none' => ['file', fn (array &$kitchen) => $kitchen['mixes'] = 'many'],

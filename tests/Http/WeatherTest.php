@@ -77,3 +77,10 @@ it('has a stand-in with days, nights and seasons, that moves without jumps and r
     }
     expect($wet / 1440)->toBeGreaterThan(0.1)->toBeLessThan(0.45);
 });
+
+it('refuses lists and objects where a scalar is due, at their fields', function (string $query, string $field) {
+    $this->actingAs($this->cook());
+    $sound = ['latitude' => '50', 'longitude' => '8', 'from' => now()->toAtomString(), 'until' => now()->addHours(5)->toAtomString()];
+    unset($sound[$field]);
+    $this->getJson('/api/weather?'.http_build_query($sound).'&'.$query)->assertUnprocessable()->assertJsonValidationErrors($field);
+})->with([['from[]=1', 'from'], ['from[a][b]=1', 'from'], ['until[]=1', 'until'], ['latitude[]=1', 'latitude'], ['longitude[x]=1', 'longitude']]);

@@ -30,7 +30,7 @@ final class FullKitchen
         $supper->events()->create(['dish' => null, 'kind' => 'note', 'note' => "Wind off the water.\nTwo lines."] + $another());
         $supper->events()->create([
             'kind' => 'way',
-            'words' => ['id' => 'way.hotter', 'values' => []],
+            'words' => ['id' => 'ways.oven.how', 'values' => []],
             'before' => ['inputs' => $supper->inputs, 'then' => hash('xxh128', 'x'), 'events' => []],
         ] + $another());
         $rub = ['name' => 'Rub', 'kind' => 'rub', 'basis' => 'per_kg', 'items' => [['amount' => 10, 'unit' => 'g', 'what' => 'salt']]];

@@ -15,6 +15,7 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -32,7 +33,12 @@ final class SessionController
 
     public function register(RegisterRequest $request): JsonResponse
     {
-        $cook = User::create($request->cook());
+        try {
+            $cook = User::create($request->cook());
+        } catch (UniqueConstraintViolationException) {
+            // Somebody was quicker, since it was looked for.
+            throw InvalidInput::atField('email', Message::of('register.there_is_a_kitchen'));
+        }
         defer(fn () => Letters::confirm($cook))->always();
 
         return $this->enter($request, $cook);

@@ -24,7 +24,7 @@ final class WeatherRequest extends FormRequest
             'longitude' => ['bail', 'required', new Finite(-180.0, 180.0, Message::of('weather.longitude'))],
             'from' => [...$time, 'after:'.CarbonImmutable::now()->subDays(1)->toAtomString()],
             'until' => [
-                ...$time, 'after_or_equal:from', 'before:'.CarbonImmutable::now()->addDays(WeatherService::MOST_DAYS)->toAtomString(),
+                ...$time, ...(is_string($this->input('from')) ? ['after_or_equal:from'] : []), 'before:'.CarbonImmutable::now()->addDays(WeatherService::MOST_DAYS)->toAtomString(),
             ],
         ];
     }
