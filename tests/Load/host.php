@@ -122,7 +122,7 @@ final class Host
             [
                 'DB_HOST' => '127.0.0.1', 'DB_PORT' => (string) self::DATABASE_PORT, 'DB_DATABASE' => 'diatherm', 'DB_USERNAME' => 'diatherm',
                 'DB_PASSWORD' => $this->password, 'SERVE_NAME' => 'trial', 'APP_DEMO' => 'false', 'LIMIT_REGISTER' => '1000',
-                'LIMIT_COMPUTE' => '100000',
+                'LIMIT_COMPUTE' => '100000', 'WORK_MOST_S' => '1000000',
             ] + getenv(),
         );
         assert(is_resource($process));
