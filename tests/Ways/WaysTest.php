@@ -55,8 +55,10 @@ it('goes whole from an empty ticket to the debrief', function (string $way, int 
     $this->press("$dish on: done");
     $this->sees('✓');
     $this->press('Live');
-    // Until it reads its number no line says that it comes off.
-    $this->seesNot("Pull $dish");
+    // Until it reads its number no line says that it comes off; after a step by the clock one does.
+    if (count($beginning->file['dishes'][0]['stages']) === 1) {
+        $this->seesNot("Pull $dish");
+    }
     $this->reads('18');
     $this->sees('18°');
     expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);

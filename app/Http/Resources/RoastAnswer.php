@@ -46,8 +46,8 @@ final class RoastAnswer
             self::stamp($stored, Yard::versions($stored->user_id)),
             $now,
         );
-        $json = $mark === null ? null : Cache::get(self::key($stored, 'whole'));
-        [$tag, $json] = $mark !== null && is_string($json) ? [$mark['tag'], $json] : self::worked($stored, $now);
+        $json = Cache::get(self::key($stored, 'whole'));
+        [$tag, $json] = $mark !== null && is_string($json) ? [$mark['tag'], $json] : self::worked($stored, $now, is_string($json));
 
         return self::tagged($json, $tag);
     }
@@ -114,7 +114,14 @@ final class RoastAnswer
         foreach ($roasts as $roast) {
             $mark = self::standing($roast, $kept[self::key($roast, 'mark')] ?? null, self::stamp($roast, $versions), $now);
             $brief = $kept[self::key($roast, 'brief')] ?? null;
-            [$tag, , $json] = $mark !== null && is_string($brief) ? [$mark['tag'], '', $brief] : self::worked($roast, $now);
+            try {
+                [$tag, , $json] = $mark !== null && is_string($brief)
+                    ? [$mark['tag'], '', $brief]
+                    : self::worked($roast, $now, is_string($brief));
+            } catch (Busy) {
+                // As it was told last; under a tag that nobody has, so that it is asked for again.
+                [$tag, $json] = [uniqid(), (string) $brief];
+            }
             $briefs[] = $json;
             $tags[] = $tag;
         }
@@ -147,11 +154,19 @@ final class RoastAnswer
             : null;
     }
 
-    /** @return array{string, string, string} tag, the whole answer and the brief one */
-    private static function worked(Roast $stored, CarbonImmutable $now): array
+    /**
+     * @param  bool  $isThere  whether there is an older answer to be shown meanwhile
+     * @return array{string, string, string} tag, the whole answer and the brief one
+     *
+     * @throws Busy where there is, and something else is worked out for its kitchen
+     */
+    private static function worked(Roast $stored, CarbonImmutable $now, bool $isThere): array
     {
         try {
-            return Turn::take($stored->user, (string) request()->ip(), self::PATIENCE_S, fn (): array => self::insisted($stored, $now));
+            // Who has nothing to look at meanwhile waits for nobody's turn.
+            return $isThere
+                ? Turn::take($stored->user, (string) request()->ip(), self::PATIENCE_S, fn (): array => self::insisted($stored, $now))
+                : self::insisted($stored, $now);
         } catch (Busy $busy) {
             throw $busy;
         } catch (InvalidInput $wrong) {

@@ -143,12 +143,7 @@ function Pieces({ map, body, onRead }: { map: Map; body: string; onRead: (spot: 
         const isNext = spot.piece === map.next.piece && !known;
         return (
           <li key={spot.piece}>
-            <button
-              type="button"
-              className="grid min-h-11 w-full place-items-center rounded-lg"
-              aria-label={spoken(spot, `No. ${spot.piece}`, format)}
-              onClick={() => onRead(spot)}
-            >
+            <button type="button" className="grid min-h-11 w-full place-items-center rounded-lg" onClick={() => onRead(spot)}>
               <svg viewBox="16 8 272 136" className="w-full" aria-hidden>
                 <path
                   d={body}
@@ -163,7 +158,10 @@ function Pieces({ map, body, onRead }: { map: Map; body: string; onRead: (spot: 
                   </text>
                 )}
               </svg>
-              <span className="label">no. {spot.piece}</span>
+              <span className="label">
+                no. {spot.piece}
+                <span className="sr-only">{spoken(spot, '', format)}</span>
+              </span>
             </button>
           </li>
         );
