@@ -92,8 +92,9 @@ it('keeps what was logged through a lapsed session, until its own cook is back',
     $roast = cooking($this);
     $this->browser->manage()->deleteAllCookies();
     takes($this, '6');
-    $this->sees('1 kept here, to be sent when you have signed in again');
-    $this->press('Sign in again');
+    // Nobody, says the kitchen: nothing of the cook's is shown, and what waits waits.
+    $this->sees('E-mail address');
+    $this->seesNot('Core, coldest point');
     $this->type('E-mail address', $address);
     $this->type('Password', BrowserTest::PASSWORD);
     $this->press('Sign in');
@@ -110,7 +111,8 @@ it('takes one id once, however many devices send it at the same moment', functio
     $roast = cooking($this);
     $event = ['id' => (string) Str::uuid(), 'dish' => 0, 'at' => gmdate('Y-m-d\TH:i:s\Z'), 'kind' => 'basted'];
     $answers = $this->ask('POST', "/api/roasts/$roast/events", $event, 8);
-    expect(array_unique(array_column($answers, 0)))->toBe([200]);
+    // Logged, with an answer or without one while others are worked out.
+    expect(array_diff(array_column($answers, 0), [200, 204]))->toBe([]);
     $kinds = array_column($this->ask('GET', "/api/roasts/$roast")[0][1]['events'], 'kind');
     expect(array_count_values($kinds))->toEqualCanonicalizing(['basted' => 1, 'on' => 1])->toHaveKeys(['on', 'basted']);
 });
