@@ -51,7 +51,7 @@ it('logs a reading all the same, and shows what it said last until there is more
     $before = $this->getJson("/api/roasts/$roast->id")->assertOk();
     expect($before->headers->has('Retry-After'))->toBeFalse();
     whileBusy($roast->user, function () use ($roast, $before): void {
-        $this->read($roast, 22.0, 1)->assertNoContent();
+        $this->read($roast, 22.0, 1)->assertOk()->assertHeader('Retry-After', '1');
         $poll = $this->getJson("/api/roasts/$roast->id")->assertOk()->assertHeader('Retry-After', '1');
         expect($poll->json('readings'))->toBe([])->and($poll->json('plan'))->toBe($before->json('plan'))
             // What is stale is not known by a tag: it is asked for again.
@@ -60,6 +60,30 @@ it('logs a reading all the same, and shows what it said last until there is more
     expect(Reading::all())->toHaveCount(1)
         ->and($this->getJson("/api/roasts/$roast->id")->json('readings.0.celsius'))->toBe(22);
 });
+
+it('makes every change of a log, a note or a way though its answer cannot be worked out yet', function (Closure $change, Closure $isMade) {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 40)->assertOk();
+    $reading = $this->read($roast, 22.0, 1)->assertOk()->json('readings.0.id');
+    $this->travel(30)->seconds();
+    whileBusy($roast->user, function () use ($change, $roast, $reading): void {
+        $change->call($this, $roast, $reading)->assertOk()->assertHeader('Retry-After', '1')->assertHeader('Age', '31');
+    });
+    expect($isMade($this->getJson("/api/roasts/$roast->id")->assertOk()))->toBeTrue();
+})->with([
+    'a line undone' => [
+        fn ($roast, $reading) => $this->deleteJson("/api/roasts/$roast->id/readings/$reading"),
+        fn ($after) => $after->json('readings') === [],
+    ],
+    'a line at another time' => [
+        fn ($roast, $reading) => $this->patchJson("/api/roasts/$roast->id/readings/$reading", ['at' => now()->subMinutes(5)->toAtomString()]),
+        fn ($after) => now()->subMinutes(5)->subSecond()->lessThan($after->json('readings.0.at')) && now()->subMinutes(4)->greaterThan($after->json('readings.0.at')),
+    ],
+    'a note' => [
+        fn ($roast) => $this->putJson("/api/roasts/$roast->id/debrief", ['note' => 'Less salt.']),
+        fn ($after) => $after->json('note') === 'Less salt.',
+    ],
+]);
 
 it('takes no more at once than the machine is told to', function () {
     config(['app.work.at_once' => 1]);

@@ -13,7 +13,6 @@ use App\Models\Event;
 use App\Models\Reading;
 use App\Models\Roast;
 use App\Roasts\Logbook;
-use App\Work\Busy;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -65,15 +64,8 @@ final class LogController
         Logbook::add($roast, $log, $request->string('id')->toString(), $request->row(), $most);
 
         // Who sends many at once asks for no answer to each (RFC 7240).
-        $logged = new Response(status: 204, headers: ['Preference-Applied' => 'return=minimal']);
-        if ($request->header('Prefer') === 'return=minimal') {
-            return $logged;
-        }
-        try {
-            return RoastAnswer::of($roast);
-        } catch (Busy) {
-            // It is logged, whatever else is worked out meanwhile.
-            return $logged;
-        }
+        return $request->header('Prefer') === 'return=minimal'
+            ? new Response(status: 204, headers: ['Preference-Applied' => 'return=minimal'])
+            : RoastAnswer::of($roast);
     }
 }

@@ -33,11 +33,21 @@ final class RoastAnswer
 {
     private const KEPT_S = 30 * 86_400;
 
-    /** Who only looks does not wait long for a turn: what was said last will do. */
-    private const PATIENCE_S = 0.3;
+    /** Who only looks does not wait long for a turn: the last answer will do. */
+    private const LOOK_PATIENCE_S = 0.3;
 
-    /** What it says now: as it was worked out, while that stands. */
+    private const CHANGE_PATIENCE_S = 2.0;
+
+    /**
+     * What it says after a change that was made. While it cannot be worked out, the last answer, to be asked for again (Retry-After): the
+     * change stands, so it is never refused.
+     */
     public static function of(Roast $stored): JsonResponse
+    {
+        return self::now($stored, self::CHANGE_PATIENCE_S);
+    }
+
+    private static function now(Roast $stored, float $patienceS): JsonResponse
     {
         $now = CarbonImmutable::now();
         $mark = self::standing(
@@ -47,9 +57,15 @@ final class RoastAnswer
             $now,
         );
         $json = Cache::get(self::key($stored, 'whole'));
-        [$tag, $json] = $mark !== null && is_string($json) ? [$mark['tag'], $json] : self::worked($stored, $now, is_string($json));
+        try {
+            [$tag, $answer] = $mark !== null && is_string($json)
+                ? [$mark['tag'], $json]
+                : self::worked($stored, $now, is_string($json) ? $patienceS : null);
+        } catch (Busy $busy) {
+            return is_string($json) ? self::last($json, $stored, $now) : throw $busy;
+        }
 
-        return self::tagged($json, $tag);
+        return self::tagged($answer, $tag);
     }
 
     /**
@@ -83,16 +99,9 @@ final class RoastAnswer
             CarbonImmutable::now(),
         );
 
-        try {
-            return $mark !== null && in_array($mark['tag'], $request->getETags(), true) ? self::unchanged($mark['tag']) : self::of($stored);
-        } catch (Busy $busy) {
-            // What it said last, while something newer is worked out.
-            $last = Cache::get(self::key($stored, 'whole'));
-
-            return is_string($last)
-                ? JsonResponse::fromJsonString($last, headers: ['Retry-After' => '1'])
-                : throw $busy;
-        }
+        return $mark !== null && in_array($mark['tag'], $request->getETags(), true)
+            ? self::unchanged($mark['tag'])
+            : self::now($stored, self::LOOK_PATIENCE_S);
     }
 
     /**
@@ -117,7 +126,7 @@ final class RoastAnswer
             try {
                 [$tag, , $json] = $mark !== null && is_string($brief)
                     ? [$mark['tag'], '', $brief]
-                    : self::worked($roast, $now, is_string($brief));
+                    : self::worked($roast, $now, is_string($brief) ? self::LOOK_PATIENCE_S : null);
             } catch (Busy) {
                 // As it was told last; under a tag that nobody has, so that it is asked for again.
                 [$tag, $json] = [uniqid(), (string) $brief];
@@ -145,27 +154,27 @@ final class RoastAnswer
         return implode('|', [$stored->version, ...$own]);
     }
 
-    /** @return array{stamp: string, tag: string, until: int|null}|null null where it has to be worked out anew */
+    /** @return array{stamp: string, tag: string, until: int|null, made: int}|null null where it has to be worked out anew */
     private static function standing(Roast $stored, mixed $mark, string $stamp, CarbonImmutable $now): ?array
     {
-        /** @var array{stamp: string, tag: string, until: int|null}|null $mark */
+        /** @var array{stamp: string, tag: string, until: int|null, made: int}|null $mark */
         return $mark !== null && $mark['stamp'] === $stamp && ($mark['until'] === null || $now->getTimestamp() < $mark['until'])
             ? $mark
             : null;
     }
 
     /**
-     * @param  bool  $isThere  whether there is an older answer to be shown meanwhile
+     * @param  float|null  $patienceS  how long to wait for a turn; null where there is no older answer to be shown meanwhile
      * @return array{string, string, string} tag, the whole answer and the brief one
      *
-     * @throws Busy where there is, and something else is worked out for its kitchen
+     * @throws Busy when no turn was free by then
      */
-    private static function worked(Roast $stored, CarbonImmutable $now, bool $isThere): array
+    private static function worked(Roast $stored, CarbonImmutable $now, ?float $patienceS): array
     {
         try {
             // Who has nothing to look at meanwhile waits for nobody's turn.
-            return $isThere
-                ? Turn::take($stored->user, (string) request()->ip(), self::PATIENCE_S, fn (): array => self::insisted($stored, $now))
+            return $patienceS !== null
+                ? Turn::take($stored->user, (string) request()->ip(), $patienceS, fn (): array => self::insisted($stored, $now))
                 : self::insisted($stored, $now);
         } catch (Busy $busy) {
             throw $busy;
@@ -174,6 +183,7 @@ final class RoastAnswer
                 $stored,
                 $broken = self::broken($stored, $now, Message::sentences(...array_merge(...array_values($wrong->messages)))),
                 $broken,
+                $now,
                 $now->addDay(),
             );
         } catch (\Throwable $wrong) {
@@ -183,6 +193,7 @@ final class RoastAnswer
                 $stored,
                 $broken = self::broken($stored, $now, Message::of('roasts.something_in_it_leads')),
                 $broken,
+                $now,
                 $now->addHour(),
             );
         }
@@ -201,6 +212,7 @@ final class RoastAnswer
             $stored,
             (new RoastResource($day))->toArray(),
             (new RoastResource($day, whole: false))->toArray(),
+            $now,
             $day->standsUntil($now),
         );
     }
@@ -210,13 +222,14 @@ final class RoastAnswer
      * @param  array<string, mixed>  $brief
      * @return array{string, string, string} tag, the whole answer and the brief one
      */
-    private static function kept(Roast $stored, array $whole, array $brief, ?CarbonImmutable $until): array
+    private static function kept(Roast $stored, array $whole, array $brief, CarbonImmutable $now, ?CarbonImmutable $until): array
     {
         [$json, $short] = [json_encode($whole, JSON_THROW_ON_ERROR), json_encode($brief, JSON_THROW_ON_ERROR)];
         $mark = [
             'stamp' => self::stamp($stored, Yard::versions($stored->user_id)),
             'tag' => self::tag($json),
             'until' => $until?->getTimestamp(),
+            'made' => $now->getTimestamp(),
         ];
         Cache::putMany(
             [self::key($stored, 'mark') => $mark, self::key($stored, 'whole') => $json, self::key($stored, 'brief') => $short],
@@ -242,6 +255,14 @@ final class RoastAnswer
     private static function tag(string $of): string
     {
         return '"'.hash('xxh128', $of).'"';
+    }
+
+    /** What it said last: how old it is (RFC 9111, 5.1), and when to ask again. It has no tag, so that it is not taken for what stands. */
+    private static function last(string $json, Roast $stored, CarbonImmutable $now): JsonResponse
+    {
+        $made = Cache::get(self::key($stored, 'mark'))['made'] ?? 0;
+
+        return JsonResponse::fromJsonString($json, headers: ['Retry-After' => '1', 'Age' => (string) max(1, 1 + $now->getTimestamp() - $made)]);
     }
 
     private static function tagged(string $json, string $tag): JsonResponse

@@ -141,7 +141,8 @@ async function send<T>(
   if (!response.ok && response.status !== 422 && response.status !== 409)
     throw new Failed(response.status, await told(response, words(response.status)), waitS);
   const answer = await whole(response, signal);
-  moments.set(answer, asked);
+  // An older answer tells of what the kitchen had taken when it was made.
+  moments.set(answer, waitS === null ? asked : asked - 1000 * (Number(response.headers?.get('Age')) || 0));
   if (waitS !== null) unsettled.add(answer);
   tellsTime();
   const tag = response.headers?.get('ETag') ?? null;

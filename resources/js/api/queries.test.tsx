@@ -2,13 +2,13 @@ import { QueryClient, QueryClientProvider, useIsMutating } from '@tanstack/react
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, onTestFinished, vi } from 'vitest';
 import { chancesOf } from '../testing-chance';
 import { Frame } from '../ui/Frame';
 import { UnitsContext } from '../units/units';
 import { Failed, Unreachable } from './client';
-import { keys, stands, useMe } from './queries';
-import type { Me } from './types';
+import { keys, roastStands, stands, useMe } from './queries';
+import type { Me, Roast } from './types';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('./client', async (original) => ({ ...(await original<typeof import('./client')>()), call }));
@@ -26,6 +26,20 @@ describe('what an answer says', () => {
     answer({ log: [] });
     await asked;
     expect(cache.getQueryData(key)).toEqual({ log: ['on'] });
+  });
+
+  it('is no new state while a newer one is worked out: it is asked for again', async () => {
+    const cache = new QueryClient();
+    cache.setQueryData(key, { id: 'one', log: [] });
+    vi.stubGlobal('fetch', () =>
+      Promise.resolve(new Response('{"id":"one","log":["on"]}', { headers: { 'Retry-After': '1', Age: '30' } })),
+    );
+    onTestFinished(() => void vi.unstubAllGlobals());
+    const { call: ask } = await vi.importActual<typeof import('./client')>('./client');
+    const last = await ask('get', '/api/roasts/{roast}', { at: { roast: 'one' } });
+    await roastStands(cache, last as Roast);
+    expect(cache.getQueryData(key)).toEqual({ id: 'one', log: [] });
+    expect(cache.getQueryState(key)?.isInvalidated).toBe(true);
   });
 
   it('leaves what is asked of anything else alone', async () => {

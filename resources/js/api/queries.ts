@@ -255,9 +255,16 @@ export async function stands<T extends object>(cache: QueryClient, key: readonly
   else void cache.invalidateQueries({ queryKey: key, exact: true });
 }
 
-/** A new state of a roast. What was logged while it was on its way is in another answer, which was here or is given up for it. */
+/**
+ * A new state of a roast. What was logged while it was on its way is in another answer, which was here or is given up for it. An answer from
+ * before the change is no new state: the roast is asked for again.
+ */
 export async function roastStands(cache: QueryClient, roast: Roast | BrokenRoast): Promise<void> {
   const key = keys.roast(roast.id);
+  if (isUnsettled(roast)) {
+    void cache.invalidateQueries({ queryKey: key, exact: true });
+    return;
+  }
   const shown = cache.getQueryData<Roast>(key);
   const knowsLess = shown !== undefined && askedAt(shown, 0) > askedAt(roast, Date.now());
   const wasAsked = cache.isFetching({ queryKey: key, exact: true }) > 0;
