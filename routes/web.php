@@ -90,7 +90,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 
         Route::prefix('roasts/{roast}')->middleware('can:use,roast')->group(function (): void {
             Route::get('/', [RoastController::class, 'show']);
-            Route::put('/', [RoastController::class, 'update'])->middleware('takes-turn');
+            Route::patch('file', [RoastController::class, 'update'])->middleware('takes-turn');
             Route::delete('/', [RoastController::class, 'destroy']);
             Route::put('debrief', [RoastController::class, 'debrief']);
             Route::get('file', [FileController::class, 'export']);

@@ -37,6 +37,19 @@ final class Cooker extends Model
         return $many;
     }
 
+    /** What the cook said of it, without its log. */
+    public function edition(): Edition
+    {
+        return Edition::of([$this->name, $this->facts]);
+    }
+
+    /** Its row, held until the transaction ends. */
+    public function held(): self
+    {
+        /** @var self */
+        return self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+    }
+
     /** After a change of its facts or its log: roasts that call it by its name say something else. */
     public function changed(): void
     {

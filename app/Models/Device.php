@@ -58,6 +58,19 @@ final class Device extends Authenticatable
         return $this->belongsTo(Roast::class);
     }
 
+    /** What the cook said of it, without what it sent. */
+    public function edition(): Edition
+    {
+        return Edition::of([$this->name, $this->roast_id, array_map(fn (Probe $probe): array => $probe->toArray(), $this->probes)]);
+    }
+
+    /** Its row, held until the transaction ends. */
+    public function held(): self
+    {
+        /** @var self */
+        return self::query()->whereKey($this->id)->lockForUpdate()->firstOrFail();
+    }
+
     /** The dish and the place of one of its probes; null for one that nobody has put anywhere. */
     public function probe(int $channel): ?Probe
     {

@@ -107,6 +107,12 @@ final class Roast extends Model
         return $this->hasMany(Device::class);
     }
 
+    /** What the cook put in, without the log. */
+    public function edition(): Edition
+    {
+        return Edition::of([$this->inputs, $this->debrief_note]);
+    }
+
     /** Its row, held until the transaction ends: writes to one log follow one another. */
     public function held(): self
     {

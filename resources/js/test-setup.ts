@@ -1,6 +1,12 @@
 import '@testing-library/jest-dom/vitest';
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach, vi } from 'vitest';
+import { afterEach, beforeEach, vi } from 'vitest';
+
+beforeEach(() => {
+  globalThis.indexedDB = new IDBFactory();
+});
 
 afterEach(() => {
   cleanup();

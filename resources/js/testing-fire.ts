@@ -139,6 +139,7 @@ export const aSpitFire = (more: Partial<Fire> = {}): Fire =>
 export function aCooker(more: Partial<OwnCooker> = {}): OwnCooker {
   return {
     id: 'cooker',
+    edition: 'e1',
     name: 'Boathouse kettle',
     kind: 'kettle',
     kind_name: 'Charcoal kettle, indirect',

@@ -237,6 +237,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
   };
   return {
     id: 'roast',
+    edition: 'e1',
     name: 'On the island',
     status: 'planned',
     trouble: null,

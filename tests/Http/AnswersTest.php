@@ -85,11 +85,10 @@ it('cooks nothing when it is asked again, and a dish once however often its roas
     expect($cooks(fn () => $this->getJson("/api/roasts/$roast->id")->assertOk()))->toBe(0)
         ->and($cooks(fn () => $this->getJson('/api/roasts')->assertOk()))->toBe(0);
     $file = $this->getJson("/api/roasts/$roast->id")->json('file');
-    expect($cooks(fn () => $this->putJson("/api/roasts/$roast->id", ['people' => 12] + $file)->assertOk()))->toBe(0)
+    expect($cooks(fn () => $this->changeRoast($roast->id, ['people' => 12] + $file)->assertOk()))->toBe(0)
         ->and(
             $cooks(
-                fn () => $this->putJson(
-                    "/api/roasts/$roast->id",
+                fn () => $this->changeRoast($roast->id,
                     ['dishes' => [['mass_kg' => 2.7] + $file['dishes'][0]]] + $file,
                 )->assertOk(),
             ),
@@ -152,7 +151,7 @@ it('tries out a change of one dish without cooking the others again', function (
     $roast = $this->roast(roast: ['serve_at' => now()->addHours(9)->toAtomString()]);
     $file = $this->getJson("/api/roasts/$roast->id")->json('file');
     $two = ['dishes' => [$file['dishes'][0], ['cut' => 'chicken', 'mass_kg' => 1.8, 'stages' => [['cooker' => 'gas', 'cooker_c' => 190, 'pull' => true]]]]] + $file;
-    $this->putJson("/api/roasts/$roast->id", $two)->assertOk();
+    $this->changeRoast($roast->id, $two)->assertOk();
     $cooks = function (array $body): int {
         $before = Cook::$begun;
         $this->postJson('/api/preview', $body)->assertOk();
@@ -202,7 +201,7 @@ it('keeps answers in the database, whole, and forgets those of a roast that is d
     // Moved by half an hour it is another answer, with the same cook in it.
     $before = Cook::$begun;
     $moved = ['serve_at' => now()->addHours(5)->toAtomString()] + $first->json('file');
-    $this->putJson("/api/roasts/$roast->id", $moved)->assertOk();
+    $this->changeRoast($roast->id, $moved)->assertOk();
     expect(Cook::$begun - $before)->toBeLessThan(60);
     $this->deleteJson("/api/roasts/$roast->id")->assertNoContent();
     expect(DB::table('cache')->where('key', 'like', "%roast.$roast->id.%")->count())->toBe(0);

@@ -54,7 +54,7 @@ it('moves what is there when the table moves: the same ids, a later sequence, an
     $roast = $this->roast();
     $before = eventsOf((string) $this->get("/api/roasts/$roast->id/run-sheet.ics")->content());
     $file = $this->getJson("/api/roasts/$roast->id")->json('file');
-    $this->putJson("/api/roasts/$roast->id", ['serve_at' => now()->addHours(5)->toAtomString()] + $file)->assertOk();
+    $this->changeRoast($roast->id, ['serve_at' => now()->addHours(5)->toAtomString()] + $file)->assertOk();
     $this->log($roast, 'tick', 0, ['dish' => null, 'entry' => 'd0.light'])->assertOk();
     $after = eventsOf((string) $this->get("/api/roasts/$roast->id/run-sheet.ics")->content());
     $id = "$roast->id.d0.pull@diatherm";

@@ -113,12 +113,12 @@ it('calls each cooker by a name of its own', function () {
     $this->postJson('/api/cookers', KETTLE)->assertCreated();
     $this->postJson('/api/cookers', KETTLE)->assertUnprocessable()->assertJsonValidationErrors('name');
     $second = $this->postJson('/api/cookers', ['name' => 'Second'] + KETTLE)->assertCreated()->json('id');
-    $this->putJson("/api/cookers/$second", KETTLE)->assertUnprocessable()->assertJsonValidationErrors('name');
-    $this->putJson(
+    $this->withHeader('If-Match', '*')->putJson("/api/cookers/$second", KETTLE)->assertUnprocessable()->assertJsonValidationErrors('name');
+    $this->withHeader('If-Match', '*')->putJson(
         "/api/cookers/$second",
         ['name' => 'Second', 'facts' => ['diameter_cm' => 47]] + KETTLE,
     )->assertOk()->assertJsonPath('facts.0.value', 47);
-    $this->putJson(
+    $this->withHeader('If-Match', '*')->putJson(
         "/api/cookers/$second",
         ['name' => 'Second', 'kind' => 'gas', 'facts' => []],
     )->assertUnprocessable()->assertJsonValidationErrors('kind');
@@ -187,7 +187,7 @@ it('lists each as it stands, however often it was listed before', function () {
     $reading = onKettle(6, 120);
     $this->postJson("/api/cookers/$id/observations", $reading)->assertOk();
     $same();
-    $this->putJson("/api/cookers/$id", ['name' => 'Renamed', 'facts' => ['diameter_cm' => 47]] + KETTLE)->assertOk();
+    $this->withHeader('If-Match', '*')->putJson("/api/cookers/$id", ['name' => 'Renamed', 'facts' => ['diameter_cm' => 47]] + KETTLE)->assertOk();
     $same();
     $this->deleteJson("/api/cookers/$id/observations/{$reading['id']}")->assertOk();
     $same();

@@ -225,7 +225,7 @@ it('shows a cook nobody else’s thermometers, and hangs them on nobody else’s
     [$roast, $device] = thermometer($this);
     $this->actingAs($this->cook());
     expect($this->getJson('/api/devices')->json())->toBe([]);
-    $this->putJson("/api/devices/$device->id", ['name' => 'Mine'])->assertNotFound();
+    $this->withHeader('If-Match', '*')->putJson("/api/devices/$device->id", ['name' => 'Mine'])->assertNotFound();
     $this->deleteJson("/api/devices/$device->id")->assertNotFound();
     $this->postJson("/api/devices/$device->id/token")->assertNotFound();
     $this->postJson('/api/devices', ['name' => 'Mine', 'roast' => $roast->id])->assertJsonValidationErrors('roast');
@@ -239,16 +239,16 @@ it('moves from one roast to the next: what it reads goes where it hangs', functi
     sendAs($this, $token, ['readings' => [['channel' => 1, 'celsius' => 30, 'at' => ago(2)]]])->assertOk();
     $second = Roast::factory()->create(['user_id' => $first->user_id]);
     $probes = [['channel' => 1, 'dish' => 0, 'place' => 'core']];
-    $this->actingAs($first->user)->putJson("/api/devices/$device->id", ['name' => 'At the spit', 'roast' => $second->id, 'probes' => $probes])->assertOk();
+    $this->actingAs($first->user)->withHeader('If-Match', '*')->putJson("/api/devices/$device->id", ['name' => 'At the spit', 'roast' => $second->id, 'probes' => $probes])->assertOk();
     // The same degrees a second later, and yet new to this roast.
     sendAs($this, $token, ['readings' => [['channel' => 1, 'celsius' => 30, 'at' => ago(1.9)]]])->assertOk()->assertJson(['kept' => 1]);
     expect($first->readings()->count())->toBe(1)->and($second->readings()->count())->toBe(1)
         ->and(Reading::query()->where('device_id', $device->id)->count())->toBe(2);
     $this->actingAs($first->user);
     foreach ([['channel' => 1, 'dish' => 5, 'place' => 'core'], ['channel' => 0, 'dish' => 0, 'place' => 'core'], ['channel' => 1, 'dish' => 0, 'place' => 'moon']] as $wrong) {
-        $this->putJson("/api/devices/$device->id", ['name' => 'X', 'roast' => $second->id, 'probes' => [$wrong]])->assertUnprocessable();
+        $this->withHeader('If-Match', '*')->putJson("/api/devices/$device->id", ['name' => 'X', 'roast' => $second->id, 'probes' => [$wrong]])->assertUnprocessable();
     }
-    $this->putJson("/api/devices/$device->id", ['name' => 'X', 'roast' => $second->id, 'probes' => [...$probes, ...$probes]])->assertUnprocessable();
+    $this->withHeader('If-Match', '*')->putJson("/api/devices/$device->id", ['name' => 'X', 'roast' => $second->id, 'probes' => [...$probes, ...$probes]])->assertUnprocessable();
 });
 
 it('outlives its roast, and is limited by itself', function () {

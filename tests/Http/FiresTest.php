@@ -45,8 +45,7 @@ it('answers as the coals are moved, and keeps them where they were put', functio
         ['fires' => [['cooker' => 'kettle', 'piles' => $piles]]] + $file,
     )->assertOk()->json('fires.0.floor.meat_kw_m2');
     expect($near([['x_cm' => 0, 'y_cm' => 0, 'kg' => 1]]))->toBeGreaterThan($near([['x_cm' => 0, 'y_cm' => 22, 'kg' => 1]]));
-    $this->putJson(
-        "/api/roasts/{$roast->id}",
+    $this->changeRoast($roast->id,
         [
             'fires' => [['cooker' => 'kettle', 'layout' => 'two_sides', 'piles' => [['x_cm' => -20, 'y_cm' => 5.5, 'kg' => 1]]]],
             'wind_ms' => 4,
@@ -62,15 +61,14 @@ it('keeps the water of the wood, and asks for more wood for it', function () {
     $roast = $this->roast($lamb, ['serve_at' => now()->addHours(9)->toAtomString()]);
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
     $wet = fn (int $percent): array => ['fires' => [['cooker' => 'open-spit', 'moisture_percent' => $percent]]] + $file;
-    $dry = $this->putJson("/api/roasts/{$roast->id}", $wet(15))->assertOk()->json('plan.fires.0');
-    $green = $this->putJson(
-        "/api/roasts/{$roast->id}",
+    $dry = $this->changeRoast($roast->id, $wet(15))->assertOk()->json('plan.fires.0');
+    $green = $this->changeRoast($roast->id,
         $wet(45),
     )->assertOk()->assertJsonPath('file.fires.0.moisture_percent', 45)->json('plan.fires.0');
     expect($green['buy_kg'])->toBeGreaterThan(1.3 * $dry['buy_kg'])
         ->and($green['light_minutes'])->toBeLessThan($dry['light_minutes'])
         ->and(array_column($green['fuels'], 'moisture_percent', 'id'))->toMatchArray(['hardwood' => 18, 'lump' => null]);
-    $this->putJson("/api/roasts/{$roast->id}", $wet(90))->assertUnprocessable()->assertJsonValidationErrors('fires.0.moisture_percent');
+    $this->changeRoast($roast->id, $wet(90))->assertUnprocessable()->assertJsonValidationErrors('fires.0.moisture_percent');
     expect(Roast::firstOrFail()->inputs['fires'][0]['moisture_percent'])->toEqual(45);
 });
 
@@ -93,8 +91,7 @@ it('burns in the open what was laid there', function () {
 it('refuses a fire at its field and keeps the one there was', function () {
     $roast = $this->roast();
     $file = $this->getJson("/api/roasts/{$roast->id}")->json('file');
-    $this->putJson(
-        "/api/roasts/{$roast->id}",
+    $this->changeRoast($roast->id,
         ['fires' => [['cooker' => 'kettle', 'fuel' => 'old tyres']]] + $file,
     )->assertUnprocessable()->assertJsonValidationErrors('fires.0.fuel');
     expect(Roast::firstOrFail()->inputs['fires'])->toBe([]);

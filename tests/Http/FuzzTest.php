@@ -57,7 +57,7 @@ function routes(): array
         'preview' => ['POST', '/api/preview', $file, 500],
         'store a roast' => ['POST', '/api/roasts', $file, 300],
         'import a roast' => ['POST', '/api/roasts/import', $file, 150],
-        'change a roast' => ['PUT', '/api/roasts/{roast}', $file, 200],
+        'change a roast' => ['PATCH', '/api/roasts/{roast}/file', $file, 200],
         'debrief note' => ['PUT', '/api/roasts/{roast}/debrief', fn (): array => ['note' => 'Sooner.'], 80],
         'a reading' => [
             'POST',

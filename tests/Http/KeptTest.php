@@ -47,7 +47,7 @@ it('stores nothing that it cannot work out', function () {
     expect(Roast::count())->toBe(0);
     $roast = $this->roast();
     $before = $this->getJson("/api/roasts/$roast->id")->json('file');
-    $this->putJson("/api/roasts/$roast->id", $never)->assertUnprocessable();
+    $this->changeRoast($roast->id, $never)->assertUnprocessable();
     expect($this->getJson("/api/roasts/$roast->id")->json('file'))->toBe($before);
 });
 
@@ -90,13 +90,11 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
     expect(Reading::count())->toBe(2);
     // On the fire it may be given a cut that is known, and no other dish; what was logged stays with it.
     $mended = Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]);
-    $this->putJson(
-        "/api/roasts/$roast->id",
+    $this->changeRoast($roast->id,
         ['dishes' => [...$mended['dishes'], ...$mended['dishes']]] + $mended,
     )->assertUnprocessable()->assertJsonValidationErrors('dishes');
-    $this->putJson("/api/roasts/$roast->id", $mended)->assertOk()->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
-    $this->putJson(
-        "/api/roasts/$roast->id",
+    $this->changeRoast($roast->id, $mended)->assertOk()->assertJsonPath('status', 'cooking')->assertJsonCount(2, 'readings');
+    $this->changeRoast($roast->id,
         Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done'], ['serve_at' => now()->addHours(4)->toAtomString()]),
     )->assertUnprocessable()->assertJsonValidationErrors('dishes');
     breakIt($roast);
@@ -109,8 +107,7 @@ it('lists, opens, mends, exports and deletes a roast that can no longer be worke
 it('mends a broken roast that is not on the fire by putting another in its place', function () {
     $roast = $this->roast();
     breakIt($roast);
-    $this->putJson(
-        "/api/roasts/$roast->id",
+    $this->changeRoast($roast->id,
         Samples::file([], ['serve_at' => now()->addHours(4)->toAtomString()]),
     )->assertOk()->assertJsonPath('status', 'planned');
 });

@@ -125,11 +125,11 @@ it('goes from on through pull and rest to carved, and into the log', function ()
     $done = $this->log($roast, 'carved', 1)->assertJsonPath('status', 'done');
     expect(array_column($done->json('debrief.dishes.0'), 'id'))->toContain('time', 'pull', 'peak', 'table', 'heat')
         ->and($done->json('debrief.planned_curves.0.core_c'))->not->toBeEmpty();
-    $this->putJson(
+    $this->withHeader('If-Match', '*')->putJson(
         "/api/roasts/{$roast->id}/debrief",
         ['note' => 'More coals on the left.'],
     )->assertJsonPath('note', 'More coals on the left.');
-    $this->putJson("/api/roasts/{$roast->id}/debrief", ['note' => str_repeat('a', 2001)])->assertJsonValidationErrors('note');
+    $this->withHeader('If-Match', '*')->putJson("/api/roasts/{$roast->id}/debrief", ['note' => str_repeat('a', 2001)])->assertJsonValidationErrors('note');
     $this->getJson('/api/roasts')->assertJsonPath('0.status', 'done');
 });
 

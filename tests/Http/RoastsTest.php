@@ -35,9 +35,8 @@ it('keeps the offset of the table', function () {
 
 it('changes a roast whole or not at all', function () {
     $roast = $this->roast();
-    $this->putJson("/api/roasts/{$roast->id}", soon(['mass_kg' => 2.5]))->assertOk()->assertJsonPath('file.dishes.0.mass_kg', 2.5);
-    $this->putJson(
-        "/api/roasts/{$roast->id}",
+    $this->changeRoast($roast->id, soon(['mass_kg' => 2.5]))->assertOk()->assertJsonPath('file.dishes.0.mass_kg', 2.5);
+    $this->changeRoast($roast->id,
         soon(['mass_kg' => -2], ['people' => 40]),
     )->assertUnprocessable()->assertJsonValidationErrors('dishes.0.mass_kg');
     $this->getJson("/api/roasts/{$roast->id}")->assertJsonPath('file.dishes.0.mass_kg', 2.5)->assertJsonPath('file.people', 9);
@@ -46,11 +45,10 @@ it('changes a roast whole or not at all', function () {
 it('keeps the dishes of a roast that is on the fire', function () {
     $roast = $this->roast();
     $this->log($roast, 'on', 10)->assertOk();
-    $this->putJson(
-        "/api/roasts/{$roast->id}",
+    $this->changeRoast($roast->id,
         soon(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done']),
     )->assertJsonValidationErrors('dishes');
-    $this->putJson("/api/roasts/{$roast->id}", soon(['taste' => 'firm']))->assertOk()->assertJsonPath('file.dishes.0.taste', 'firm');
+    $this->changeRoast($roast->id, soon(['taste' => 'firm']))->assertOk()->assertJsonPath('file.dishes.0.taste', 'firm');
 });
 
 it('deletes a roast with its log', function () {
@@ -217,14 +215,13 @@ it('stores a wrap, an end by the fork and seconds of the hand, and gives them ba
         ->and($answer->json('plan.dishes.0.stages.1.hand_s'))->toBeNull()
         ->and($answer->json('plan.dishes.0.tender_share'))->toBeGreaterThan(0.9);
     // As it is sent back, it is the same roast.
-    $this->putJson("/api/roasts/$id", $answer->json('file'))->assertOk();
+    $this->changeRoast($id, $answer->json('file'))->assertOk();
     expect($this->getJson("/api/roasts/$id")->json('file'))->toBe($answer->json('file'));
 });
 
 it('says at its field what a step cannot be, and keeps what was there', function (array $stage, string $field, string $words) {
     $roast = $this->roast();
-    $this->putJson(
-        "/api/roasts/{$roast->id}",
+    $this->changeRoast($roast->id,
         soon(['stages' => [$stage]]),
     )->assertUnprocessable()->assertJsonValidationErrors(["dishes.0.stages.0.$field" => $words]);
     $this->getJson("/api/roasts/{$roast->id}")->assertJsonPath('file.dishes.0.stages.0.cooker', 'kettle');

@@ -67,7 +67,7 @@ it('begins a new step where the fire is changed under a joint, and forgets it wi
     $this->deleteJson("/api/roasts/$roast->id/events/$again")->assertOk();
     expect($roast->refresh()->events()->count())->toBe(1);
     // Once the plan is another it does not go back into it.
-    $this->putJson("/api/roasts/$roast->id", ['people' => 3] + $this->getJson("/api/roasts/$roast->id")->json('file'))->assertOk();
+    $this->changeRoast($roast->id, ['people' => 3] + $this->getJson("/api/roasts/$roast->id")->json('file'))->assertOk();
     $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => (string) Str::uuid(), 'way' => "back_$again"])->assertUnprocessable();
 });
 
@@ -101,7 +101,7 @@ it('takes nothing that was not offered for the plan as it is', function () {
     $take('later')->assertUnprocessable()->assertJsonValidationErrors('way');
     offeredWays($this, $roast, ['turn' => 'guests_late']);
     $file = $this->getJson("/api/roasts/$roast->id")->json('file');
-    $this->putJson("/api/roasts/$roast->id", ['people' => 3] + $file)->assertOk();
+    $this->changeRoast($roast->id, ['people' => 3] + $file)->assertOk();
     $take('later')->assertUnprocessable();
     $take('../hold')->assertUnprocessable();
     expect($roast->refresh()->events()->count())->toBe(0)->and($roast->inputs['people'])->toBe(3);
@@ -112,7 +112,7 @@ it('does not take back what was changed again since', function () {
     offeredWays($this, $roast, ['turn' => 'guests_late']);
     $id = (string) Str::uuid();
     $this->postJson("/api/roasts/$roast->id/ways/taken", ['id' => $id, 'way' => 'later'])->assertOk();
-    $this->putJson("/api/roasts/$roast->id", ['people' => 3] + $this->getJson("/api/roasts/$roast->id")->json('file'))->assertOk();
+    $this->changeRoast($roast->id, ['people' => 3] + $this->getJson("/api/roasts/$roast->id")->json('file'))->assertOk();
     $this->deleteJson("/api/roasts/$roast->id/events/$id")->assertConflict();
     expect($roast->refresh()->inputs['people'])->toBe(3)->and(Event::query()->where('client_id', $id)->exists())->toBeTrue();
 });

@@ -36,7 +36,7 @@ it('answers 429 with words and a time where something else is worked out for the
     expect($answer->json('message'))->toContain('being worked out');
     // And at once again when that is done.
     expect($this->postJson('/api/preview', thisEvening())->status())->not->toBe(429);
-})->with([['POST', '/api/preview'], ['POST', '/api/roasts'], ['PUT', '/api/roasts/{roast}'], ['POST', '/api/roasts/{roast}/ways']]);
+})->with([['POST', '/api/preview'], ['POST', '/api/roasts'], ['PATCH', '/api/roasts/{roast}/file'], ['POST', '/api/roasts/{roast}/ways']]);
 
 it('lets another kitchen go on meanwhile', function () {
     $other = $this->cook();
@@ -80,7 +80,7 @@ it('makes every change of a log, a note or a way though its answer cannot be wor
         fn ($after) => now()->subMinutes(5)->subSecond()->lessThan($after->json('readings.0.at')) && now()->subMinutes(4)->greaterThan($after->json('readings.0.at')),
     ],
     'a note' => [
-        fn ($roast) => $this->putJson("/api/roasts/$roast->id/debrief", ['note' => 'Less salt.']),
+        fn ($roast) => $this->withHeader('If-Match', '*')->putJson("/api/roasts/$roast->id/debrief", ['note' => 'Less salt.']),
         fn ($after) => $after->json('note') === 'Less salt.',
     ],
 ]);

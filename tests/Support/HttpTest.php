@@ -50,6 +50,17 @@ abstract class HttpTest extends TestCase
         return Roast::findOrFail($answer->json('id'));
     }
 
+    /**
+     * @param  array<string, mixed>  $change
+     * @param  string  $edition  that it was made from
+     */
+    public function changeRoast(Roast|string $roast, array $change, string $edition = '*'): TestResponse
+    {
+        $id = is_string($roast) ? $roast : $roast->id;
+
+        return $this->patchJson("/api/roasts/$id/file", $change, ['If-Match' => $edition]);
+    }
+
     public function log(Roast $roast, string $kind, int $minutesAgo = 0, array $more = []): TestResponse
     {
         return $this->postJson(

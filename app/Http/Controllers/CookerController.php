@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\IfMatch;
 use App\Http\Requests\LearnRequest;
 use App\Http\Requests\ObservationRequest;
 use App\Http\Resources\CookerResource;
@@ -21,6 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** The cook's own cookers: what they are, what was logged on them, and what their curves answer. */
 final class CookerController
@@ -55,15 +57,19 @@ final class CookerController
     /** Changes its name and facts; what was logged stays. */
     public function update(Request $request, Cooker $cooker): JsonResponse
     {
-        $wanted = CookerFile::readJson($request->getContent());
-        if ($wanted->equipment->kind->id !== $cooker->kind) {
-            throw InvalidInput::atField('kind', Message::of('cookers.its_log_belongs'));
-        }
-        self::insistOnNewName(self::cook($request), $wanted->name, $cooker);
-        $cooker->update(['name' => $wanted->name, 'facts' => $wanted->equipment->facts]);
-        $cooker->changed();
+        return DB::transaction(function () use ($request, $cooker): JsonResponse {
+            $row = $cooker->held();
+            IfMatch::insist($request, $row->edition(), fn (): array => ['name' => $row->name, 'facts' => (object) $row->facts]);
+            $wanted = CookerFile::readJson($request->getContent());
+            if ($wanted->equipment->kind->id !== $row->kind) {
+                throw InvalidInput::atField('kind', Message::of('cookers.its_log_belongs'));
+            }
+            self::insistOnNewName(self::cook($request), $wanted->name, $row);
+            $row->update(['name' => $wanted->name, 'facts' => $wanted->equipment->facts]);
+            $row->changed();
 
-        return $this->show($cooker);
+            return $this->show($row);
+        });
     }
 
     public function show(Cooker $cooker): JsonResponse

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Devices\Post;
+use App\Devices\Probe;
 use App\Devices\Shelf;
+use App\Http\IfMatch;
 use App\Http\Requests\DevicePostRequest;
 use App\Http\Requests\DeviceRequest;
 use App\Http\Resources\DeviceResource;
@@ -13,6 +15,7 @@ use App\Models\Device;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 
 /** Thermometers: the cook keeps them and says where their probes are, they send what they read. */
 final class DeviceController
@@ -37,9 +40,15 @@ final class DeviceController
 
     public function update(DeviceRequest $request, Device $device): JsonResponse
     {
-        Shelf::change($device, $request->name(), $request->roast(), $request->probes());
+        return DB::transaction(function () use ($request, $device): JsonResponse {
+            $row = $device->held();
+            IfMatch::insist($request, $row->edition(), fn (): array => [
+                'name' => $row->name, 'roast' => $row->roast_id, 'probes' => array_map(fn (Probe $probe): array => $probe->toArray(), $row->probes),
+            ]);
+            Shelf::change($row, $request->name(), $request->roast(), $request->probes());
 
-        return new JsonResponse(new DeviceResource($device));
+            return new JsonResponse(new DeviceResource($row));
+        });
     }
 
     /** Another token: the one before opens nothing any more. */

@@ -30,6 +30,7 @@ final class FileController
             )."\n",
             headers: [
                 'Content-Type' => 'application/json',
+                'ETag' => $roast->edition()->tag(),
                 'Content-Disposition' => 'attachment; filename="roast-'.$roast->serve_at->format('Y-m-d').'.json"',
             ],
         );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\IfMatch;
+use App\Http\Outdated;
 use App\Http\Requests\NoteRequest;
 use App\Http\Requests\RoastRequest;
 use App\Http\Resources\RoastAnswer;
@@ -65,14 +67,29 @@ final class RoastController
     /** Changes the inputs. A roast that is on the fire keeps its dishes: their readings belong to them. */
     public function update(RoastRequest $request, Roast $roast): JsonResponse
     {
-        $cook = self::cook($request);
-        $begun = $roast->events()->where('kind', EventKind::On)->exists();
-        $wanted = $request->roast(begun: $begun);
-        if ($begun && ! self::sameDishes($roast, $wanted)) {
-            throw InvalidInput::atField('dishes', Message::of('roasts.dishes_cannot_be_added_taken'));
-        }
+        return DB::transaction(function () use ($request, $roast): JsonResponse {
+            $row = self::heldFor($request, $roast);
+            $begun = $row->events()->where('kind', EventKind::On)->exists();
+            $wanted = $request->changed($row->inputs, $begun);
+            if ($begun && ! self::sameDishes($row, $wanted)) {
+                throw InvalidInput::atField('dishes', Message::of('roasts.dishes_cannot_be_added_taken'));
+            }
 
-        return RoastAnswer::keeping($wanted, $cook, $roast);
+            return RoastAnswer::keeping($wanted, self::cook($request), $row);
+        });
+    }
+
+    /**
+     * Its row, held for a change that was made from what stands.
+     *
+     * @throws Outdated when it was not
+     */
+    private static function heldFor(Request $request, Roast $roast): Roast
+    {
+        $row = $roast->held();
+        IfMatch::insist($request, $row->edition(), fn (): array => ['file' => $row->inputs, 'note' => $row->debrief_note]);
+
+        return $row;
     }
 
     /**
@@ -100,7 +117,7 @@ final class RoastController
     public function debrief(NoteRequest $request, Roast $roast): JsonResponse
     {
         DB::transaction(function () use ($request, $roast): void {
-            $row = $roast->held();
+            $row = self::heldFor($request, $roast);
             $row->debrief_note = $request->note();
             $row->version++;
             $row->save();

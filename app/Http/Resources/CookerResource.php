@@ -37,6 +37,7 @@ final class CookerResource
 
         return [
             'id' => $stored->id,
+            'edition' => $stored->edition()->mark,
             'name' => $own->name,
             'kind' => $own->equipment->kind->id,
             'kind_name' => $own->equipment->kind->name,

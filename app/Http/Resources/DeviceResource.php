@@ -24,6 +24,7 @@ final class DeviceResource extends JsonResource
 
         return [
             'id' => $device->id,
+            'edition' => $device->edition()->mark,
             'name' => $device->name,
             'roast' => $device->roast_id,
             'battery' => $device->battery,

@@ -287,6 +287,7 @@ final class RoastAnswer
             'trouble' => $why,
             'now' => $time($now),
             'serve_at' => $time($stored->serve_at),
+            'edition' => $stored->edition()->mark,
             'note' => $stored->debrief_note,
             'file' => $stored->inputs,
             'logged' => $stored->readings->map(

@@ -72,6 +72,7 @@ final class RoastResource extends JsonResource
             'status' => $day->status(),
             'trouble' => null,
             'now' => PlanResource::time(CarbonImmutable::now()->setTimezone($stored->time_zone)),
+            'edition' => $stored->edition()->mark,
             'note' => $stored->debrief_note,
             'file' => $stored->inputs,
             'plan' => ['dishes' => $dishes] + $plan,

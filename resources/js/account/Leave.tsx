@@ -3,20 +3,24 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, forgetToken } from '../api/client';
 import { forgetKept } from '../api/keep';
+import { openOutbox, useOutbox } from '../api/outbox';
 import { Failure, refusals } from '../ui/Failure';
 import { PasswordField } from '../ui/PasswordField';
 import { Sheet } from '../ui/Sheet';
+import { entriesWait } from '../ui/entriesWait';
 
 /** The way out: the account and the whole kitchen go. Nothing brings them back but a file that was taken along. */
 export function Leave() {
   const cache = useQueryClient();
   const navigate = useNavigate();
+  const waiting = useOutbox().kept.length;
   const [open, setOpen] = useState(false);
   const [password, setPassword] = useState('');
   const leave = useMutation({
     mutationFn: () => call('delete', '/api/account', { body: { password } }),
     onSuccess: async () => {
       forgetToken();
+      await openOutbox(null);
       cache.clear();
       await forgetKept();
       void navigate('/');
@@ -39,6 +43,7 @@ export function Leave() {
           }}
         >
           <p>Everything in it is deleted, here and in every backup once that has run out.</p>
+          {waiting > 0 && <p className="font-semibold">{entriesWait(waiting)} They are lost with it.</p>}
           <PasswordField
             label="Your password, to be sure"
             errors={refusals(leave.error).password}

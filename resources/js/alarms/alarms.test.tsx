@@ -98,6 +98,7 @@ describe('what matters now', () => {
   it('is a probe of a dish on the heat that is heard no more', () => {
     const device = (heardAt: number, celsius: number | null): Device => ({
       id: 'd1',
+      edition: 'e1',
       name: 'T',
       roast: 'roast',
       battery: null,

@@ -28,11 +28,11 @@ describe('asking the server', () => {
   it('fetches the token once, and sends it with every change', async () => {
     const asked = answering(me('one'), { status: 200, body: { id: 1 } }, { status: 200, body: { id: 2 } });
     await call('post', '/api/roasts', { body: ROAST });
-    await call('put', '/api/roasts/{roast}', { at: { roast: '1' }, body: { ...ROAST, name: 'Geese' } });
+    await call('patch', '/api/roasts/{roast}/file', { at: { roast: '1' }, edition: 'e1', body: { name: 'Geese' } });
     expect(asked.map((one) => [one.method, one.path, one.token])).toEqual([
       ['GET', '/api/me', undefined],
       ['POST', '/api/roasts', 'one'],
-      ['PUT', '/api/roasts/1', 'one'],
+      ['PATCH', '/api/roasts/1/file', 'one'],
     ]);
     expect(asked[1]?.body).toBe(JSON.stringify(ROAST));
   });

@@ -30,6 +30,17 @@ export class Failed extends Error {
 /** Something else is there already: it has to be looked at, and sending it again changes nothing. */
 export class Conflict extends Error {}
 
+/** What is changed was changed on another device meanwhile: nothing was kept, and this is what stands there. */
+export class Outdated extends Error {
+  constructor(
+    message: string,
+    readonly edition: string,
+    readonly current: unknown,
+  ) {
+    super(message);
+  }
+}
+
 /** No answer is wanted but that it is done (RFC 7240). */
 const MINIMAL = 'return=minimal';
 
@@ -44,6 +55,9 @@ let csrf = '';
 let cook = '';
 
 const ME = '/api/me';
+
+/** A refusal that says why in its body: outdated, in conflict, invalid. */
+const ANSWERED: readonly number[] = [409, 412, 422];
 
 /** So many answers are remembered by their tag, so that the same one need not be sent again. */
 const MOST_HEARD = 24;
@@ -90,6 +104,8 @@ type Sent = {
   type?: string;
   quiet?: boolean;
   signal?: AbortSignal;
+  /** that is changed */
+  edition?: string;
   /** how many entries wait on this device: who runs the kitchen sees how long its queues grow */
   waiting?: number;
 };
@@ -97,10 +113,11 @@ type Sent = {
 async function send<T>(
   method: string,
   path: string,
-  { body, type = 'application/json', quiet = false, signal, waiting }: Sent = {},
+  { body, type = 'application/json', quiet = false, signal, waiting, edition }: Sent = {},
 ): Promise<T> {
   const headers: Record<string, string> = { Accept: 'application/json' };
   if (quiet) headers.Prefer = MINIMAL;
+  if (edition !== undefined) headers['If-Match'] = `"${edition}"`;
   if (waiting !== undefined) headers['X-Waiting'] = String(waiting);
   if (method !== 'GET') headers['X-CSRF-TOKEN'] = await token();
   if (body !== undefined) headers['Content-Type'] = type;
@@ -138,7 +155,7 @@ async function send<T>(
     return known.answer as T;
   }
   const waitS = Number(response.headers?.get('Retry-After')) || null;
-  if (!response.ok && response.status !== 422 && response.status !== 409)
+  if (!response.ok && !ANSWERED.includes(response.status))
     throw new Failed(response.status, await told(response, words(response.status)), waitS);
   const answer = await whole(response, signal);
   // An older answer tells of what the kitchen had taken when it was made.
@@ -150,6 +167,10 @@ async function send<T>(
   if (response.status === 422) {
     const refusal = answer as { message: string; errors: Record<string, string[]> };
     throw new Refused(refusal.message, refusal.errors);
+  }
+  if (response.status === 412) {
+    const { message, edition: stands, current } = answer as { message: string; edition: string; current: unknown };
+    throw new Outdated(message, stands, current);
   }
   if (response.status === 409) throw new Conflict((answer as { message?: string }).message ?? 'Something else is there already.');
   if (isMe(answer)) [csrf, cook] = [answer.csrf, answer.user?.id ?? ''];

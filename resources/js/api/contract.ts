@@ -19,7 +19,9 @@ type Given<V extends Verb, P extends PathOf<V>> =
   paths[P] extends Record<V, { requestBody?: { content: infer Kinds } }>
     ? Kinds extends { 'application/json': infer Body }
       ? Body
-      : never
+      : Kinds extends { 'application/merge-patch+json': unknown }
+        ? Record<string, unknown>
+        : never
     : never;
 
 /** What a form holds of it: a number may still be what was typed, which the server refuses at its field. */
@@ -38,6 +40,8 @@ export type Asked<V extends Verb, P extends PathOf<V>> = {
   /** no answer is wanted but that it is done (RFC 7240) */
   quiet?: boolean;
   signal?: AbortSignal;
+  /** that is changed: what another device changed meanwhile is not undone (RFC 9110, If-Match) */
+  edition?: string;
   /** how many entries wait on this device: who runs the kitchen sees how long its queues grow */
   waiting?: number;
 } & ([Named<P>] extends [never] ? { at?: undefined } : { at: Record<Named<P>, string> });

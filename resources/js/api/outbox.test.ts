@@ -1,5 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
+import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { parcelsOf } from './parcels';
 
 const call = vi.hoisted(() => vi.fn());
 vi.mock('./client', async (original) => ({
@@ -13,15 +15,35 @@ const parcel = (id: string, roast = 'r') => ({
   body: { id, dish: 0, at: '2031-10-04T18:00:00Z', place: 'core', celsius: 40 },
 });
 
-const stored = (cook = 'ada') =>
-  (JSON.parse(localStorage.getItem(`diatherm.outbox.${cook}`) ?? '[]') as { body: { id: string } }[]).map((one) => one.body.id);
+const stored = async (cook = 'ada') => (await parcelsOf(cook)).map((one) => one.body.id);
 const sent = () => call.mock.calls.map(([, , body]) => (body as { id: string }).id);
 const yes = { id: 'r', status: 'cooking' };
 
-async function opened(cook = 'ada') {
+/** Pages that are open; one that is closed sends nothing any more. */
+let pages: { openOutbox: (cook: null) => Promise<void> }[] = [];
+const closePages = async () => {
+  for (const page of pages) await page.openOutbox(null);
+  pages = [];
+};
+
+async function opened(cook = 'ada', told?: (roast: string) => void) {
   const outbox = await import('./outbox');
-  await outbox.openOutbox(cook);
+  pages.push(outbox);
+  await outbox.openOutbox(cook, told);
   return outbox;
+}
+
+/** Time of the page, with as much of the browser's own as its database needs. */
+async function passes(ms: number) {
+  for (let gone = 0; gone < ms; gone += 100) {
+    await vi.advanceTimersByTimeAsync(100);
+    // Another task, as its database waits for.
+    await new Promise((done) => {
+      const channel = new MessageChannel();
+      channel.port1.onmessage = done;
+      channel.port2.postMessage(null);
+    });
+  }
 }
 
 describe('outbox', () => {
@@ -31,6 +53,7 @@ describe('outbox', () => {
     call.mockReset();
     vi.resetModules();
   });
+  afterEach(closePages);
 
   it('keeps what cannot be sent and sends it in order later', async () => {
     const { post, flush } = await opened();
@@ -38,12 +61,12 @@ describe('outbox', () => {
     call.mockRejectedValue(new Unreachable(''));
     expect(await post(parcel('a'))).toBe(false);
     expect(await post(parcel('b'))).toBe(false);
-    expect(stored()).toEqual(['a', 'b']);
+    expect(await stored()).toEqual(['a', 'b']);
     call.mockReset();
     call.mockResolvedValue(yes);
     await flush();
     expect(sent()).toEqual(['a', 'b']);
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
   });
 
   // Each way in which a server fails to say yes: nothing may be lost to any of them.
@@ -53,14 +76,14 @@ describe('outbox', () => {
     call.mockRejectedValue(new Failed(status, 'no'));
     expect(await post(parcel('a'))).toBe(false);
     expect(await post(parcel('b'))).toBe(false);
-    expect(stored()).toEqual(['a', 'b']);
+    expect(await stored()).toEqual(['a', 'b']);
     // In order: the second is not tried before the first is through.
     expect(new Set(sent())).toEqual(new Set(['a']));
     call.mockReset();
     call.mockResolvedValue(yes);
     await flush();
     expect(sent()).toEqual(['a', 'b']);
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
   });
 
   it('tells of a refusal, keeps it to be mended, and goes on with the rest', async () => {
@@ -68,12 +91,12 @@ describe('outbox', () => {
     const { Refused } = await import('./client');
     call.mockRejectedValueOnce(new Refused('no', { celsius: ['too hot'] })).mockResolvedValue(yes);
     await expect(post(parcel('a'))).rejects.toThrow('no');
-    expect(stored()).toEqual(['a']);
+    expect(await stored()).toEqual(['a']);
     expect(await post(parcel('b'))).toBe(true);
-    expect(stored()).toEqual(['a']);
+    expect(await stored()).toEqual(['a']);
     expect(sent()).toEqual(['a', 'b']);
     expect(await mend('a', parcel('a'))).toBe(true);
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
   });
 
   it.each([403, 404, 409, 413])('keeps what the server will never take as it is (%i), for the cook to decide', async (status) => {
@@ -81,13 +104,13 @@ describe('outbox', () => {
     const { Conflict, Failed } = await import('./client');
     call.mockRejectedValueOnce(status === 409 ? new Conflict('there already') : new Failed(status, 'gone')).mockResolvedValue(yes);
     await expect(post(parcel('a'))).rejects.toThrow();
-    expect(stored()).toEqual(['a']);
+    expect(await stored()).toEqual(['a']);
     await discard('a');
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
   });
 
   it('sends again by itself, ever less often, and not before the server asks', async () => {
-    vi.useFakeTimers();
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] });
     const { post } = await opened();
     const { Failed } = await import('./client');
     call
@@ -95,11 +118,11 @@ describe('outbox', () => {
       .mockRejectedValueOnce(new Failed(503, 'ill'))
       .mockResolvedValue(yes);
     await post(parcel('a'));
-    await vi.advanceTimersByTimeAsync(19_900);
+    await passes(19_900);
     expect(call).toHaveBeenCalledTimes(1);
-    await vi.advanceTimersByTimeAsync(60_000);
+    await passes(60_000);
     expect(call).toHaveBeenCalledTimes(3);
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
   });
 
   it('keeps a queue for each cook: nobody sends what another logged', async () => {
@@ -112,7 +135,7 @@ describe('outbox', () => {
     await first.openOutbox('ben');
     await first.post(parcel('b'));
     expect(sent()).toEqual(['b']);
-    expect(stored('ada')).toEqual(['a']);
+    expect(await stored('ada')).toEqual(['a']);
     await first.openOutbox('ada');
     await first.flush();
     expect(sent()).toEqual(['b', 'a']);
@@ -139,26 +162,91 @@ describe('outbox', () => {
       const two = await opened();
       await Promise.all(['a', 'b', 'c', 'd', 'e', 'f'].map((id, i) => (i % 2 === 0 ? one : two).post(parcel(id))));
       expect(sent().sort()).toEqual(['a', 'b', 'c', 'd', 'e', 'f']);
-      expect(stored()).toEqual([]);
+      expect(await stored()).toEqual([]);
     } finally {
       Object.defineProperty(navigator, 'locks', { value: undefined, configurable: true });
     }
   });
 
-  it('survives a closed browser, and takes over what an older version kept', async () => {
-    localStorage.setItem('diatherm.outbox', JSON.stringify([parcel('old')]));
+  it.each(['diatherm.outbox', 'diatherm.outbox.ada'])('takes over what an older version kept at %s', async (place) => {
+    localStorage.setItem(place, JSON.stringify([parcel('old')]));
     call.mockResolvedValue(yes);
     const { flush } = await opened();
     await flush();
     expect(sent()).toEqual(['old']);
-    expect(localStorage.getItem('diatherm.outbox')).toBeNull();
+    expect(localStorage.getItem(place)).toBeNull();
+  });
+
+  it('is on the disk before it says so', async () => {
+    const { post } = await opened();
+    const { Unreachable } = await import('./client');
+    call.mockRejectedValue(new Unreachable(''));
+    const asked = vi.spyOn(IDBDatabase.prototype, 'transaction');
+    await post(parcel('a'));
+    const writes = asked.mock.calls.filter(([, mode]) => mode === 'readwrite');
+    expect(writes.length).toBeGreaterThan(0);
+    expect(writes.every(([, , how]) => how?.durability === 'strict')).toBe(true);
+    // Another page, as after a crash, has it.
+    vi.resetModules();
+    const again = await opened();
+    expect(renderHook(() => again.useOutbox()).result.current).toMatchObject({ kept: [{ body: { id: 'a' } }], isSafe: true });
+  });
+
+  describe('where the device has no room', () => {
+    const full = () =>
+      vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+        throw new DOMException('full', 'QuotaExceededError');
+      });
+
+    it('sends all the same, and says that nothing is kept', async () => {
+      const { post, useOutbox } = await opened();
+      const { Unreachable } = await import('./client');
+      full();
+      call.mockRejectedValueOnce(new Unreachable('')).mockResolvedValue(yes);
+      expect(await post(parcel('a'))).toBe(false);
+      const { result } = renderHook(() => useOutbox());
+      expect(result.current).toMatchObject({ isSafe: false, kept: [{ body: { id: 'a' } }] });
+      await act(async () => void (await post(parcel('b'))));
+      expect(sent()).toEqual(['a', 'a', 'b']);
+      expect(result.current.kept).toEqual([]);
+    });
+
+    it('keeps it as soon as there is some, and takes out what was sent meanwhile', async () => {
+      const { post, useOutbox } = await opened();
+      const { Unreachable } = await import('./client');
+      call.mockRejectedValue(new Unreachable(''));
+      await post(parcel('before'));
+      const room = full();
+      await post(parcel('a'));
+      call.mockReset();
+      call.mockResolvedValueOnce(yes).mockRejectedValue(new Unreachable(''));
+      await post(parcel('b'));
+      expect(await stored()).toEqual(['before']);
+      room.mockRestore();
+      await post(parcel('c'));
+      expect(await stored()).toEqual(['a', 'b', 'c']);
+      expect(renderHook(() => useOutbox()).result.current.isSafe).toBe(true);
+    });
+
+    it('works where the browser keeps nothing at all', async () => {
+      vi.stubGlobal('indexedDB', undefined);
+      try {
+        const { post, flush } = await opened();
+        const { Unreachable } = await import('./client');
+        call.mockRejectedValueOnce(new Unreachable('')).mockResolvedValue(yes);
+        expect(await post(parcel('a'))).toBe(false);
+        await flush();
+        expect(sent()).toEqual(['a', 'a']);
+      } finally {
+        vi.unstubAllGlobals();
+      }
+    });
   });
 
   it('asks for no answer to each, and tells of each roast once when all that waited is through', async () => {
     const { Unreachable } = await import('./client');
     const told: string[] = [];
-    const outbox = await import('./outbox');
-    await outbox.openOutbox('ada', (roast) => told.push(roast));
+    const outbox = await opened('ada', (roast) => told.push(roast));
     call.mockRejectedValue(new Unreachable(''));
     for (const [id, roast] of [
       ['a', 'r'],
@@ -191,12 +279,12 @@ describe('outbox', () => {
     await vi.waitFor(() => expect(sent()).toEqual(['a']));
     const mended = mend('a', { ...parcel('a'), body: { ...parcel('a').body, celsius: 50 } });
     const gone = discard('a');
-    expect(stored()).toEqual(['a']);
+    expect(await stored()).toEqual(['a']);
     answer();
     expect(await posted).toBe(arrives);
     expect(await mended).toBe(!arrives);
     expect(await gone).toBe(!arrives);
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
   });
 
   it('has what was logged in sight from the press until an answer that has it', async () => {
@@ -211,7 +299,7 @@ describe('outbox', () => {
     await act(async () => void (await outbox.post(parcel('a'))));
     await act(async () => void (await outbox.post(parcel('b'))));
     expect(result.current.map((one) => one.body.id)).toEqual(['a', 'b']);
-    expect(stored()).toEqual([]);
+    expect(await stored()).toEqual([]);
     expect(seen.slice(seen.findIndex((one) => one !== '')).every((one) => one.startsWith('a'))).toBe(true);
     const { result: later } = renderHook(() => outbox.unseen(outbox.useOutbox(), Date.now() + 1));
     expect(later.current).toEqual([]);
@@ -222,14 +310,17 @@ describe('outbox', () => {
 
   it('has in sight what another tab sent, and asks for what became of it', async () => {
     const told: string[] = [];
-    const mine = await import('./outbox');
-    await mine.openOutbox('ada', (roast) => told.push(roast));
+    const mine = await opened('ada', (roast) => told.push(roast));
     const { Unreachable } = await import('./client');
     call.mockRejectedValue(new Unreachable(''));
     await mine.post(parcel('a'));
     const { result } = renderHook(() => mine.unseen(mine.useOutbox(), 0).map((one) => one.body.id));
-    localStorage.setItem('diatherm.outbox.ada', '[]');
-    act(() => void window.dispatchEvent(new StorageEvent('storage', { key: 'diatherm.outbox.ada' })));
+    vi.resetModules();
+    const theirs = await opened();
+    call.mockReset();
+    call.mockResolvedValue(yes);
+    await theirs.flush();
+    await vi.waitFor(() => expect(told).toEqual(['r']));
     expect(result.current).toEqual(['a']);
     expect(told).toEqual(['r']);
   });
@@ -250,7 +341,7 @@ describe('outbox', () => {
     let seed = 20311004;
     const random = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
     for (let evening = 0; evening < 200; evening++) {
-      localStorage.clear();
+      globalThis.indexedDB = new IDBFactory();
       vi.resetModules();
       const { post, flush } = await opened();
       const taken: string[] = [];
@@ -265,8 +356,9 @@ describe('outbox', () => {
       for (const id of ids) await post(parcel(id)).catch(() => undefined);
       ill = false;
       await flush();
-      expect([...taken, ...stored()].sort()).toEqual([...ids].sort());
+      expect([...taken, ...(await stored())].sort()).toEqual([...ids].sort());
       expect(taken).toEqual([...taken].sort());
+      await closePages();
     }
   });
 });

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { askedAt, call, Conflict, Failed, Refused, Unreachable } from './client';
+import { changeParcels, parcelsOf } from './parcels';
 import type { NewEvent, NewReading } from './types';
 
 /**
@@ -13,9 +14,17 @@ export type Kept = Parcel & { refused?: { message: string; errors: Record<string
 export type Hold = 'none' | 'unreachable' | 'signed out' | 'busy';
 /** With the server since then, ms; an answer that was asked for before may not have it yet. */
 type Landed = Parcel & { landed: number };
-type Outbox = { kept: readonly Kept[]; landed: readonly Landed[]; hold: Hold };
+type Outbox = {
+  kept: readonly Kept[];
+  landed: readonly Landed[];
+  hold: Hold;
+  /** whether what waits is on this device's disk, so that it outlives the page */
+  isSafe: boolean;
+};
+/** What waits where the device has no room for it, and which parcels that list speaks of. */
+type Shadow = { kept: Kept[]; of: ReadonlySet<string> };
 
-const PREFIX = 'diatherm.outbox';
+const NAME = 'diatherm.outbox';
 const FIRST_WAIT_MS = 2_000;
 const LONGEST_WAIT_MS = 60_000;
 /** Every screen has asked anew by then. */
@@ -23,21 +32,26 @@ const LANDED_KEPT_MS = 60_000;
 
 const listeners = new Set<() => void>();
 let cook: string | null = null;
-let state: Outbox = { kept: [], landed: [], hold: 'none' };
+let state: Outbox = { kept: [], landed: [], hold: 'none', isSafe: true };
+const shadows = new Map<string, Shadow>();
 let waits = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** Who is told that a roast was logged to, such as the query cache. */
 let onLogged: (roast: string) => void = () => undefined;
 
-const key = () => `${PREFIX}.${cook ?? ''}`;
+const lockOf = (queue: string | null, what: 'write' | 'send') => `${NAME}.${queue ?? ''}.${what}`;
 
-function read(): Kept[] {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(key()) ?? '[]');
-    return Array.isArray(found) ? (found as Kept[]) : [];
-  } catch {
-    return [];
-  }
+/** Other tabs hear that the queue of a cook is another. */
+const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+
+const over = (stored: readonly Kept[], shadow: Shadow | undefined): Kept[] =>
+  shadow === undefined ? [...stored] : [...stored.filter((one) => !shadow.of.has(one.body.id)), ...shadow.kept];
+
+/** The queue before anybody is known to be here. */
+const NOBODY = '';
+
+async function read(queue = cook ?? NOBODY): Promise<Kept[]> {
+  return over(await parcelsOf(queue).catch(() => []), shadows.get(queue));
 }
 
 function show(next: Partial<Outbox>): void {
@@ -45,12 +59,22 @@ function show(next: Partial<Outbox>): void {
   for (const listener of listeners) listener();
 }
 
-/** Reads, changes and writes the queue while no other tab does. */
+/** Reads, changes and writes the queue while no other tab does. Where there is no room, it stands as long as this page, and is tried again. */
 async function change(how: (kept: Kept[]) => Kept[]): Promise<void> {
-  await alone(`${key()}.write`, () => {
-    const kept = how(read());
-    localStorage.setItem(key(), JSON.stringify(kept));
-    show({ kept });
+  const queue = cook ?? NOBODY;
+  await alone(lockOf(queue, 'write'), async () => {
+    const shadow = shadows.get(queue);
+    let kept: Kept[] = [];
+    try {
+      await changeParcels(queue, (stored) => (kept = how(over(stored, shadow))));
+      shadows.delete(queue);
+    } catch {
+      const stored = await parcelsOf(queue).catch(() => []);
+      kept = how(over(stored, shadow));
+      shadows.set(queue, { kept, of: new Set([...(shadow?.of ?? []), ...[...stored, ...kept].map((one) => one.body.id)]) });
+    }
+    if ((cook ?? NOBODY) === queue) show({ kept, isSafe: !shadows.has(queue) });
+    tabs?.postMessage(queue);
   });
 }
 
@@ -68,22 +92,36 @@ function alone<T>(name: string, work: () => T | Promise<T>): Promise<T> {
   return turn;
 }
 
-/** Opens the queue of a cook; what an older version kept for no one in particular comes with it. */
+/** Opens the queue of a cook; what an older version kept elsewhere comes with it. */
 export async function openOutbox(id: string | null, told: (roast: string) => void = () => undefined): Promise<void> {
   onLogged = told;
   if (id === cook) return;
   cook = id;
   clearTimeout(timer);
   waits = 0;
-  show({ kept: id === null ? [] : read(), landed: [], hold: 'none' });
+  show({ kept: [], landed: [], hold: 'none', isSafe: true });
   if (id === null) return;
-  const older = localStorage.getItem(PREFIX);
-  if (older !== null) {
-    const parcels = JSON.parse(older) as Kept[];
-    await change((kept) => [...kept, ...parcels]);
-    localStorage.removeItem(PREFIX);
+  const older = [NAME, `${NAME}.${id}`].flatMap(parcelsOnceAt);
+  if (older.length > 0) {
+    await change((kept) => [...older, ...kept]);
+    if (state.isSafe) for (const place of [NAME, `${NAME}.${id}`]) localStorage.removeItem(place);
+  } else await look(id);
+  if (cook === id && state.kept.length > 0) void flush().catch(() => undefined);
+}
+
+/** Shows what waits now. */
+async function look(queue: string): Promise<void> {
+  const kept = await read(queue);
+  if (cook === queue) show({ kept, isSafe: !shadows.has(queue) });
+}
+
+function parcelsOnceAt(place: string): Kept[] {
+  try {
+    const found: unknown = JSON.parse(localStorage.getItem(place) ?? '[]');
+    return Array.isArray(found) ? (found as Kept[]) : [];
+  } catch {
+    return [];
   }
-  if (state.kept.length > 0) void flush().catch(() => undefined);
 }
 
 /**
@@ -99,14 +137,14 @@ async function sent(id: string): Promise<boolean> {
   clearTimeout(timer);
   await flush();
   // It may have been sent by another call, or another tab, before this one had its turn.
-  const left = read().find((one) => one.body.id === id);
+  const left = (await read()).find((one) => one.body.id === id);
   if (left?.refused !== undefined) throw new Refused(left.refused.message, left.refused.errors);
   return left === undefined;
 }
 
 /** Sends what waits, in order. */
 export function flush(): Promise<void> {
-  return alone(`${key()}.send`, drain);
+  return alone(lockOf(cook, 'send'), drain);
 }
 
 /** Nothing is asked of the server but that it keeps it: what it makes of it all is asked once, when the last is through. */
@@ -122,10 +160,12 @@ async function drain(): Promise<void> {
 async function sendAll(logged: Set<string>): Promise<void> {
   const queue = cook;
   for (;;) {
-    const next = read().find((one) => one.refused === undefined);
-    if (next === undefined || cook !== queue) {
+    const kept = await read(queue ?? NOBODY);
+    const next = kept.find((one) => one.refused === undefined);
+    if (cook !== queue) return;
+    if (next === undefined) {
       waits = 0;
-      show({ kept: read(), hold: 'none' });
+      show({ kept, hold: 'none' });
       return;
     }
     const { id } = next.body;
@@ -134,11 +174,11 @@ async function sendAll(logged: Set<string>): Promise<void> {
         at: { roast: next.roast },
         body: next.body,
         quiet: true,
-        waiting: read().length,
+        waiting: kept.length,
       });
       // Shown as logged throughout: it is in one of the two, or in both.
       land(next);
-      await change((kept) => kept.filter((one) => one.body.id !== id));
+      await change((all) => all.filter((one) => one.body.id !== id));
       waits = 0;
       logged.add(next.roast);
     } catch (error) {
@@ -147,8 +187,8 @@ async function sendAll(logged: Set<string>): Promise<void> {
         again(error);
         return;
       }
-      await change((kept) =>
-        kept.map((one) => (one.body.id === id ? { ...one, refused: { message: refusal.message, errors: refusal.errors } } : one)),
+      await change((all) =>
+        all.map((one) => (one.body.id === id ? { ...one, refused: { message: refusal.message, errors: refusal.errors } } : one)),
       );
     }
   }
@@ -173,7 +213,7 @@ function again(error: unknown): void {
   const asked = error instanceof Failed && error.waitS !== null ? error.waitS * 1000 : 0;
   const wait = Math.max(asked, Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** waits));
   waits += 1;
-  show({ kept: read(), hold: signedOut ? 'signed out' : error instanceof Unreachable ? 'unreachable' : 'busy' });
+  show({ hold: signedOut ? 'signed out' : error instanceof Unreachable ? 'unreachable' : 'busy' });
   clearTimeout(timer);
   timer = setTimeout(() => void flush().catch(() => undefined), wait * (1 + 0.3 * Math.random()));
 }
@@ -183,8 +223,8 @@ function again(error: unknown): void {
  * way is waited for: it may arrive, and is the server's to change then.
  */
 function replace(id: string, by: readonly Kept[]): Promise<boolean> {
-  return alone(`${key()}.send`, async () => {
-    const here = read().some((one) => one.body.id === id);
+  return alone(lockOf(cook, 'send'), async () => {
+    const here = (await read()).some((one) => one.body.id === id);
     if (here) await change((kept) => kept.flatMap((one) => (one.body.id === id ? by : [one])));
     return here;
   });
@@ -200,16 +240,19 @@ export async function mend(id: string, parcel: Parcel): Promise<boolean> {
 /** By the cook's own hand alone; says whether it was here still. */
 export const discard = (id: string): Promise<boolean> => replace(id, []);
 
-if (typeof window !== 'undefined') {
+if (tabs !== null)
   // Another tab kept or sent something; what went from here is with the server since, or was thrown away there.
-  window.addEventListener('storage', (event) => {
-    if (event.key !== key()) return;
-    const kept = read();
+  tabs.onmessage = async ({ data: queue }: MessageEvent<string>) => {
+    if (queue !== cook) return;
+    const kept = await read(queue);
+    if (queue !== cook) return;
     const gone = state.kept.filter((one) => !kept.some((other) => other.body.id === one.body.id));
     for (const { refused, ...parcel } of gone) if (refused === undefined) land(parcel);
     show({ kept });
     for (const roast of new Set(gone.map((one) => one.roast))) onLogged(roast);
-  });
+  };
+
+if (typeof window !== 'undefined') {
   const now = () => {
     if (cook !== null && state.kept.some((one) => one.refused === undefined)) void flush().catch(() => undefined);
   };

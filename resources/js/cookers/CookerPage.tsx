@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call, Refused } from '../api/client';
+import { keepChanged, type Edition } from '../api/editions';
 import { keys, useCookerChange } from '../api/queries';
 import type { OwnCooker } from '../api/types';
 import { CookerCurve } from '../charts/CookerCurve';
@@ -75,23 +76,33 @@ export function CookerPage({ cooker }: { cooker: OwnCooker }) {
   );
 }
 
+type CookerFacts = { name: string; facts: Record<string, Typed> };
+
 /** Its name and facts, to be changed; taking it along as a file, and away. */
 function Facts({ cooker }: { cooker: OwnCooker }) {
   const cache = useQueryClient();
   const navigate = useNavigate();
-  const [draft, setDraft] = useState<{ name: string; facts: Record<string, Typed> } | null>(null);
+  const [changed, setChanged] = useState<{ to: CookerFacts; from: Edition<CookerFacts> } | null>(null);
   const [errors, setErrors] = useState<Errors>({});
-  const shown = draft ?? { name: cooker.name, facts: Object.fromEntries(cooker.facts.map((fact) => [fact.id, fact.value])) };
-  const keep = useCookerChange<typeof shown>((next) =>
-    call('put', '/api/cookers/{cooker}', { at: { cooker: cooker.id }, body: { ...next, kind: cooker.kind } }),
+  const stands: CookerFacts = { name: cooker.name, facts: Object.fromEntries(cooker.facts.map((fact) => [fact.id, fact.value])) };
+  const shown = changed?.to ?? stands;
+  const began = changed?.from ?? { state: stands, edition: cooker.edition };
+  const change = (to: CookerFacts) => setChanged({ to, from: began });
+  const keep = useCookerChange<CookerFacts>((next) =>
+    keepChanged(began, next, (wanted, { edition }) =>
+      call('put', '/api/cookers/{cooker}', { at: { cooker: cooker.id }, edition, body: { ...wanted, kind: cooker.kind } }),
+    ),
   );
   const save = () =>
     keep.mutate(shown, {
       onSuccess: () => {
-        setDraft(null);
+        setChanged(null);
         setErrors({});
       },
-      onError: (error) => setErrors(error instanceof Refused ? error.errors : { name: [error.message] }),
+      onError: (error) => {
+        setErrors(error instanceof Refused ? error.errors : { name: [error.message] });
+        void cache.invalidateQueries({ queryKey: keys.cookers });
+      },
     });
   const remove = async () => {
     if (!window.confirm(`Delete “${cooker.name}” with everything read on it?`)) return;
@@ -118,13 +129,13 @@ function Facts({ cooker }: { cooker: OwnCooker }) {
               className="field"
               maxLength={80}
               value={shown.name}
-              onChange={(event) => setDraft({ ...shown, name: event.target.value })}
+              onChange={(event) => change({ ...shown, name: event.target.value })}
             />
           )}
         </Field>
-        <FactFields facts={cooker.facts} values={shown.facts} onChange={(facts) => setDraft({ ...shown, facts })} errors={errors} />
+        <FactFields facts={cooker.facts} values={shown.facts} onChange={(facts) => change({ ...shown, facts })} errors={errors} />
         <div className="flex flex-wrap gap-2">
-          {draft !== null && (
+          {changed !== null && (
             <>
               <button type="submit" className="push push-main" disabled={keep.isPending}>
                 Keep the changes
@@ -133,7 +144,7 @@ function Facts({ cooker }: { cooker: OwnCooker }) {
                 type="button"
                 className="push"
                 onClick={() => {
-                  setDraft(null);
+                  setChanged(null);
                   setErrors({});
                 }}
               >

@@ -71,7 +71,7 @@ export function Thermometers({ roast, open, onClose }: { roast: Roast; open: boo
       {given !== null && <Token device={given.device} token={given.token} />}
       {devices.data?.map((device) => (
         <Hanging
-          key={`${device.id} ${device.roast ?? ''}`}
+          key={`${device.id} ${device.edition}`}
           device={device}
           roast={roast}
           onChanged={changed}
@@ -151,7 +151,11 @@ function Hanging({
   );
   const save = useMutation({
     mutationFn: (next: DeviceFile['probes']) =>
-      call('put', '/api/devices/{device}', { at: { device: device.id }, body: { name: device.name, roast: roast.id, probes: next } }),
+      call('put', '/api/devices/{device}', {
+        at: { device: device.id },
+        edition: device.edition,
+        body: { name: device.name, roast: roast.id, probes: next },
+      }),
     onSuccess: onChanged,
   });
   const set = (channel: number, where: string) => {

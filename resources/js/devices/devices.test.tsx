@@ -17,6 +17,7 @@ const NOW = at('2031-10-04T17:00:00Z');
 
 const device = (over: Partial<Device> = {}): Device => ({
   id: 'd1',
+  edition: 'e1',
   name: 'Boathouse thermometer',
   roast: 'roast',
   battery: 81,
@@ -140,8 +141,8 @@ describe('the weather that comes', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Plan by it' }));
     await waitFor(() =>
       expect(call).toHaveBeenCalledWith(
-        'put',
-        '/api/roasts/{roast}',
+        'patch',
+        '/api/roasts/{roast}/file',
         expect.objectContaining({ body: expect.objectContaining(meanOf(comes) ?? {}) }),
       ),
     );

@@ -5,7 +5,9 @@ import { Said } from '../words/Said';
 import { day } from '../units/time';
 import { useUnits, useClock } from '../units/units';
 import { titleOf } from './acts';
+import { Clashes } from './Clashes';
 import { toDraft, type Draft } from './draft';
+import type { Changed } from './drafts';
 import { Food } from './Food';
 import { Planner } from './Planner';
 import { Ticket } from './ticket/Ticket';
@@ -15,10 +17,13 @@ import { useKept } from './useKept';
 export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
   const clock = useClock();
   const format = useUnits();
-  const [draft, setDraft] = useState(toDraft(roast.file));
+  const [{ draft, from }, setChanged] = useState<Changed>({
+    draft: toDraft(roast.file),
+    from: { state: roast.file, edition: roast.edition },
+  });
   const kept = useKept(roast);
   const change = (next: Draft) => {
-    setDraft(next);
+    setChanged({ draft: next, from });
     kept.changed();
   };
   return (
@@ -58,9 +63,24 @@ export function Broken({ roast, now }: { roast: BrokenRoast; now: number }) {
         actions={(plan, sound) => (
           <>
             <Wrong error={kept.trouble} />
-            <button type="button" className="push push-main" disabled={plan === null || !sound} onClick={() => void kept.keep(draft)}>
-              Keep it mended
-            </button>
+            {kept.clashing === null ? (
+              <button
+                type="button"
+                className="push push-main"
+                disabled={plan === null || !sound}
+                onClick={() => void kept.keep({ draft, from })}
+              >
+                Keep it mended
+              </button>
+            ) : (
+              <Clashes
+                clashing={kept.clashing}
+                onSettled={(settled) => {
+                  setChanged(settled);
+                  void kept.keep(settled);
+                }}
+              />
+            )}
           </>
         )}
       />

@@ -3,6 +3,7 @@ import { Wrong } from '../ui/Failure';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/client';
+import { Clashing, keepChanged, type Edition } from '../api/editions';
 import { useRoastChange } from '../api/queries';
 import type { FollowedDish, Roast } from '../api/types';
 import { CoreCurve } from '../charts/CoreCurve';
@@ -123,10 +124,26 @@ function DishDebrief({ roast, dish, index }: { roast: Roast; dish: FollowedDish;
 
 function Note({ roast }: { roast: Roast }) {
   const clock = useClock();
-  const [note, setNote] = useState(roast.note);
-  const keep = useRoastChange<string>(roast.id, (words) =>
-    call('put', '/api/roasts/{roast}/debrief', { at: { roast: roast.id }, body: { note: words } }),
-  );
+  const [written, setWritten] = useState<{ note: string; from: Edition<string> } | null>(null);
+  const note = written?.note ?? roast.note;
+  const stands = { state: roast.note, edition: roast.edition };
+  const keep = useRoastChange<{ note: string; from: Edition<string> }>(roast.id, async ({ note: wanted, from }) => {
+    const kept = await keepChanged(
+      from,
+      wanted,
+      (words, { edition }) => call('put', '/api/roasts/{roast}/debrief', { at: { roast: roast.id }, edition, body: { note: words } }),
+      (current) => (current as { note: string }).note,
+    );
+    setWritten(null);
+    return kept;
+  });
+  const clashing = keep.error instanceof Clashing ? (keep.error as Clashing<string>) : null;
+  const settle = (words: string) => {
+    if (clashing === null) return;
+    const settled = { note: words, from: clashing.stands };
+    setWritten(settled);
+    keep.mutate(settled);
+  };
   return (
     <div className="opens">
       <h2 className="text-lg">
@@ -138,15 +155,37 @@ function Note({ roast }: { roast: Roast }) {
         rows={6}
         maxLength={2000}
         value={note}
-        onChange={(event) => setNote(event.target.value)}
+        onChange={(event) => setWritten({ note: event.target.value, from: written?.from ?? stands })}
       />
       <div className="mt-2 flex items-center gap-3">
-        <button type="button" className="push push-main" disabled={keep.isPending || note === roast.note} onClick={() => keep.mutate(note)}>
+        <button
+          type="button"
+          className="push push-main"
+          disabled={keep.isPending || written === null || note === roast.note}
+          onClick={() => written !== null && keep.mutate(written)}
+        >
           Keep the note
         </button>
         {keep.isSuccess && note === roast.note && <span className="label">Kept at {clock(roast.now)}</span>}
-        {keep.isError && <span className="font-semibold text-ember">{keep.error.message}</span>}
+        {keep.isError && clashing === null && <span className="font-semibold text-ember">{keep.error.message}</span>}
       </div>
+      {clashing !== null && (
+        <div role="alert" className="mt-2 border-l-[3px] border-ember pl-3">
+          <p className="font-semibold">Another device keeps another note:</p>
+          <p className="whitespace-pre-wrap">{clashing.stands.state === '' ? 'none' : clashing.stands.state}</p>
+          <p className="mt-2 flex flex-wrap gap-2">
+            <button type="button" className="push" onClick={() => settle(note)}>
+              Keep mine
+            </button>
+            <button type="button" className="push" onClick={() => settle(clashing.stands.state)}>
+              Keep that one
+            </button>
+            <button type="button" className="push" onClick={() => settle(`${clashing.stands.state}\n${note}`)}>
+              Keep both
+            </button>
+          </p>
+        </div>
+      )}
     </div>
   );
 }

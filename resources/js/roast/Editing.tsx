@@ -3,7 +3,8 @@ import { Wrong } from '../ui/Failure';
 import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { toDraft, type Draft } from './draft';
-import { useDrafts } from './drafts';
+import { Clashes } from './Clashes';
+import { useDrafts, type Changed } from './drafts';
 import { Planner, type Shown } from './Planner';
 import type { Errors } from './ticket/errors';
 import { TooLate } from './TooLate';
@@ -19,16 +20,21 @@ type Props = {
 
 /** A view of a stored roast that changes its inputs: changes are tried out first and kept when the cook says so. */
 export function Editing({ roast, now, ticket, answer }: Props) {
-  const { draft, setDraft } = useDrafts();
+  const { changed, setChanged } = useDrafts();
+  const draft = changed?.draft ?? null;
   const kept = useKept(roast);
   const current = useMemo(() => draft ?? toDraft(roast.file), [draft, roast.file]);
 
-  const save = async () => {
-    if (draft !== null && (await kept.keep(draft))) setDraft(null);
+  const save = async (what: Changed | null) => {
+    if (what !== null && (await kept.keep(what))) setChanged(null);
   };
   const change = (next: Draft) => {
-    setDraft(next);
+    setChanged({ draft: next, from: changed?.from ?? { state: roast.file, edition: roast.edition } });
     kept.changed();
+  };
+  const settle = (settled: Changed) => {
+    setChanged(settled);
+    void save(settled);
   };
   return (
     <div className="mt-3">
@@ -49,12 +55,13 @@ export function Editing({ roast, now, ticket, answer }: Props) {
               <p className="font-semibold text-ember">{Object.values(kept.errors).flat().join(' ')}</p>
             )}
             <Wrong error={kept.trouble} />
-            {draft !== null && (
+            {kept.clashing !== null && <Clashes clashing={kept.clashing} onSettled={settle} />}
+            {draft !== null && kept.clashing === null && (
               <div className="flex flex-wrap gap-2">
-                <button type="button" className="push push-main" disabled={!sound} onClick={() => void save()}>
+                <button type="button" className="push push-main" disabled={!sound} onClick={() => void save(changed)}>
                   Keep the changes
                 </button>
-                <button type="button" className="push" onClick={() => setDraft(null)}>
+                <button type="button" className="push" onClick={() => setChanged(null)}>
                   As it was
                 </button>
               </div>

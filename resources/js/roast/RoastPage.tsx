@@ -15,8 +15,7 @@ import { at, day, duration } from '../units/time';
 import { useClock } from '../units/units';
 import { titleOf } from './acts';
 import { DishSwitch } from './DishSwitch';
-import type { Draft } from './draft';
-import { DraftsContext } from './drafts';
+import { DraftsContext, type Changed } from './drafts';
 import { Broken } from './Broken';
 import { Card } from './card/Card';
 import { Debrief } from './Debrief';
@@ -108,9 +107,9 @@ const CHANGED_ON: readonly string[] = ['food', 'rig', 'fire'];
 function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline: boolean }) {
   const clock = useClock();
   const now = useNow(15_000);
-  const [draft, setDraft] = useState<Draft | null>(null);
+  const [changed, setChanged] = useState<Changed | null>(null);
   return (
-    <DraftsContext value={{ draft, setDraft }}>
+    <DraftsContext value={{ changed, setChanged }}>
       <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <Link to="/" className="label -my-2 py-2 md:hidden">
           ‹ Hearth
@@ -142,12 +141,12 @@ function Whole({ roast, shown, offline }: { roast: Roast; shown: string; offline
         The kitchen cannot be reached: this is how things stood at {clock(roast.now)}, {duration((now - at(roast.now)) / 60_000)} ago. What
         you log is kept and sent later.
       </Notice>
-      <Notice shows={draft !== null && !CHANGED_ON.includes(shown)} className="mt-1 flex flex-wrap items-center gap-x-3 font-semibold">
+      <Notice shows={changed !== null && !CHANGED_ON.includes(shown)} className="mt-1 flex flex-wrap items-center gap-x-3 font-semibold">
         Changes to this roast are not kept yet.
         <Link to={`/roasts/${roast.id}/food`} className="text-push inline-flex items-center">
           Back to them
         </Link>
-        <button type="button" className="text-push" onClick={() => setDraft(null)}>
+        <button type="button" className="text-push" onClick={() => setChanged(null)}>
           As it was
         </button>
       </Notice>

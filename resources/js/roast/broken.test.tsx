@@ -18,6 +18,7 @@ const NOW = Date.parse('2031-10-04T12:00:00Z');
 
 const broken: BrokenRoast = {
   id: 'b',
+  edition: 'e1',
   name: 'Mammoth for the lock keeper',
   status: 'broken',
   trouble: {
@@ -70,19 +71,19 @@ describe('a roast that can no longer be worked out', () => {
   });
 
   it('is mended in place, or told what is still wrong', async () => {
-    answering({ 'PUT /api/roasts/b': new Refused('no', { 'dishes.0.mass_kg': ['Duck, whole: one piece weighs 0.7 to 6.4 kg.'] }) });
+    answering({ 'PATCH /api/roasts/b/file': new Refused('no', { 'dishes.0.mass_kg': ['Duck, whole: one piece weighs 0.7 to 6.4 kg.'] }) });
     show(<Broken roast={broken} now={NOW} />);
     const keep = await screen.findByRole('button', { name: 'Keep it mended' });
     await waitFor(() => expect(keep).toBeEnabled());
     await userEvent.click(keep);
     expect(await screen.findByText(/one piece weighs/)).toBeInTheDocument();
-    answering({ 'PUT /api/roasts/b': aRoast() });
+    answering({ 'PATCH /api/roasts/b/file': aRoast() });
     await userEvent.click(keep);
-    expect(call.mock.calls.filter((one) => one[0] === 'PUT')).toHaveLength(2);
+    expect(call.mock.calls.filter((one) => one[0] === 'PATCH')).toHaveLength(2);
   });
 
   it('says so when the kitchen cannot answer, and loses nothing of it', async () => {
-    answering({ 'PUT /api/roasts/b': new Failed(500, 'The kitchen could not answer. Try again.') });
+    answering({ 'PATCH /api/roasts/b/file': new Failed(500, 'The kitchen could not answer. Try again.') });
     show(<Broken roast={broken} now={NOW} />);
     const keep = await screen.findByRole('button', { name: 'Keep it mended' });
     await waitFor(() => expect(keep).toBeEnabled());
@@ -94,7 +95,7 @@ describe('a roast that can no longer be worked out', () => {
   it('lets another cut be chosen for one that is not known, and does not wait for an answer that cannot come', async () => {
     answering({
       'POST /api/preview': new Refused('no', { 'dishes.0.cut': ['There is no cut called “mammoth”.'] }),
-      'PUT /api/roasts/b': aRoast(),
+      'PATCH /api/roasts/b/file': aRoast(),
     });
     const unknown = {
       ...broken,
@@ -103,14 +104,14 @@ describe('a roast that can no longer be worked out', () => {
     show(<Broken roast={unknown} now={NOW} />);
     await waitFor(() => expect(screen.getAllByText(/no cut called “mammoth”/).length).toBeGreaterThan(1));
     expect(screen.queryByText(/the answer/)).not.toBeInTheDocument();
-    answering({ 'PUT /api/roasts/b': aRoast() });
+    answering({ 'PATCH /api/roasts/b/file': aRoast() });
     await userEvent.click(screen.getByLabelText('What'));
     await userEvent.click(await screen.findByRole('option', { name: /Duck, whole/ }));
     expect(await screen.findByLabelText('Mass')).toBeInTheDocument();
     const keep = screen.getByRole('button', { name: 'Keep it mended' });
     await waitFor(() => expect(keep).toBeEnabled());
     await userEvent.click(keep);
-    expect(call.mock.calls.find((one) => one[0] === 'PUT')?.[2]).toMatchObject({ dishes: [{ cut: 'duck' }] });
+    expect(call.mock.calls.find((one) => one[0] === 'PATCH')?.[2]).toMatchObject({ dishes: [{ cut: 'duck' }] });
   });
 
   it('is deleted only when the cook says so', async () => {

@@ -90,7 +90,8 @@ async function opens(kitchen: Kitchen): Promise<QueryClient> {
 
 describe('what was logged', () => {
   beforeEach(() => {
-    vi.useFakeTimers();
+    // The database of the browser goes on by itself.
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] });
     localStorage.clear();
     forgetToken();
   });

@@ -3,7 +3,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { Failed, Refused, Unreachable } from '../api/client';
+import { Failed, Outdated, Refused, Unreachable } from '../api/client';
 import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
 import { aLive, anEvent, aReading, aRoast, entry, reference, show } from '../testing';
 import { tapsAt, typesQuickly } from '../testing-hand';
@@ -181,7 +181,7 @@ describe('changing a roast', () => {
     answering({
       '/api/roasts/roast': aRoast({}, { pictures }),
       '/api/preview': plan(9),
-      'PUT /api/roasts/roast': aRoast({ name: 'Kept' }, { pictures }),
+      'PATCH /api/roasts/roast/file': aRoast({ name: 'Kept' }, { pictures }),
     });
     open('/roasts/roast/food');
     const people = await screen.findByLabelText('To feed');
@@ -193,7 +193,36 @@ describe('changing a roast', () => {
     expect(sent('POST', '/api/preview').map((one) => one.people)).toEqual([9]);
     await userEvent.click(screen.getByRole('button', { name: 'Keep the changes' }));
     expect(await screen.findByRole('heading', { name: 'Kept' })).toBeInTheDocument();
-    expect(sent('PUT', '/api/roasts/roast')[0]).toMatchObject({ people: 9 });
+    expect(sent('PATCH', '/api/roasts/roast/file')[0]).toEqual({ people: 9 });
+  });
+
+  it('asks which stands where another device changed the same, and keeps what is chosen with the rest', async () => {
+    const stored = aRoast({}, { pictures });
+    const stands = { ...stored.file, people: 12, name: 'At the weir' };
+    answering({
+      '/api/roasts/roast': stored,
+      '/api/preview': plan(9),
+      'PATCH /api/roasts/roast/file': new Outdated('changed meanwhile', 'e2', { file: stands, note: '' }),
+    });
+    open('/roasts/roast/food');
+    const people = await screen.findByLabelText('To feed');
+    await userEvent.clear(people);
+    await userEvent.type(people, '9');
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep the changes' }));
+    const asked = await screen.findByRole('alert', { name: 'Changed on two devices' });
+    expect(asked).toHaveTextContent('People at the table');
+    const keep = within(asked).getByRole('button', { name: 'Keep it so' });
+    expect(keep).toBeDisabled();
+    await userEvent.click(within(asked).getByRole('radio', { name: /12/ }));
+    answering({
+      '/api/roasts/roast': stored,
+      '/api/preview': plan(12),
+      'PATCH /api/roasts/roast/file': aRoast({ name: 'Kept' }, { pictures }),
+    });
+    await userEvent.click(keep);
+    expect(await screen.findByRole('heading', { name: 'Kept' })).toBeInTheDocument();
+    // Nothing is left to change: what stands there is what was chosen.
+    expect(sent('PATCH', '/api/roasts/roast/file').at(-1)).toEqual({});
   });
 
   it('puts everything back as it was', async () => {
@@ -204,7 +233,7 @@ describe('changing a roast', () => {
     await userEvent.type(people, '9');
     await userEvent.click(screen.getByRole('button', { name: 'As it was' }));
     expect(screen.getByLabelText('To feed')).toHaveValue('6');
-    expect(sent('PUT', '/api/roasts/roast')).toHaveLength(0);
+    expect(sent('PATCH', '/api/roasts/roast/file')).toHaveLength(0);
   });
 
   it('goes on answering the figures before while something cannot be read', async () => {
@@ -583,6 +612,23 @@ describe('debrief', () => {
     await userEvent.type(screen.getByLabelText('What to change next time'), 'More coals');
     await userEvent.click(screen.getByRole('button', { name: 'Keep the note' }));
     await waitFor(() => expect(sent('PUT', '/api/roasts/roast/debrief')).toEqual([{ note: 'More coals' }]));
+  });
+
+  it.each([
+    ['Keep mine', 'More coals'],
+    ['Keep that one', 'Drier wood'],
+    ['Keep both', 'Drier wood\nMore coals'],
+  ])('asks where another device keeps another note (%s)', async (choice, kept) => {
+    const put = 'PUT /api/roasts/roast/debrief';
+    answering({ [put]: new Outdated('changed meanwhile', 'e2', { file: done().file, note: 'Drier wood' }) });
+    show(<Debrief roast={done()} />);
+    await userEvent.type(screen.getByLabelText('What to change next time'), 'More coals');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep the note' }));
+    expect(await screen.findByText('Drier wood')).toBeInTheDocument();
+    answering({ [put]: { ...done(), note: kept } });
+    await userEvent.click(screen.getByRole('button', { name: choice }));
+    await waitFor(() => expect(sent('PUT', '/api/roasts/roast/debrief').at(-1)).toEqual({ note: kept }));
+    await waitFor(() => expect(screen.queryByRole('button', { name: choice })).toBeNull());
   });
 
   it('teaches the cook’s own cooker what was read on it', async () => {

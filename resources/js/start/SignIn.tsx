@@ -1,11 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Wrong } from '../ui/Failure';
-import { useState, type FormEvent } from 'react';
+import { useEffect, useState, type FormEvent } from 'react';
 import type { Me } from '../api/types';
 import { call, Refused } from '../api/client';
+import { parcelsHere } from '../api/parcels';
 import { keys, stands } from '../api/queries';
 import { inkOn, temperatureCss } from '../charts/temperature';
 import { Field } from '../ui/Field';
+import { entriesWait } from '../ui/entriesWait';
 import { PasswordField } from '../ui/PasswordField';
 import { Forgotten } from './Forgotten';
 
@@ -17,6 +19,10 @@ export function SignIn({ demo }: { demo: boolean }) {
   const [errors, setErrors] = useState<Record<string, string[]>>({});
   const [trouble, setTrouble] = useState('');
   const [busy, setBusy] = useState(false);
+  const [waiting, setWaiting] = useState(0);
+  useEffect(() => {
+    void parcelsHere().then(setWaiting, () => undefined);
+  }, []);
 
   const enter = async (ask: () => Promise<Me>) => {
     setBusy(true);
@@ -70,6 +76,11 @@ export function SignIn({ demo }: { demo: boolean }) {
         {forgotten && <Forgotten onBack={() => setForgotten(false)} />}
         <form onSubmit={submit} className="opens" noValidate hidden={forgotten}>
           <h2 className="text-xl">{joining ? 'A kitchen of your own' : 'Your kitchen'}</h2>
+          {waiting > 0 && !joining && (
+            <p role="status" className="mt-2 border-l-[3px] border-water pl-3">
+              {entriesWait(waiting)} Sign in as the cook who logged {waiting === 1 ? 'it' : 'them'}.
+            </p>
+          )}
           <div className="mt-3 grid gap-3">
             {joining && (
               <Field label="Name" errors={errors.name}>

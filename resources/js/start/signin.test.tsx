@@ -2,6 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Refused } from '../api/client';
+import { changeParcels } from '../api/parcels';
 import { show } from '../testing';
 import { SignIn } from './SignIn';
 
@@ -41,6 +42,16 @@ describe('the door', () => {
     expect(screen.getByLabelText('Name')).toHaveValue('Ada');
     await userEvent.click(screen.getByRole('button', { name: 'I have a kitchen already' }));
     expect(screen.getByLabelText('Password')).not.toBeInvalid();
+  });
+
+  it('says that something waits here for its own cook', async () => {
+    await changeParcels('ada', () => [
+      { roast: 'r', what: 'readings', body: { id: 'a', dish: 0, at: '2031-10-04T18:00:00Z', place: 'core', celsius: 57 } },
+    ]);
+    show(<SignIn demo={false} />);
+    expect(await screen.findByRole('status')).toHaveTextContent(
+      'One entry was logged here and is not sent yet. Sign in as the cook who logged it.',
+    );
   });
 
   it('leads into the demo where there is one', async () => {

@@ -4,11 +4,13 @@ import { useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { forgetKept } from '../api/keep';
 import { call, forgetToken } from '../api/client';
+import { openOutbox, useOutbox } from '../api/outbox';
 import { stopAsking, useMe, useShownAs } from '../api/queries';
 import { useUnits } from '../units/units';
 import { Sheet } from './Sheet';
 import { useKeys } from './useKeys';
 import { useTheme } from './theme';
+import { entriesWait } from './entriesWait';
 import { Waiting } from './Waiting';
 import { Wrong } from './Failure';
 
@@ -59,6 +61,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     },
     onSuccess: async () => {
       forgetToken();
+      await openOutbox(null);
       cache.clear();
       await forgetKept();
       void navigate('/');
@@ -66,6 +69,9 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
     // What was given up is asked for again; nobody waits for that to hear that it failed.
     onError: () => void cache.invalidateQueries(),
   });
+  const waiting = useOutbox().kept.length;
+  const mayLeave = () =>
+    waiting === 0 || window.confirm(`${entriesWait(waiting)} If you sign out now, sign in again on this device to send them.`);
   useKeys({
     h: () => void navigate('/'),
     p: () => void navigate('/roasts/new'),
@@ -129,7 +135,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           <Link to={ACCOUNT.to} className={clsx(quiet, 'flex items-center')}>
             {ACCOUNT.name}
           </Link>
-          <button type="button" className={quiet} onClick={() => leave.mutate()}>
+          <button type="button" className={quiet} onClick={() => mayLeave() && leave.mutate()}>
             Sign out
           </button>
         </div>
@@ -193,7 +199,7 @@ export function Frame({ children, bar }: { children: ReactNode; bar?: ReactNode 
           <button type="button" className="push" onClick={toggleTheme}>
             {theme === 'day' ? 'Night' : 'Day'}
           </button>
-          <button type="button" className="push" onClick={() => leave.mutate()}>
+          <button type="button" className="push" onClick={() => mayLeave() && leave.mutate()}>
             Sign out
           </button>
         </div>

@@ -19,18 +19,23 @@ const WHY = {
 /** What was logged and is not with the server yet: how much of it, why, and what wants mending. */
 export function Waiting() {
   const cache = useQueryClient();
-  const { kept, hold } = useOutbox();
+  const { kept, hold, isSafe } = useOutbox();
   const [open, setOpen] = useState(false);
   const refused = kept.filter((one) => one.refused !== undefined);
   const waiting = kept.length - refused.length;
   return (
     <Notice
-      shows={refused.length > 0 || (waiting > 0 && hold !== 'none')}
+      shows={refused.length > 0 || (waiting > 0 && (hold !== 'none' || !isSafe))}
       className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 border-l-[3px] border-water py-1 pl-3"
     >
       {waiting > 0 && (
         <span className="font-semibold">
           {waiting} kept here, {WHY[hold]}.
+        </span>
+      )}
+      {!isSafe && (
+        <span className="w-full font-semibold text-ember">
+          This device has no room left to keep it. Leave this page open until it is sent, or make room.
         </span>
       )}
       {refused.length > 0 && <span className="font-semibold text-ember">{refused.length} not taken as it was logged.</span>}

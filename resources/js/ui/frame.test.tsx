@@ -3,6 +3,8 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Unreachable } from '../api/client';
+import { flush, openOutbox, post } from '../api/outbox';
+import { parcelsOf } from '../api/parcels';
 import { fetchAhead } from '../api/queries';
 import { show } from '../testing';
 import { Frame } from './Frame';
@@ -44,6 +46,31 @@ describe('signing out', () => {
     await waitFor(() => expect(asked()).toContain('POST /api/logout'));
     await fetchAhead(new QueryClient(), ['a']);
     expect(asked()).toContain('GET /api/roasts/a');
+  });
+
+  it('asks first where something is not sent yet, and leaves it for its own cook', async () => {
+    call.mockRejectedValue(new Unreachable(''));
+    await openOutbox('ada');
+    await post({
+      roast: 'r',
+      what: 'readings',
+      body: { id: 'a', dish: 0, at: '2031-10-04T18:00:00Z', place: 'core', celsius: 57 },
+    });
+    const asks = vi.spyOn(window, 'confirm').mockReturnValue(false);
+    call.mockReset();
+    call.mockResolvedValue({ user: null, demo: true, csrf: 'x' });
+    show(<Frame>Hearth</Frame>);
+    await signOut();
+    expect(asks).toHaveBeenCalledWith(expect.stringContaining('One entry was logged here and is not sent yet.'));
+    expect(asked()).not.toContain('POST /api/logout');
+    asks.mockReturnValue(true);
+    await signOut();
+    await waitFor(() => expect(asked()).toContain('POST /api/logout'));
+    expect(await parcelsOf('ada')).toHaveLength(1);
+    // Nobody sends it now.
+    await flush();
+    expect(asked().filter((one) => one.includes('readings'))).toEqual([]);
+    await openOutbox(null);
   });
 
   it('says so where the kitchen cannot be reached', async () => {

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed, Refused, Unreachable } from '../api/client';
-import { openOutbox, post } from '../api/outbox';
+import { discard, openOutbox, post } from '../api/outbox';
 import { show } from '../testing';
 import { Waiting } from './Waiting';
 
@@ -44,6 +44,18 @@ describe('what waits to be sent', () => {
     expect(screen.getByRole('status')).toHaveTextContent(`2 kept here, to be sent ${words}.`);
   });
 
+  it('says so where the device has no room to keep it', async () => {
+    vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    call.mockRejectedValue(new Unreachable(''));
+    await post(reading('a'));
+    show(<Waiting />);
+    expect(screen.getByRole('status')).toHaveTextContent('This device has no room left to keep it. Leave this page open until it is sent');
+    vi.restoreAllMocks();
+    await discard('a');
+  });
+
   it('sends at a press', async () => {
     call.mockRejectedValueOnce(new Unreachable(''));
     await post(reading('a'));
@@ -69,7 +81,7 @@ describe('what waits to be sent', () => {
     call.mockResolvedValue(yes);
     await userEvent.click(screen.getAllByRole('button', { name: 'Send it again' })[0] ?? document.body);
     await vi.waitFor(() => expect(screen.getAllByLabelText('It read')).toHaveLength(1));
-    expect(call.mock.calls.at(-1)?.[2]).toMatchObject({ id: 'a', celsius: 57 });
+    await vi.waitFor(() => expect(call.mock.calls.at(-1)?.[2]).toMatchObject({ id: 'a', celsius: 57 }));
     await userEvent.click(screen.getByRole('button', { name: 'Throw it away' }));
     await vi.waitFor(() => expect(screen.queryByRole('status')).toBeNull());
   });

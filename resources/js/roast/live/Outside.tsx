@@ -1,10 +1,9 @@
 import type { Roast } from '../../api/types';
 import { Wrong } from '../../ui/Failure';
-import { call } from '../../api/client';
 import { useRoastChange, useWeather } from '../../api/queries';
 import { at } from '../../units/time';
 import { useUnits } from '../../units/units';
-import { toFile, toDraft } from '../draft';
+import { keepFile } from '../useKept';
 import { meanOf, weatherWords, type Outdoors } from '../weather';
 
 /** So much of a change is felt by a fire. */
@@ -21,7 +20,7 @@ export function Outside({ roast, now }: { roast: Roast; now: number }) {
     open && latitude !== undefined && longitude !== undefined && serve > now ? { latitude, longitude, from: now, until: serve } : null;
   const weather = useWeather(asked);
   const take = useRoastChange<Outdoors>(roast.id, (next) =>
-    call('put', '/api/roasts/{roast}', { at: { roast: roast.id }, body: toFile({ ...toDraft(roast.file), ...next }) }),
+    keepFile(roast.id, { state: roast.file, edition: roast.edition }, { ...roast.file, ...next }),
   );
   const comes = weather.data === undefined ? null : meanOf(weather.data.hours);
   const has: Outdoors = { air_c: roast.plan.air_c, wind_ms: roast.plan.wind_ms, rain: roast.file.rain ?? false };
