@@ -25,6 +25,8 @@ return [
     'limits' => [
         'sign_in' => (int) env('LIMIT_SIGN_IN', 20),
         'sign_in_of_one' => (int) env('LIMIT_SIGN_IN_OF_ONE', 10),
+        // In a quarter of a minute, from a device that signed in with that address before.
+        'sign_in_of_known' => (int) env('LIMIT_SIGN_IN_OF_KNOWN', 5),
         'register' => (int) env('LIMIT_REGISTER', 10),
         'mail' => (int) env('LIMIT_MAIL', 5),
         'demo' => (int) env('LIMIT_DEMO', 10),

@@ -26,7 +26,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
     Route::post('register', [SessionController::class, 'register'])->middleware('throttle:register');
     Route::post('login', [SessionController::class, 'login'])->middleware('throttle:sign-in');
     Route::post('forgotten', [AccountController::class, 'forgotten'])->middleware('throttle:mail');
-    Route::post('reset', [AccountController::class, 'reset'])->middleware('throttle:sign-in');
+    Route::post('reset', [AccountController::class, 'reset'])->middleware('throttle:letter');
     Route::post('demo', [SessionController::class, 'demo'])->middleware('throttle:demo');
 
     Route::prefix('hands/{key}')->middleware('throttle-here:hands')->where(['key' => '[A-Za-z0-9]{40}'])->group(function (): void {
@@ -99,7 +99,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
             Route::post('ways/taken', [WaysController::class, 'take']);
             Route::post('hands', [HandsController::class, 'link']);
             Route::delete('hands', [HandsController::class, 'close']);
-            Route::get('run-sheet.ics', [FileController::class, 'calendar']);
+            Route::get('run-sheet.ics', [FileController::class, 'calendar'])->middleware('takes-turn');
             Route::post('readings.csv', [FileController::class, 'importReadings'])->middleware('takes-turn');
             Route::post('readings', [LogController::class, 'storeReading']);
             Route::patch('readings/{id}', [LogController::class, 'moveReading'])->where('id', ClientId::PATTERN);
@@ -115,7 +115,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 
 // Out of a letter.
 Route::get('confirm/{cook}/{address}', [AccountController::class, 'confirm'])
-    ->middleware(['signed:relative', 'throttle:sign-in'])
+    ->middleware(['signed:relative', 'throttle:letter'])
     ->name('confirm')
     ->whereNumber('cook')
     ->where('address', '[0-9a-f]{64}');

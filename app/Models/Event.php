@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $note
  * @property array<string, float>|null $settings of the cooker
  * @property float|null $celsius that it was set for
+ * @property bool $by_hands whether a second pair of hands ticked it
  * @property array{id: string, values: array<string, mixed>}|null $words of a way that was taken
  * @property array{inputs: array<string, mixed>, then: string, events: list<string>}|null $before how the plan stood before that way, and
  *     the mark of how it stood after it
@@ -29,12 +30,12 @@ final class Event extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius', 'words', 'before'];
+    protected $fillable = ['client_id', 'dish', 'at', 'kind', 'stage', 'entry', 'minutes', 'note', 'settings', 'celsius', 'words', 'before', 'by_hands'];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /**
-     * The last of that kind, unless it was taken back since.
+     * The last of that kind, unless it was taken back since, or what it rests on does not stand.
      *
      * @param  Collection<int, self>  $events  in order of time
      */
@@ -44,12 +45,14 @@ final class Event extends Model
             fn (self $event): bool => $event->dish === $dish && in_array($event->kind, [$kind, $kind->takenBackBy()], true),
         );
 
-        return $last?->kind === $kind ? $last : null;
+        $under = $kind->restsOn();
+
+        return $last?->kind === $kind && ($under === null || self::standing($events, $under, $dish) !== null) ? $last : null;
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime', 'settings' => 'array', 'words' => 'array', 'before' => 'array', 'kind' => EventKind::class];
+        return ['at' => 'immutable_datetime', 'settings' => 'array', 'words' => 'array', 'before' => 'array', 'kind' => EventKind::class, 'by_hands' => 'boolean'];
     }
 }

@@ -47,6 +47,12 @@ enum EventKind: string
         };
     }
 
+    /** What has to stand for it to stand; null for nothing. */
+    public function restsOn(): ?self
+    {
+        return $this === self::BackOn ? self::On : $this->after();
+    }
+
     /** @return array<int, self> what a device may log by itself */
     public static function logged(): array
     {

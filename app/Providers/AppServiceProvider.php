@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Database\LostNode;
 use App\Database\PatientConnection;
+use App\Kitchen\KnownDevice;
 use App\Mail\FileTransport;
 use App\Models\Device;
 use App\Models\User;
@@ -26,6 +27,8 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    private const KNOWN_WAITS_S = 15;
+
     /** @var array<class-string, class-string> */
     public array $bindings = [WeatherService::class => StandIn::class, LostConnectionDetector::class => LostNode::class];
 
@@ -43,16 +46,17 @@ final class AppServiceProvider extends ServiceProvider
         Mail::extend('file', fn (): FileTransport => new FileTransport(storage_path('mail')));
         Model::shouldBeStrict(! $this->app->environment('production'));
         Date::useClass(\Carbon\CarbonImmutable::class);
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            self::perMinute('sign_in', (string) $request->ip()),
-            // Many addresses that guess at one kitchen are one guesser; whether there is such a kitchen makes no difference.
-            self::perMinute('sign_in_of_one', self::account($request)),
+        RateLimiter::for('sign-in', self::signIn(...));
+        // From a letter: who has none cannot use up the tries of who has.
+        RateLimiter::for('letter', fn (Request $request): array => [
+            self::perMinute('sign_in', 'letter '.$request->ip()),
+            self::perMinute('sign_in_of_one', 'letter '.hash('xxh128', (string) json_encode($request->input('token')))),
         ]);
         RateLimiter::for('register', fn (Request $request): Limit => self::perMinute('register', (string) $request->ip()));
-        RateLimiter::for('mail', fn (Request $request): array => [
-            self::perMinute('mail', (string) $request->ip()),
-            self::perMinute('mail', self::account($request)),
-        ]);
+        // To one address goes one letter a minute, whoever asks for it (config/auth.php): it is the same letter.
+        RateLimiter::for('mail', fn (Request $request): Limit => self::perMinute(
+            'mail', self::cook($request) ?? self::knownDevice($request) ?? (string) $request->ip(),
+        ));
         RateLimiter::for('demo', fn (Request $request): Limit => self::perMinute('demo', (string) $request->ip()));
         RateLimiter::for('hands', fn (Request $request): Limit => self::perMinute('compute_in_demo', (string) $request->ip()));
         RateLimiter::for('devices', function (Request $request): Limit {
@@ -69,13 +73,45 @@ final class AppServiceProvider extends ServiceProvider
         });
     }
 
-    /** Whose kitchen is asked for, or who asks. */
-    private static function account(Request $request): string
+    /** @return list<Limit> */
+    private static function signIn(Request $request): array
+    {
+        $cook = self::cook($request);
+        if ($cook !== null) {
+            return [self::perMinute('sign_in_of_one', $cook)];
+        }
+        $known = self::knownDevice($request);
+        if ($known !== null) {
+            // It waits for seconds, and whatever others try makes no difference to it.
+            return [Limit::perSecond((int) config('app.limits.sign_in_of_known'), self::KNOWN_WAITS_S)->by($known)];
+        }
+
+        return [
+            self::perMinute('sign_in', (string) $request->ip()),
+            // Many addresses that guess at one kitchen are one guesser; whether there is such a kitchen makes no difference.
+            self::perMinute('sign_in_of_one', 'strangers '.hash('xxh128', self::email($request))),
+        ];
+    }
+
+    private static function email(Request $request): string
     {
         $email = $request->input('email');
+
+        return is_string($email) ? mb_strtolower(trim($email)) : '';
+    }
+
+    private static function cook(Request $request): ?string
+    {
         $cook = $request->user();
 
-        return hash('xxh128', is_string($email) ? mb_strtolower(trim($email)) : 'cook '.($cook instanceof User ? $cook->id : ''));
+        return $cook instanceof User ? "cook $cook->id" : null;
+    }
+
+    private static function knownDevice(Request $request): ?string
+    {
+        $mark = KnownDevice::mark($request, self::email($request));
+
+        return $mark === null ? null : "known $mark";
     }
 
     /** As config/app.php has it, counted for each cook or address by itself. */

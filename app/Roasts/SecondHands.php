@@ -13,6 +13,7 @@ use Diatherm\Day\Entry;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Diatherm\Roast\Roast as CoreRoast;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** A link for a second pair of hands: who has it sees one roast's tasks and ticks them, and nothing else. */
@@ -29,16 +30,14 @@ final class SecondHands
     public static function link(Roast $roast): string
     {
         $key = Str::random(self::KEY_LETTERS);
-        $roast->hands_key = hash('sha256', $key);
-        self::save($roast);
+        self::keep($roast, hash('sha256', $key));
 
         return $key;
     }
 
     public static function close(Roast $roast): void
     {
-        $roast->hands_key = null;
-        self::save($roast);
+        self::keep($roast, null);
     }
 
     public static function find(string $key): ?Roast
@@ -60,7 +59,7 @@ final class SecondHands
                 EventRequest::insistOnOrder($roast, $kind, $entry->dish, $at, $id);
                 Logbook::add($roast, $roast->events(), $id, [
                     'dish' => $entry->dish, 'at' => $at, 'kind' => $kind, 'entry' => $line,
-                    'stage' => $kind === EventKind::Stage ? (int) $entry->id->parts[0] : null,
+                    'stage' => $kind === EventKind::Stage ? (int) $entry->id->parts[0] : null, 'by_hands' => true,
                 ], Roast::MOST_EVENTS);
 
                 return;
@@ -85,10 +84,15 @@ final class SecondHands
         };
     }
 
-    private static function save(Roast $roast): void
+    private static function keep(Roast $roast, ?string $hashed): void
     {
-        // What the answer says of the link changes with it.
-        $roast->version++;
-        $roast->save();
+        DB::transaction(function () use ($roast, $hashed): void {
+            $row = $roast->held();
+            $row->hands_key = $hashed;
+            // What the answer says of the link changes with it.
+            $row->version++;
+            $row->save();
+        });
+        $roast->refresh();
     }
 }

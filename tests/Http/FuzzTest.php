@@ -160,7 +160,7 @@ it('answers nonsense with a message at a field, never with a failure', function 
         $answer = $this->call(
             $method,
             $path,
-            server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_IF_MATCH' => '*'],
             content: $body,
         );
         $status = $answer->status();

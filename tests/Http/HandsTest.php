@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Roast;
 use App\Models\User;
+use Diatherm\Cooking\Cook;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Tests\Support\Contract;
@@ -63,6 +64,27 @@ it('does nothing else', function () {
     Auth::forgetGuards();
     $this->deleteJson("/api/hands/$key/ticks/$note")->assertOk();
     expect($roast->events()->count())->toBe(1);
+});
+
+it('undoes what hands ticked, and nothing that the cook did', function () {
+    [$key, $roast] = givenAway($this);
+    $theirs = (string) Str::uuid();
+    $this->postJson("/api/hands/$key/ticks", ['id' => $theirs, 'entry' => 'd0.light', 'at' => now()->toAtomString()])->assertOk();
+    $this->actingAs($roast->user);
+    $cooks = (string) Str::uuid();
+    $this->log($roast, 'on', 0, ['id' => $cooks, 'entry' => 'd0.on'])->assertOk();
+    Auth::forgetGuards();
+    $this->deleteJson("/api/hands/$key/ticks/$cooks")->assertOk()->assertJsonPath('status', 'cooking');
+    $this->deleteJson("/api/hands/$key/ticks/$theirs")->assertOk();
+    expect($roast->events()->pluck('client_id')->all())->toBe([$cooks]);
+});
+
+it('works nothing out for who only looks', function () {
+    [$key, $roast] = givenAway($this);
+    $this->getJson("/api/hands/$key")->assertOk();
+    $cooked = Cook::$begun;
+    array_map(fn () => $this->getJson("/api/hands/$key")->assertOk(), range(1, 5));
+    expect(Cook::$begun)->toBe($cooked);
 });
 
 it('closes with a new link, when the cook says so, and with the roast', function () {

@@ -7,6 +7,18 @@ use App\Models\Reading;
 use Illuminate\Support\Str;
 use Tests\Support\Contract;
 
+it('takes back what rested on it where a dish was put on by mistake, and has it again when that is put back', function () {
+    $roast = $this->roast();
+    $on = (string) Str::uuid();
+    $this->log($roast, 'on', 90, ['id' => $on])->assertOk();
+    $this->log($roast, 'pulled', 10)->assertOk();
+    $this->log($roast, 'carved', 2)->assertOk()->assertJsonPath('status', 'done');
+    $undone = $this->deleteJson("/api/roasts/$roast->id/events/$on")->assertOk()->assertJsonPath('status', 'planned');
+    expect($undone->json('plan.dishes.0.status'))->toBe('waiting')
+        ->and($this->getJson('/api/roasts')->json('0.status'))->toBe('planned');
+    $this->log($roast, 'on', 90, ['id' => $on])->assertOk()->assertJsonPath('status', 'done');
+});
+
 it('moves the forecast with the readings', function () {
     $roast = $this->roast([], ['serve_at' => now()->addHours(3)->toAtomString()]);
     $this->log($roast, 'on', 60)->assertOk();

@@ -3,6 +3,11 @@
 declare(strict_types=1);
 
 use App\Models\User;
+use Database\Factories\UserFactory;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cookie;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Testing\TestResponse;
 use Tests\Support\Contract;
 
 it('signs up, out and in', function () {
@@ -35,6 +40,74 @@ it('slows down guessing', function () {
         $this->postJson('/api/login', ['email' => 'nobody@weir.example', 'password' => 'x']);
     }
     $this->postJson('/api/login', ['email' => 'nobody@weir.example', 'password' => 'x'])->assertTooManyRequests();
+});
+
+/** Signs in from another device at another address. */
+function signsIn(Tests\Support\HttpTest $test, string $address, string $email, string $password, array $cookies = []): TestResponse
+{
+    Auth::forgetGuards();
+    $test->flushSession();
+    Cookie::flushQueuedCookies();
+
+    return $test->withCredentials()->withServerVariables(['REMOTE_ADDR' => $address])
+        ->call('POST', '/api/login', ['email' => $email, 'password' => $password], $cookies, server: ['HTTP_ACCEPT' => 'application/json']);
+}
+
+/** @return array<string, string> what a browser would send back, as it came over the wire */
+function knownBy(TestResponse $answer): array
+{
+    $cookies = [];
+    foreach ($answer->headers->getCookies() as $cookie) {
+        if (str_starts_with($cookie->getName(), 'known_')) {
+            expect($cookie->isHttpOnly())->toBeTrue();
+            $cookies[$cookie->getName()] = (string) $cookie->getValue();
+        }
+    }
+    expect($cookies)->toHaveCount(1);
+
+    return $cookies;
+}
+
+it('lets a cook in from a device that signed in before, however much others guess at that kitchen', function (string $guesser) {
+    $cook = $this->cook();
+    $known = knownBy(signsIn($this, '127.0.0.2', $cook->email, UserFactory::PASSWORD)->assertOk());
+    foreach (range(1, 40) as $guess) {
+        signsIn($this, $guesser, $cook->email, "guess $guess");
+    }
+    signsIn($this, $guesser, $cook->email, UserFactory::PASSWORD)->assertTooManyRequests();
+    signsIn($this, '127.0.0.2', $cook->email, UserFactory::PASSWORD, $known)->assertOk();
+})->with(['from elsewhere' => '127.0.0.9', 'from the same network' => '127.0.0.2']);
+
+it('has a known device wait for seconds, and knows it for its own address alone', function () {
+    $this->freezeTime();
+    [$cook, $other] = [$this->cook(), $this->cook()];
+    $known = knownBy(signsIn($this, '127.0.0.2', $cook->email, UserFactory::PASSWORD)->assertOk());
+    foreach (range(1, 5) as $guess) {
+        signsIn($this, '127.0.0.2', $cook->email, "guess $guess", $known)->assertUnprocessable();
+    }
+    $wait = signsIn($this, '127.0.0.2', $cook->email, UserFactory::PASSWORD, $known)->assertTooManyRequests()->headers->get('Retry-After');
+    expect((int) $wait)->toBeGreaterThan(0)->toBeLessThanOrEqual(15);
+    $this->travel((int) $wait + 1)->seconds();
+    signsIn($this, '127.0.0.2', $cook->email, UserFactory::PASSWORD, $known)->assertOk();
+    // The same cookie, under the name that the other's would have, is none.
+    $others = array_key_first(knownBy(signsIn($this, '127.0.0.3', $other->email, UserFactory::PASSWORD)->assertOk()));
+    foreach (range(1, 12) as $guess) {
+        signsIn($this, '127.0.0.4', $other->email, "guess $guess");
+    }
+    signsIn($this, '127.0.0.5', $other->email, UserFactory::PASSWORD, [$others => reset($known)])->assertTooManyRequests();
+});
+
+it('lets a cook in by a letter from any device while others guess', function () {
+    $cook = $this->cook();
+    foreach (range(1, 40) as $guess) {
+        signsIn($this, '127.0.0.9', $cook->email, "guess $guess");
+        $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.9'])->postJson('/api/reset', ['token' => "guess $guess", 'email' => $cook->email, 'password' => 'straw and ember']);
+        $this->postJson('/api/forgotten', ['email' => $cook->email]);
+    }
+    $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.7'])->postJson('/api/forgotten', ['email' => $cook->email])->assertNoContent();
+    $token = Password::createToken($cook);
+    $reset = $this->postJson('/api/reset', ['token' => $token, 'email' => $cook->email, 'password' => 'straw and ember'])->assertNoContent();
+    signsIn($this, '127.0.0.7', $cook->email, 'straw and ember', knownBy($reset))->assertOk();
 });
 
 it('remembers the cook’s units', function () {

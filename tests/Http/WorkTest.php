@@ -62,6 +62,7 @@ it('logs a reading all the same, and shows what it said last until there is more
 });
 
 it('makes every change of a log, a note or a way though its answer cannot be worked out yet', function (Closure $change, Closure $isMade) {
+    $this->freezeTime();
     $roast = $this->roast();
     $this->log($roast, 'on', 40)->assertOk();
     $reading = $this->read($roast, 22.0, 1)->assertOk()->json('readings.0.id');

@@ -8,6 +8,7 @@ use App\Http\Requests\ChangePasswordRequest;
 use App\Http\Requests\ForgottenRequest;
 use App\Http\Requests\LeaveRequest;
 use App\Http\Requests\ResetRequest;
+use App\Kitchen\KnownDevice;
 use App\Kitchen\SignedIn;
 use App\Mail\Letters;
 use App\Models\User;
@@ -19,6 +20,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\Password;
 
 use function Illuminate\Support\defer;
@@ -104,6 +106,7 @@ final class AccountController
                 'email_verified_at' => $cook->email_verified_at ?? CarbonImmutable::now(),
             ])->save();
             SignedIn::endOthers($cook, null);
+            Cookie::queue(KnownDevice::cookie($cook->email));
             defer(fn () => Letters::passwordChanged($cook))->always();
         });
         if ($done !== Password::PASSWORD_RESET) {

@@ -9,12 +9,15 @@ use App\Http\Resources\HandsResource;
 use App\Models\Roast;
 use App\Roasts\Logbook;
 use App\Roasts\SecondHands;
+use App\Work\Turn;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
 /** A second pair of hands: the cook gives a link, who has it sees and ticks that roast's tasks. */
 final class HandsController
 {
+    private const PATIENCE_S = 2.0;
+
     public function link(Roast $roast): JsonResponse
     {
         return new JsonResponse(['path' => '/hands/'.SecondHands::link($roast)]);
@@ -35,7 +38,10 @@ final class HandsController
     public function tick(HandTickRequest $request, string $key): JsonResponse
     {
         $roast = $this->roast($key);
-        SecondHands::tick($roast, $request->entry(), $request->id(), $request->moment());
+        Turn::take(
+            $roast->user, (string) $request->ip(), self::PATIENCE_S,
+            fn () => SecondHands::tick($roast, $request->entry(), $request->id(), $request->moment()),
+        );
 
         return HandsResource::of($roast);
     }
@@ -43,8 +49,8 @@ final class HandsController
     public function untick(string $key, string $id): JsonResponse
     {
         $roast = $this->roast($key);
-        // What is no line of the sheet was not ticked here: a note, a reading, a way that was taken.
-        if ($roast->events()->where('client_id', $id)->whereNotNull('entry')->exists()) {
+        // What the cook logged is the cook's to undo.
+        if ($roast->events()->where('client_id', $id)->where('by_hands', true)->exists()) {
             Logbook::removeEvent($roast, $id);
         }
 

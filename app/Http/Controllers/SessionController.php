@@ -10,6 +10,7 @@ use App\Http\Requests\NewPassword;
 use App\Http\Requests\RegisterRequest;
 use App\Http\Requests\SignInRequest;
 use App\Http\Requests\UnitsRequest;
+use App\Kitchen\KnownDevice;
 use App\Mail\Letters;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -21,6 +22,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 
@@ -109,6 +111,7 @@ final class SessionController
     private function enter(Request $request, User $cook): JsonResponse
     {
         Auth::login($cook);
+        Cookie::queue(KnownDevice::cookie($cook->email));
         if (! $request->boolean('remember', true)) {
             $request->session()->put(SessionsForCooks::BRIEF_SINCE, CarbonImmutable::now()->getTimestamp());
         }

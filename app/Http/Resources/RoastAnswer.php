@@ -23,6 +23,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -87,6 +88,29 @@ final class RoastAnswer
 
             return self::tagged($json, $tag);
         });
+    }
+
+    /** What it says in brief; an older answer while a newer one cannot be worked out. */
+    public static function brief(Roast $stored): stdClass
+    {
+        $now = CarbonImmutable::now();
+        $mark = self::standing(
+            $stored,
+            Cache::get(self::key($stored, 'mark')),
+            self::stamp($stored, Yard::versions($stored->user_id)),
+            $now,
+        );
+        $last = Cache::get(self::key($stored, 'brief'));
+        try {
+            $json = $mark !== null && is_string($last)
+                ? $last
+                : self::worked($stored, $now, is_string($last) ? self::LOOK_PATIENCE_S : null)[2];
+        } catch (Busy $busy) {
+            $json = is_string($last) ? $last : throw $busy;
+        }
+
+        /** @var stdClass */
+        return json_decode($json, false, 64, JSON_THROW_ON_ERROR);
     }
 
     /** The same for one who asks again: nothing, where nothing has changed since (RFC 9110, 304). */

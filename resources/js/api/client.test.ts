@@ -65,7 +65,7 @@ describe('asking the server', () => {
     busy({ 'Retry-After': '9' });
     await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Go on in 9 seconds.', waitS: 9 });
     busy({ 'Retry-After': '60', 'X-RateLimit-Limit': '600' });
-    await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Too many tries. Wait a minute.', waitS: 60 });
+    await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Too many tries. Try again in a minute.', waitS: 60 });
   });
 
   it('knows an answer that is still being worked out', async () => {
@@ -111,7 +111,7 @@ describe('asking the server', () => {
     [401, 'You are signed out.'],
     [404, 'That is not here (any more).'],
     [413, 'That is too large.'],
-    [429, 'Too many tries. Wait a minute.'],
+    [429, 'Too many tries. Try again in a minute.'],
     [503, 'The kitchen can take nothing in just now. Try again in a moment.'],
     [500, 'The kitchen could not answer. Try again.'],
   ])('says in words what %i means', async (status, words) => {

@@ -156,7 +156,7 @@ async function send<T>(
   }
   const waitS = Number(response.headers?.get('Retry-After')) || null;
   if (!response.ok && !ANSWERED.includes(response.status))
-    throw new Failed(response.status, await told(response, words(response.status)), waitS);
+    throw new Failed(response.status, await told(response, words(response.status, waitS)), waitS);
   const answer = await whole(response, signal);
   // An older answer tells of what the kitchen had taken when it was made.
   moments.set(answer, waitS === null ? asked : asked - 1000 * (Number(response.headers?.get('Age')) || 0));
@@ -235,12 +235,12 @@ function isMe(answer: unknown): answer is Me {
   return typeof answer === 'object' && answer !== null && 'csrf' in answer;
 }
 
-function words(status: number): string {
+function words(status: number, waitS: number | null): string {
   if (status === 401) return 'You are signed out.';
   if (status === 403) return 'That is not yours to change.';
   if (status === 404) return 'That is not here (any more).';
   if (status === 413) return 'That is too large.';
-  if (status === 429) return 'Too many tries. Wait a minute.';
+  if (status === 429) return `Too many tries. Try again in ${waitS === null || waitS >= 60 ? 'a minute' : `${waitS} seconds`}.`;
   if (status === 503) return 'The kitchen can take nothing in just now. Try again in a moment.';
   return 'The kitchen could not answer. Try again.';
 }
