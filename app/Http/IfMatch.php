@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Models\Edition;
+use App\Words\Voice;
 use Closure;
+use Diatherm\Measure\Message;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\PreconditionRequiredHttpException;
 
@@ -27,7 +29,7 @@ final class IfMatch
     {
         $named = array_filter(array_map(trim(...), explode(',', $request->headers->get('If-Match') ?? '')));
         if ($named === []) {
-            throw new PreconditionRequiredHttpException('Name the edition that is changed, in If-Match.');
+            throw new PreconditionRequiredHttpException(Voice::ofTheReader()->say(Message::of('file.no_edition')));
         }
         if (! in_array(self::ANY, $named, true) && ! in_array($edition->tag(), $named, true)) {
             throw new Outdated($edition, $current());

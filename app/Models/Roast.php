@@ -34,6 +34,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read User $user
  * @property-read Collection<int, Reading> $readings
  * @property-read Collection<int, Event> $events
+ * @property-read Collection<int, Device> $devices
  */
 final class Roast extends Model
 {

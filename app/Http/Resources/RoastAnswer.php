@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Event;
+use App\Models\EventKind;
 use App\Models\Reading;
 use App\Models\Roast;
 use App\Models\User;
@@ -18,6 +19,7 @@ use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Diatherm\Roast\Roast as CoreRoast;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
@@ -178,11 +180,30 @@ final class RoastAnswer
         return implode('|', [$stored->version, ...$own]);
     }
 
-    /** @return array{stamp: string, tag: string, until: int|null, made: int}|null null where it has to be worked out anew */
-    private static function standing(Roast $stored, mixed $mark, string $stamp, CarbonImmutable $now): ?array
+    /**
+     * @param  array<string, string>  $versions  of the cook's own cookers
+     * @return string mark of all that the model looks at: a note is not among it
+     */
+    private static function seen(Roast $stored, array $versions): string
     {
-        /** @var array{stamp: string, tag: string, until: int|null, made: int}|null $mark */
-        return $mark !== null && $mark['stamp'] === $stamp && ($mark['until'] === null || $now->getTimestamp() < $mark['until'])
+        $rows = fn (Collection $all): array => $all->map(fn (Model $one): array => $one->getAttributes())->all();
+
+        return hash('xxh128', serialize([
+            $stored->getAttribute('inputs'), $stored->name, $stored->time_zone, $stored->lighting, $versions,
+            $rows($stored->readings),
+            $rows($stored->events->where('kind', '!==', EventKind::Note)),
+            $rows($stored->devices),
+        ]));
+    }
+
+    /**
+     * @param  string  $by  stamp or seen
+     * @return array{stamp: string, seen: string, tag: string, until: int|null, made: int}|null null where it has to be worked out anew
+     */
+    private static function standing(Roast $stored, mixed $mark, string $stamp, CarbonImmutable $now, string $by = 'stamp'): ?array
+    {
+        /** @var array{stamp: string, seen: string, tag: string, until: int|null, made: int}|null $mark */
+        return $mark !== null && ($mark[$by] ?? null) === $stamp && ($mark['until'] === null || $now->getTimestamp() < $mark['until'])
             ? $mark
             : null;
     }
@@ -230,7 +251,22 @@ final class RoastAnswer
      */
     private static function insisted(Roast $stored, CarbonImmutable $now): array
     {
-        $day = Day::of($stored->load(['readings', 'events']), $now);
+        $stored->load(['readings', 'events', 'devices']);
+        $seen = self::seen($stored, Yard::versions($stored->user_id));
+        $last = Cache::many([self::key($stored, 'mark'), self::key($stored, 'whole'), self::key($stored, 'brief')]);
+        [$mark, $whole, $brief] = array_values($last);
+        if (is_string($whole) && is_string($brief) && self::standing($stored, $mark, $seen, $now, by: 'seen') !== null) {
+            // A note, a link for hands: what is worked out stands.
+            return self::kept(
+                $stored,
+                RoastResource::written($stored, true) + (array) json_decode($whole, false, 64, JSON_THROW_ON_ERROR),
+                RoastResource::written($stored, false) + (array) json_decode($brief, false, 64, JSON_THROW_ON_ERROR),
+                $now,
+                $mark['until'] === null ? null : CarbonImmutable::createFromTimestamp($mark['until']),
+                $seen,
+            );
+        }
+        $day = Day::of($stored, $now);
 
         return self::kept(
             $stored,
@@ -238,19 +274,22 @@ final class RoastAnswer
             (new RoastResource($day, whole: false))->toArray(),
             $now,
             $day->standsUntil($now),
+            $seen,
         );
     }
 
     /**
      * @param  array<string, mixed>  $whole
      * @param  array<string, mixed>  $brief
+     * @param  string  $seen  mark of all that it was worked out from; none where it could not be
      * @return array{string, string, string} tag, the whole answer and the brief one
      */
-    private static function kept(Roast $stored, array $whole, array $brief, CarbonImmutable $now, ?CarbonImmutable $until): array
+    private static function kept(Roast $stored, array $whole, array $brief, CarbonImmutable $now, ?CarbonImmutable $until, string $seen = ''): array
     {
         [$json, $short] = [json_encode($whole, JSON_THROW_ON_ERROR), json_encode($brief, JSON_THROW_ON_ERROR)];
         $mark = [
             'stamp' => self::stamp($stored, Yard::versions($stored->user_id)),
+            'seen' => $seen,
             'tag' => self::tag($json),
             'until' => $until?->getTimestamp(),
             'made' => $now->getTimestamp(),

@@ -72,14 +72,43 @@ final class RoastResource extends JsonResource
             'status' => $day->status(),
             'trouble' => null,
             'now' => PlanResource::time(CarbonImmutable::now()->setTimezone($stored->time_zone)),
-            'edition' => $stored->edition()->mark,
-            'note' => $stored->debrief_note,
             'file' => $stored->inputs,
             'plan' => ['dishes' => $dishes] + $plan,
-            'helped' => $stored->hands_key !== null,
             'turn' => $this->turn(),
             'tending' => array_map(self::tended(...), Tending::all($day, CarbonImmutable::now())),
-        ] + ($this->whole ? $this->log() : []);
+        ] + self::written($stored, $this->whole) + ($this->whole ? $this->log() : []);
+    }
+
+    /**
+     * What is told as it was written down, and changes nothing that is worked out.
+     *
+     * @return array<string, mixed>
+     */
+    public static function written(Roast $stored, bool $whole): array
+    {
+        return [
+            'edition' => $stored->edition()->mark,
+            'note' => $stored->debrief_note,
+            'helped' => $stored->hands_key !== null,
+        ] + ($whole ? ['events' => self::events($stored)] : []);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function events(Roast $stored): array
+    {
+        return array_values($stored->events->map(fn (Event $event): array => [
+            'id' => $event->client_id,
+            'dish' => $event->dish,
+            'at' => $event->at->setTimezone($stored->time_zone)->format(self::TO_THE_MILLISECOND),
+            'kind' => $event->kind,
+            'words' => $event->words ?? $event->kind->inWords(),
+            'stage' => $event->stage,
+            'entry' => $event->entry,
+            'minutes' => $event->minutes,
+            'note' => $event->note,
+            'settings' => $event->settings === null ? null : (object) $event->settings,
+            'celsius' => $event->celsius,
+        ])->all());
     }
 
     /** Whether the table will not be ready at its hour, or long before it, so that another way is worth a look. */
@@ -257,19 +286,6 @@ final class RoastResource extends JsonResource
                 fn (Device $device): array => (new DeviceResource($device))->toArray(),
                 self::devices($stored),
             ),
-            'events' => array_values($stored->events->map(fn (Event $event): array => [
-                'id' => $event->client_id,
-                'dish' => $event->dish,
-                'at' => $event->at->setTimezone($stored->time_zone)->format(self::TO_THE_MILLISECOND),
-                'kind' => $event->kind,
-                'words' => $event->words ?? $event->kind->inWords(),
-                'stage' => $event->stage,
-                'entry' => $event->entry,
-                'minutes' => $event->minutes,
-                'note' => $event->note,
-                'settings' => $event->settings === null ? null : (object) $event->settings,
-                'celsius' => $event->celsius,
-            ])->all()),
             'debrief' => [
                 'planned_curves' => array_column($stored->lighting['dishes'] ?? [], 'curve'),
                 'dishes' => array_map(fn (array $findings): array => array_map(fn (Finding $finding): array => [
