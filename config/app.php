@@ -36,6 +36,8 @@ return [
     ],
     // Processor time, counted for each kitchen and, in the demo, for each address: so much at once, and so much back in a second.
     'work' => [
+        // So long a list of roasts may take; what is left then comes with the next asking.
+        'list_s' => (float) env('WORK_LIST_S', 0.2),
         'at_once' => (int) env('WORK_AT_ONCE', 2),
         'cook' => ['most_s' => (float) env('WORK_MOST_S', 60.0), 'per_s' => (float) env('WORK_PER_S', 0.5)],
         'demo' => ['most_s' => (float) env('WORK_MOST_IN_DEMO_S', 30.0), 'per_s' => (float) env('WORK_PER_IN_DEMO_S', 0.25)],

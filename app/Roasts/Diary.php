@@ -42,7 +42,7 @@ final class Diary
     /** @var array<int, array<int, CarbonImmutable>> by dish and stage */
     private readonly array $starts;
 
-    /** @var list<Reading> that tell something, in order of time */
+    /** @var list<Reading> in order of time */
     public readonly array $readings;
 
     public function __construct(
@@ -50,7 +50,7 @@ final class Diary
         private readonly CoreRoast $roast,
         private readonly CarbonImmutable $now,
     ) {
-        $this->readings = Told::of($stored->readings, $now);
+        $this->readings = array_values($stored->readings->all());
         $starts = [];
         foreach ($stored->events as $event) {
             $stage = $event->kind === EventKind::Stage ? $event->stage : null;

@@ -21,7 +21,7 @@ final class Lighting
     public static function record(Roast $stored): ?array
     {
         try {
-            return self::of(Day::of($stored->load(['readings', 'events']), CarbonImmutable::now())->plan);
+            return self::of(Day::of(Told::log($stored, $now = CarbonImmutable::now()), $now)->plan);
         } catch (\Throwable $wrong) {
             report($wrong);
 

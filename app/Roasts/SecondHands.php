@@ -52,7 +52,7 @@ final class SecondHands
      */
     public static function tick(Roast $roast, string $line, string $id, CarbonImmutable $at): void
     {
-        $day = Day::of($roast->load(['readings', 'events']), CarbonImmutable::now());
+        $day = Day::of(Told::log($roast, $now = CarbonImmutable::now()), $now);
         foreach ($day->plan->runSheet->entries as $entry) {
             if ($entry->id->text() === $line && ! in_array($entry->act, [Act::Rest, Act::Serve, Act::Read], true)) {
                 $kind = self::kind($entry, $day->plan->roast);

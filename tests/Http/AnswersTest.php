@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Models\Device;
+use App\Models\Roast;
 use Diatherm\Cooking\Cook;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -73,6 +75,58 @@ it('says another thing once its own cooker has learnt', function () {
     )->assertOk();
     $this->getJson("/api/roasts/$id", ['If-None-Match' => $tag])->assertOk();
 });
+
+it('answers a long list in time when nothing is worked out yet, what is on the fire first, and the rest as it is asked again', function () {
+    $first = $this->roast();
+    $others = array_map(function (int $i) use ($first): Roast {
+        $one = $first->replicate();
+        $one->inputs = array_replace($first->inputs, ['people' => 2 + $i]);
+        $one->save();
+
+        return $one;
+    }, range(1, 11));
+    $this->log($others[7], 'on', 30)->assertOk();
+    Cache::flush();
+    config(['app.work.list_s' => 1e-9]);
+    $none = $this->getJson('/api/roasts')->assertOk()->assertHeader('Retry-After', '1');
+    expect(array_unique(array_column($none->json(), 'status')))->toBe(['awaited'])->and($none->json())->toHaveCount(12)
+        ->and(Contract::breachesInList((string) $none->content(), 'AwaitedRoast'))->toBe([]);
+    // Each time as many as there is time for; what is told has the order of the list all the same.
+    config(['app.work.list_s' => 0.05]);
+    $asked = 0;
+    do {
+        $answer = $this->getJson('/api/roasts')->assertOk();
+        $told = array_filter($answer->json(), fn (array $one): bool => $one['status'] !== 'awaited');
+        expect(array_column($answer->json(), 'id'))->toBe(array_column($none->json(), 'id'))
+            ->and(array_column($told, 'id'))->toContain($others[7]->id);
+    } while ($answer->headers->has('Retry-After') && ++$asked < 20);
+    expect($told)->toHaveCount(12)->and($answer->headers->has('ETag'))->toBeTrue();
+    // What was told once is told, though it is old, rather than nothing.
+    $this->travel(2)->hours();
+    config(['app.work.list_s' => 1e-9]);
+    $old = $this->getJson('/api/roasts')->assertOk()->assertHeader('Retry-After', '1');
+    expect(array_column($old->json(), 'status'))->not->toContain('awaited');
+});
+
+it('tells of a log of thousands as much as it takes, in an answer that a phone can fetch', function (bool $byDevice) {
+    $roast = $this->roast();
+    $this->log($roast, 'on', 170)->assertOk();
+    $device = $byDevice ? Device::factory()->for($roast->user)->create()->id : null;
+    $rows = array_map(fn (int $k): array => [
+        'roast_id' => $roast->id, 'client_id' => (string) Str::uuid(), 'dish' => 0, 'place' => $k % 2 === 1 ? 'core' : 'cooker',
+        'celsius' => $k % 2 === 1 ? round(5 + 45 * $k / 10_000, 1) : 150 + $k % 7, 'at' => now()->subSeconds(10_000 - $k)->format('Y-m-d H:i:s.v'),
+        'device_id' => $device, 'channel' => $byDevice ? 1 + $k % 2 : null,
+    ], range(1, 10_000));
+    foreach (array_chunk($rows, 1000) as $some) {
+        DB::table('readings')->insert($some);
+    }
+    $answer = $this->read($roast, 50.5)->assertOk();
+    expect(strlen((string) $answer->content()))->toBeLessThan(100_000)
+        ->and($answer->json('plan.dishes.0.live.read.celsius'))->toBe(50.5)
+        ->and(array_column($answer->json('readings'), 'celsius'))->toContain(50.5)
+        // Nothing of the log is lost by it.
+        ->and(substr_count($this->get("/api/roasts/$roast->id/readings.csv")->content(), "\r\n"))->toBe(10_002);
+})->with(['a thermometer' => true, 'a table' => false]);
 
 it('cooks nothing when it is asked again, and a dish once however often its roast is changed', function () {
     $roast = $this->roast();

@@ -12,6 +12,7 @@ use App\Models\Cooker;
 use App\Models\User;
 use App\Roasts\Day;
 use App\Roasts\Lessons;
+use App\Roasts\Told;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Cooker\CookerFile;
@@ -112,8 +113,8 @@ final class CookerController
     /** Takes what was read on it during a roast into its log; taken twice it is there once. */
     public function learn(LearnRequest $request, Cooker $cooker): JsonResponse
     {
-        $roast = self::cook($request)->roasts()->with(['readings', 'events'])->findOrFail($request->roastId());
-        $day = Day::of($roast, CarbonImmutable::now(), finished: false);
+        $now = CarbonImmutable::now();
+        $day = Day::of(Told::log(self::cook($request)->roasts()->findOrFail($request->roastId()), $now), $now, finished: false);
         foreach ($day->plan->fires as $planned) {
             $fire = $planned->plan;
             if ($fire->stove->own && $fire->stove->name === $cooker->name) {

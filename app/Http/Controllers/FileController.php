@@ -10,6 +10,7 @@ use App\Models\Roast;
 use App\Roasts\Day;
 use App\Roasts\ReadingsCsv;
 use App\Roasts\RunSheetCalendar;
+use App\Roasts\Told;
 use App\Words\Voice;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
@@ -58,7 +59,7 @@ final class FileController
         $now = CarbonImmutable::now();
 
         return new Response(RunSheetCalendar::of(
-            Day::of($roast->load(['readings', 'events']), $now), Voice::ofTheReader(), $now,
+            Day::of(Told::log($roast, $now), $now), Voice::ofTheReader(), $now,
         ), headers: [
             'Content-Type' => 'text/calendar; charset=utf-8',
             'Content-Disposition' => 'attachment; filename="run-sheet-'.$roast->serve_at->format('Y-m-d').'.ics"',

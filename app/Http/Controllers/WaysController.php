@@ -12,6 +12,7 @@ use App\Models\Roast;
 use App\Roasts\ChangedPlan;
 use App\Roasts\Day;
 use App\Roasts\Prospect;
+use App\Roasts\Told;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
 use Diatherm\Ways\PlannedProspect;
@@ -38,7 +39,7 @@ final class WaysController
     public function followed(WaysRequest $request, Roast $roast): JsonResponse
     {
         $now = CarbonImmutable::now();
-        $day = Day::of($roast->load(['readings', 'events']), $now);
+        $day = Day::of(Told::log($roast, $now), $now);
         $standing = Prospect::standingOf($day, $now);
         $offers = Ways::out($request->question(), $standing, new Prospect($roast, $day, $now));
         ChangedPlan::offer($roast, $offers);

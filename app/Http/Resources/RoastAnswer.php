@@ -11,6 +11,7 @@ use App\Models\Roast;
 use App\Models\User;
 use App\Roasts\Day;
 use App\Roasts\Shelf;
+use App\Roasts\Told;
 use App\Roasts\Yard;
 use App\Work\Busy;
 use App\Work\Turn;
@@ -131,7 +132,8 @@ final class RoastAnswer
     }
 
     /**
-     * The roasts of one kitchen, in brief.
+     * The roasts of one kitchen, in brief. After so long nothing more is worked out: the rest is told as it was last, or that it is there, and
+     * is asked for again (Retry-After).
      *
      * @param  Collection<int, Roast>  $roasts
      */
@@ -146,19 +148,30 @@ final class RoastAnswer
             ],
         );
         $briefs = $tags = [];
-        foreach ($roasts as $roast) {
+        $isWhole = true;
+        $end = microtime(true) + (float) config('app.work.list_s');
+        // What is on the fire is told first, whatever there is time for.
+        $urgency = ['cooking' => 0, 'resting' => 0, 'planned' => 1, 'done' => 2];
+        foreach ($roasts->sortBy(fn (Roast $one): int => $urgency[$one->status] ?? 1) as $i => $roast) {
             $mark = self::standing($roast, $kept[self::key($roast, 'mark')] ?? null, self::stamp($roast, $versions), $now);
             $brief = $kept[self::key($roast, 'brief')] ?? null;
-            try {
-                [$tag, , $json] = $mark !== null && is_string($brief)
-                    ? [$mark['tag'], '', $brief]
-                    : self::worked($roast, $now, is_string($brief) ? self::LOOK_PATIENCE_S : null);
-            } catch (Busy) {
-                // As it was told last; under a tag that nobody has, so that it is asked for again.
-                [$tag, $json] = [uniqid(), (string) $brief];
+            if ($mark !== null && is_string($brief)) {
+                $briefs[$i] = $brief;
+                $tags[$i] = $mark['tag'];
+
+                continue;
             }
-            $briefs[] = $json;
-            $tags[] = $tag;
+            try {
+                [$tags[$i], , $briefs[$i]] = microtime(true) < $end ? self::worked($roast, $now, self::LOOK_PATIENCE_S) : throw Busy::now();
+            } catch (Busy) {
+                $isWhole = false;
+                $briefs[$i] = is_string($brief) ? $brief : json_encode(self::awaited($roast, $now), JSON_THROW_ON_ERROR);
+            }
+        }
+        ksort($briefs);
+        ksort($tags);
+        if (! $isWhole) {
+            return JsonResponse::fromJsonString('['.implode(',', $briefs).']', headers: ['Retry-After' => '1']);
         }
         $tag = self::tag(implode(' ', $tags));
 
@@ -251,7 +264,7 @@ final class RoastAnswer
      */
     private static function insisted(Roast $stored, CarbonImmutable $now): array
     {
-        $stored->load(['readings', 'events', 'devices']);
+        Told::log($stored, $now)->load('devices');
         $seen = self::seen($stored, Yard::versions($stored->user_id));
         $last = Cache::many([self::key($stored, 'mark'), self::key($stored, 'whole'), self::key($stored, 'brief')]);
         [$mark, $whole, $brief] = array_values($last);
@@ -336,6 +349,14 @@ final class RoastAnswer
     private static function unchanged(string $tag): Response
     {
         return new PlainResponse(status: 304, headers: ['ETag' => $tag]);
+    }
+
+    /** @return array<string, mixed> one that there was no time yet to work out */
+    private static function awaited(Roast $stored, CarbonImmutable $now): array
+    {
+        $time = fn (CarbonImmutable $at): string => PlanResource::time($at->setTimezone($stored->time_zone));
+
+        return ['id' => $stored->id, 'name' => $stored->name, 'status' => 'awaited', 'now' => $time($now), 'serve_at' => $time($stored->serve_at)];
     }
 
     /** @return array<string, mixed> */

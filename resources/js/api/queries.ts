@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { askedAt, call, Failed, isUnsettled, Unreachable } from './client';
 import type { BodyOf } from './contract';
-import type { BrokenRoast, Me, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
+import type { AwaitedRoast, BrokenRoast, Me, OwnCooker, Roast, RoastFile, RoastSummary } from './types';
 
 const LIVE_POLL_MS = 15_000;
 
@@ -86,17 +86,28 @@ export const useReference = () =>
     staleTime: Infinity,
   });
 
-type Listed = (RoastSummary | BrokenRoast)[];
+type Listed = (RoastSummary | BrokenRoast | AwaitedRoast)[];
+
+/** A page of which some are worked out still is asked for again. */
+const untilWhole = (data: Listed | undefined, otherwise: number | false) =>
+  data !== undefined && isUnsettled(data) ? UNSETTLED_POLL_MS : otherwise;
 
 const listed = {
   queryKey: keys.roasts,
   queryFn: ({ signal }: { signal: AbortSignal }) => call('get', '/api/roasts', { signal }),
-  refetchInterval: HEARTH_POLL_MS,
+  refetchInterval: ({ state: { data } }: { state: { data: Listed | undefined } }) => untilWhole(data, HEARTH_POLL_MS),
+  // It stays the answer that it is, which knows whether there is more to come.
+  structuralSharing: false,
 };
-const sound = (all: Listed) => all.filter((one): one is RoastSummary => one.status !== 'broken');
+const sound = (all: Listed) => all.filter((one): one is RoastSummary => one.status !== 'broken' && one.status !== 'awaited');
 const broken = (all: Listed) => all.filter((one): one is BrokenRoast => one.status === 'broken');
 
+const awaited = (all: Listed): number => all.filter((one) => one.status === 'awaited').length;
+
 export const useRoasts = () => useQuery({ ...listed, select: sound });
+
+/** How many are worked out still. */
+export const useAwaitedRoasts = () => useQuery({ ...listed, select: awaited }).data ?? 0;
 
 /** As many as the kitchen tells at once. */
 const ROASTS_AT_ONCE = 60;
@@ -113,6 +124,8 @@ export const useOlderRoasts = (before: string | null) =>
     queryFn: ({ signal }) => call('get', '/api/roasts', { query: { before: before ?? '' }, signal }),
     select: (all: Listed) => ({ roasts: sound(all), end: endOf(all) }),
     enabled: before !== null,
+    refetchInterval: ({ state: { data } }) => untilWhole(data, false),
+    structuralSharing: false,
     staleTime: Infinity,
   });
 

@@ -30,6 +30,7 @@ export type Ways = Schemas['Ways'];
 export type Way = Schemas['Way'];
 export type Outcome = Schemas['Outcome'];
 export type RoastSummary = Schemas['RoastSummary'];
+export type AwaitedRoast = Schemas['AwaitedRoast'];
 export type BrokenRoast = Schemas['BrokenRoast'];
 export type Reading = Schemas['Reading'];
 export type LoggedEvent = Schemas['Event'];

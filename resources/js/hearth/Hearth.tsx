@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { fetchAhead, useBrokenRoasts, useRoasts } from '../api/queries';
+import { fetchAhead, useAwaitedRoasts, useBrokenRoasts, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { mainDish, titleOf, toDo } from '../roast/acts';
@@ -49,9 +49,11 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
   const coming = roasts.filter((roast) => roast.status === 'planned' && at(roast.plan.serve_at) > now).reverse();
   const past = roasts.filter((roast) => roast.status === 'done').slice(0, LAST);
   const broken = useBrokenRoasts().data ?? [];
+  const awaited = useAwaitedRoasts();
   return (
     <>
-      {burning.length === 0 && (
+      {awaited > 0 && <Loading what={awaited === 1 ? 'one more roast' : `${awaited} more roasts`} />}
+      {burning.length === 0 && awaited === 0 && (
         <section className="py-4">
           <h1 className="text-[2rem] leading-tight">{coming.length === 0 ? 'Nothing is on the fire.' : 'Nothing is on the fire yet.'}</h1>
           <p className="mt-1 max-w-xl text-soft">Say what you roast and when your guests sit down; the rest is worked out from there.</p>

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call } from '../api/client';
-import { everyList, roastStands, useEndOfRoasts, useOlderRoasts, useRoasts } from '../api/queries';
+import { everyList, roastStands, useAwaitedRoasts, useEndOfRoasts, useOlderRoasts, useRoasts } from '../api/queries';
 import type { RoastSummary } from '../api/types';
 import { CookerGlyph } from '../charts/CookerGlyph';
 import { CookTrail } from '../charts/CookTrail';
@@ -20,6 +20,7 @@ import { againstPlan, minutesTaken } from './past';
 /** Every roast that was; and roasts from files. */
 export function Log() {
   const roasts = useRoasts();
+  const awaited = useAwaitedRoasts();
   const end = useEndOfRoasts();
   const now = useNow(60_000);
   const past =
@@ -31,6 +32,7 @@ export function Log() {
         <Import />
       </div>
       {roasts.isPending && <Loading what="the log" />}
+      {awaited > 0 && <Loading what={awaited === 1 ? 'one more roast' : `${awaited} more roasts`} />}
       {roasts.isError && roasts.data === undefined && <Trouble error={roasts.error} retry={() => void roasts.refetch()} />}
       {roasts.data !== undefined && (
         <section className="opens mt-3" aria-label="Past roasts">
