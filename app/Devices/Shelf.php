@@ -21,7 +21,7 @@ final class Shelf
      */
     public static function add(User $cook, string $name, ?Roast $roast, array $probes): Device
     {
-        return DB::transaction(function () use ($cook, $name, $roast, $probes): Device {
+        return $cook->adding(function () use ($cook, $name, $roast, $probes): Device {
             if ($cook->devices()->count() >= Device::MOST_IN_A_KITCHEN) {
                 throw InvalidInput::atField('name', Message::of('devices.a_kitchen_keeps_up', most: Device::MOST_IN_A_KITCHEN));
             }

@@ -21,7 +21,6 @@ use Diatherm\Measure\Message;
 use Diatherm\Roast\OwnSideFile;
 use Diatherm\Roast\RoastFile;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Support\Facades\DB;
 
 /**
  * A whole kitchen in one document: every roast with all that was logged of it, cookers with what was read on them, mixes, sides and
@@ -85,7 +84,7 @@ final class KitchenFile
         if (! is_array($data) || ($data['format'] ?? null) !== self::FORMAT || ($data['version'] ?? null) !== self::VERSION) {
             throw InvalidInput::atField('file', Message::of('kitchen.not_a_kitchen'));
         }
-        DB::transaction(function () use ($data, $cook): void {
+        $cook->adding(function () use ($data, $cook): void {
             self::insistOnRoom($data, $cook);
             foreach (self::list($data, 'cookers') as $i => $one) {
                 $read = self::at("cookers.$i", fn () => CookerFile::read(is_array($one) ? $one : []));
@@ -125,9 +124,24 @@ final class KitchenFile
         $stored->lighting = $log->lighting;
         $log->put($stored);
         foreach ($log->hanging as $number) {
+            self::insistOnDishes($devices[$number], $number, $stored);
             $devices[$number]->update(['roast_id' => $stored->id]);
         }
         $stored->logged();
+    }
+
+    /** @throws InvalidInput where a probe is in a dish or a piece that is not there */
+    private static function insistOnDishes(Device $device, int $number, Roast $roast): void
+    {
+        foreach ($device->probes as $i => $probe) {
+            $path = "devices.$number.probes.$i";
+            if ($probe->dish >= $roast->dishCount()) {
+                throw InvalidInput::atField("$path.dish", Message::of('log.there_is_no_such_dish'));
+            }
+            if ($probe->piece > $pieces = $roast->pieces($probe->dish)) {
+                throw InvalidInput::atField("$path.piece", Message::of('reading.no_such_piece', pieces: $pieces));
+            }
+        }
     }
 
     /** @return list<Device> */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Mail\Letters;
+use Closure;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A cook with a kitchen of their own.
@@ -71,6 +73,23 @@ final class User extends Authenticatable
     public function cookers(): HasMany
     {
         return $this->hasMany(Cooker::class);
+    }
+
+    /**
+     * Adds something to the kitchen. Who counts what is there is alone with it until it is added, so that it never holds more than it may.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $add
+     * @return T
+     */
+    public function adding(Closure $add): mixed
+    {
+        return DB::transaction(function () use ($add): mixed {
+            self::query()->whereKey($this->id)->lockForUpdate()->value('id');
+
+            return $add();
+        });
     }
 
     /** @param  string  $token */

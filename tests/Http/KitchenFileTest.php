@@ -86,6 +86,18 @@ it('refuses what it cannot read, at its place, and takes nothing in', function (
     ],
 ]);
 
+it('refuses a probe of a dish or a piece that is not there', function (array $probe, string $at) {
+    $sample = FullKitchen::sample();
+    $sample['devices'] = [['name' => 'Boathouse thermometer', 'probes' => [$probe]]];
+    $sample['roasts'] = [['devices' => [0], 'readings' => [], 'events' => []] + $sample['roasts'][0]];
+    $cook = $this->cook();
+    $this->actingAs($cook)->postJson('/api/account/kitchen', $sample)->assertUnprocessable()->assertJsonValidationErrors($at);
+    expect($cook->devices()->count())->toBe(0)->and($cook->roasts()->count())->toBe(0);
+})->with([
+    'dish' => [['channel' => 1, 'dish' => 12, 'place' => 'core'], 'devices.0.probes.0.dish'],
+    'piece' => [['channel' => 1, 'dish' => 0, 'place' => 'core', 'piece' => 12], 'devices.0.probes.0.piece'],
+]);
+
 it('gives a cooker another name where its own is taken', function () {
     $taken = FullKitchen::taken(FullKitchen::open());
     $other = $this->cook();

@@ -47,12 +47,15 @@ final class CookerController
     {
         $cook = self::cook($request);
         $cooker = CookerFile::readJson($request->getContent());
-        if ($cook->cookers()->count() >= Cooker::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::atField('name', Message::of('cookers.a_yard_holds_up', most: Cooker::MOST_IN_A_KITCHEN));
-        }
-        self::insistOnNewName($cook, $cooker->name, null);
 
-        return new JsonResponse(CookerResource::of(Yard::put($cooker, $cook)->load('observations')), 201);
+        return $cook->adding(function () use ($cook, $cooker): JsonResponse {
+            if ($cook->cookers()->count() >= Cooker::MOST_IN_A_KITCHEN) {
+                throw InvalidInput::atField('name', Message::of('cookers.a_yard_holds_up', most: Cooker::MOST_IN_A_KITCHEN));
+            }
+            self::insistOnNewName($cook, $cooker->name, null);
+
+            return new JsonResponse(CookerResource::of(Yard::put($cooker, $cook)->load('observations')), 201);
+        });
     }
 
     /** Changes its name and facts; what was logged stays. */

@@ -64,10 +64,12 @@ final class MixController
         // Computed before it is kept: what cannot be scaled is refused now, not each time that it is listed.
         $mix->scaled(1.0);
         $cook = self::cook($request);
-        if ($cook->mixes()->count() >= Mix::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::atField('file', Message::of('mixes.a_kitchen_keeps_up', most: Mix::MOST_IN_A_KITCHEN));
-        }
-        $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
+        $cook->adding(function () use ($cook, $mix): void {
+            if ($cook->mixes()->count() >= Mix::MOST_IN_A_KITCHEN) {
+                throw InvalidInput::atField('file', Message::of('mixes.a_kitchen_keeps_up', most: Mix::MOST_IN_A_KITCHEN));
+            }
+            $cook->mixes()->create(['name' => $mix->name, 'mix' => $mix->toArray()]);
+        });
 
         return self::all($cook, MeasuresRequest::ONE)->setStatusCode(201);
     }

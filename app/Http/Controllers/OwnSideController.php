@@ -40,10 +40,12 @@ final class OwnSideController
         }
         $side = OwnSideFile::read($data);
         $cook = self::cook($request);
-        if ($cook->sides()->count() >= OwnSide::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::atField('file', Message::of('sides.a_kitchen_keeps_up', most: OwnSide::MOST_IN_A_KITCHEN));
-        }
-        $cook->sides()->updateOrCreate(['name' => $side->name], ['side' => OwnSideFile::write($side)]);
+        $cook->adding(function () use ($cook, $side): void {
+            if ($cook->sides()->count() >= OwnSide::MOST_IN_A_KITCHEN) {
+                throw InvalidInput::atField('file', Message::of('sides.a_kitchen_keeps_up', most: OwnSide::MOST_IN_A_KITCHEN));
+            }
+            $cook->sides()->updateOrCreate(['name' => $side->name], ['side' => OwnSideFile::write($side)]);
+        });
 
         return self::all($cook)->setStatusCode(201);
     }

@@ -25,7 +25,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 use stdClass;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -79,14 +78,13 @@ final class RoastAnswer
      */
     public static function keeping(CoreRoast $roast, User $cook, ?Roast $over = null): JsonResponse
     {
-        if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
-            throw InvalidInput::atField(
-                'file',
-                Message::of('roasts.a_kitchen_holds_up', most_in_a_kitchen: Roast::MOST_IN_A_KITCHEN),
-            );
-        }
-
-        return DB::transaction(function () use ($roast, $cook, $over): JsonResponse {
+        return $cook->adding(function () use ($roast, $cook, $over): JsonResponse {
+            if ($over === null && $cook->roasts()->count() >= Roast::MOST_IN_A_KITCHEN) {
+                throw InvalidInput::atField(
+                    'file',
+                    Message::of('roasts.a_kitchen_holds_up', most_in_a_kitchen: Roast::MOST_IN_A_KITCHEN),
+                );
+            }
             [$tag, $json] = self::insisted(Shelf::put($roast, $cook, $over?->held()), CarbonImmutable::now());
 
             return self::tagged($json, $tag);
