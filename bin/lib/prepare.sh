@@ -81,6 +81,57 @@ build_front() {
     fi
 }
 
+# only_one LOCK WORDS : nobody else runs from this folder under that lock, else fails with WORDS. What a run that was killed left
+# behind is ended.
+only_one() {
+    LEFT_FILE="$1.started"
+    exec 9>"$1.lock"
+    flock -n 9 || fail "$2"
+    end_left_over
+    : >"$LEFT_FILE"
+}
+
+# apart LOG COMMAND… : starts it in a process group of its own, which ends with this run. Only its owner can read its log.
+apart() {
+    local log="$1"
+    [ "$log" = /dev/null ] || { (umask 077 && : >>"$log") && chmod 600 "$log"; }
+    # Whoever holds the lock runs from this folder: what is started does not.
+    setsid "${@:2}" >"$log" 2>&1 9>&- &
+    STARTED_GROUPS+=($!)
+    [ -z "${LEFT_FILE:-}" ] || echo "$!" >>"$LEFT_FILE"
+}
+
+# left_of GROUP : its processes that run in this folder or under it.
+left_of() {
+    local stat fields pid
+    for stat in /proc/[0-9]*/stat; do
+        { fields="$(<"$stat")"; } 2>/dev/null || continue
+        # shellcheck disable=SC2086
+        set -- "$1" ${fields##*) }
+        [ "${4:-}" = "$1" ] || continue
+        pid="${stat#/proc/}"; pid="${pid%/stat}"
+        case "$(readlink "/proc/$pid/cwd" 2>/dev/null)/" in "$ROOT"/*) echo "$pid" ;; esac
+    done
+}
+
+end_left_over() {
+    local group pids tries=0
+    [ -s "$LEFT_FILE" ] || return 0
+    while read -r group; do
+        pids="$(left_of "$group")"
+        [ -n "$pids" ] || continue
+        say "Ending what a run before left behind"
+        # shellcheck disable=SC2086
+        kill -TERM $pids 2>/dev/null || true
+        until [ -z "$(left_of "$group")" ]; do
+            tries=$((tries + 1))
+            # shellcheck disable=SC2046
+            [ "$tries" -lt 80 ] || kill -KILL $(left_of "$group") 2>/dev/null || true
+            sleep 0.25
+        done
+    done <"$LEFT_FILE"
+}
+
 port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() { local port="$1"; while ! port_is_free "$port"; do port=$((port + 1)); done; echo "$port"; }
 
@@ -131,10 +182,9 @@ start_mariadb() {
         done
     } >"$run/accounts.sql"
     chmod 600 "$run/accounts.sql"
-    setsid "$server" "${flags[@]}" --bind-address=127.0.0.1 --port="$port" --socket="$socket" --pid-file="$data/mariadbd.pid" --init-file="$run/accounts.sql" \
-        --secure-file-priv="$run" --local-infile=0 \
-        --innodb-flush-log-at-trx-commit="${DB_FLUSH:-1}" --skip-log-bin --character-set-server=utf8mb4 >"$data.log" 2>&1 &
-    STARTED_GROUPS+=($!)
+    apart "$data.log" "$server" "${flags[@]}" --bind-address=127.0.0.1 --port="$port" --socket="$socket" --pid-file="$data/mariadbd.pid" \
+        --init-file="$run/accounts.sql" --secure-file-priv="$run" --local-infile=0 \
+        --innodb-flush-log-at-trx-commit="${DB_FLUSH:-1}" --skip-log-bin --character-set-server=utf8mb4
     # For what is run beside it, such as a backup.
     echo "$port" >"$data.port"
     export DB_PORT="$port" DB_HOST=127.0.0.1 DB_DATABASE=diatherm DB_USERNAME=diatherm DB_PASSWORD="$password"
@@ -230,11 +280,11 @@ serve_behind_nginx() {
     [ "$(id -u)" -ne 0 ] || sed -i '1i user root;' "$SERVE_RUN/nginx.conf"
     cp /etc/nginx/fastcgi_params "$SERVE_RUN/"
     fpm="$(command -v php-fpm8.2 || echo /usr/sbin/php-fpm8.2)"
-    setsid "$fpm" "${root_flag[@]}" "${PHP_FAST[@]}" -d opcache.validate_timestamps=0 -F -y "$SERVE_RUN/php-fpm.conf" >/dev/null 2>&1 &
-    STARTED_GROUPS+=($!)
+    local log
+    for log in fpm nginx; do (umask 077 && : >>"storage/logs/$log.log") && chmod 600 "storage/logs/$log.log"; done
+    apart /dev/null "$fpm" "${root_flag[@]}" "${PHP_FAST[@]}" -d opcache.validate_timestamps=0 -F -y "$SERVE_RUN/php-fpm.conf"
     until [ -S "$SERVE_RUN/fpm.sock" ]; do tries=$((tries + 1)); [ "$tries" -lt 120 ] || fail "PHP-FPM did not start; see storage/logs/fpm.log."; sleep 0.25; done
-    setsid "$(command -v nginx || echo /usr/sbin/nginx)" -c "$SERVE_RUN/nginx.conf" -p "$SERVE_RUN" -e "$ROOT/storage/logs/nginx.log" -g 'daemon off;' &
-    STARTED_GROUPS+=($!)
+    apart /dev/null "$(command -v nginx || echo /usr/sbin/nginx)" -c "$SERVE_RUN/nginx.conf" -p "$SERVE_RUN" -e "$ROOT/storage/logs/nginx.log" -g 'daemon off;'
     wait_until_up "$port" storage/logs/nginx.log
 }
 
@@ -245,10 +295,33 @@ PHP_FAST=(-d expose_php=0 -d apc.enable_cli=1 -d zend.exception_ignore_args=1 -d
 
 # serve PORT WORKERS LOG
 serve() {
-    PHP_CLI_SERVER_WORKERS="$2" setsid php "${PHP_FAST[@]}" -d memory_limit=256M -d upload_max_filesize=2M -d post_max_size=24M \
-        -S "127.0.0.1:$1" -t public bin/lib/router.php >"$3" 2>&1 &
-    STARTED_GROUPS+=($!)
+    PHP_CLI_SERVER_WORKERS="$2" apart "$3" php "${PHP_FAST[@]}" -d memory_limit=256M -d upload_max_filesize=2M -d post_max_size=24M \
+        -S "127.0.0.1:$1" -t public bin/lib/router.php
     wait_until_up "$1" "$3"
+}
+
+# workers_of SERVER : how many it has that live; it keeps those that died as a name.
+workers_of() {
+    local pid many=0
+    for pid in $(cat "/proc/$1/task/$1/children" 2>/dev/null); do
+        grep -q '^State:.[^ZX]' "/proc/$pid/status" 2>/dev/null && many=$((many + 1))
+    done
+    echo "$many"
+}
+
+# watch_over PORT WORKERS LOG : the server that was started last, for good. It makes no new worker for one that died, so it is started anew.
+watch_over() {
+    local server
+    while true; do
+        server="${STARTED_GROUPS[-1]}"
+        sleep 2 9>&- &
+        wait $!
+        [ "$(workers_of "$server")" -lt "$2" ] || continue
+        say "A worker has ended: starting the server anew"
+        kill -TERM -- "-$server" 2>/dev/null || true
+        wait "$server" 2>/dev/null || true
+        serve "$@"
+    done
 }
 
 wait_until_up() {
