@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\User;
 use Illuminate\Support\Str;
 use Tests\Support\BrowserTest;
 
@@ -63,6 +64,39 @@ function takes(BrowserTest $test, string $figure): void
     $test->browser->getKeyboard()->sendKeys($figure);
     $test->press('Log it');
 }
+
+it('has what was logged without a network though the browser is killed a moment later', function (float $seconds) {
+    $address = $this->join();
+    $roast = cooking($this);
+    $this->network(false);
+    foreach (['6', '8', '11'] as $i => $figure) {
+        takes($this, $figure);
+        $this->sees($i + 1 .' kept here');
+    }
+    usleep((int) (1e6 * $seconds));
+    $this->killBrowser();
+    $this->comesBack($address);
+    $this->until(fn (): bool => count($this->ask('GET', "/api/roasts/$roast")[0][1]['readings'] ?? []) === 3, 'All three are with the kitchen.');
+})->with(['at once' => 0.0, 'after a second' => 1.0]);
+
+it('forgets the kitchen that was closed elsewhere while it had no network', function () {
+    $address = $this->join();
+    $roast = cooking($this);
+    $this->settles();
+    $this->network(false);
+    User::query()->where('email', $address)->firstOrFail()->delete();
+    // Nobody has told it yet: it goes on with what it has.
+    $this->open("/roasts/$roast/live");
+    $this->sees('Chicken, whole');
+    $this->network(true);
+    $this->sees('I have no kitchen yet');
+    $this->network(false);
+    $this->open("/roasts/$roast/live");
+    $this->until(fn (): bool => ! $this->shows('Chicken, whole'), 'Nothing of it is shown any more.');
+    $this->network(true);
+    // What failed meanwhile failed as it had to.
+    $this->browser->manage()->getLog('browser');
+});
 
 it('loses nothing while the database is stopped, and sends it in order when it is back', function () {
     $this->join();

@@ -41,6 +41,11 @@ abstract class BrowserTest extends TestCase
     {
         parent::setUp();
         $this->profile = sys_get_temp_dir().'/diatherm-browser-'.bin2hex(random_bytes(6));
+        $this->startBrowser();
+    }
+
+    private function startBrowser(): void
+    {
         $options = new ChromeOptions;
         $options->addArguments([...self::FLAGS, '--user-data-dir='.$this->profile]);
         $capabilities = DesiredCapabilities::chrome();
@@ -48,6 +53,42 @@ abstract class BrowserTest extends TestCase
         $this->browser = RemoteWebDriver::create('http://127.0.0.1:'.getenv('DRIVER_PORT'), $capabilities, 180_000, 180_000);
         $this->browser->manage()->timeouts()->setScriptTimeout(120);
         $this->window(1280, 800);
+    }
+
+    /** As when a battery runs out: every process of the browser ends at once, and it is started again with what is on the disk. */
+    public function killBrowser(): void
+    {
+        foreach (glob('/proc/[0-9]*/cmdline') ?: [] as $file) {
+            if (str_contains((string) @file_get_contents($file), '--user-data-dir='.$this->profile)) {
+                posix_kill((int) basename(dirname($file)), SIGKILL);
+            }
+        }
+        try {
+            $this->browser->quit();
+        } catch (\Throwable) {
+            // It is gone.
+        }
+        $this->startBrowser();
+    }
+
+    public function network(bool $isThere): void
+    {
+        $this->command('Network.emulateNetworkConditions', [
+            'offline' => ! $isThere, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
+    }
+
+    /** Signs in where the browser does not remember that it is. */
+    public function comesBack(string $address): void
+    {
+        $this->open('/');
+        $this->until(fn (): bool => $this->shows('Nothing is on the fire.') || $this->shows('On the fire') || $this->shows('Sign out') || $this->shows('I have no kitchen yet'), 'The door, or the hearth.');
+        if ($this->shows('I have no kitchen yet')) {
+            $this->type('E-mail address', $address);
+            $this->type('Password', self::PASSWORD);
+            $this->press('Sign in');
+            $this->sees('Sign out');
+        }
     }
 
     protected function tearDown(): void

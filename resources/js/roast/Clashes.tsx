@@ -29,6 +29,10 @@ export function Clashes({ clashing, onSettled }: { clashing: Clashing<RoastFile>
       <p className="font-semibold">Another device changed the same meanwhile. Which one stands?</p>
       {clashes.map((clash, i) => {
         const words = fieldWords(merged, clash.path);
+        const option = (id: Side, value: Json | undefined, note: string) => {
+          const name = valueWords(clash.path, value, format, now);
+          return { id, name, note, spoken: `${name}, ${note}` };
+        };
         return (
           <div key={clash.path.join('.')}>
             <p>{words}</p>
@@ -36,8 +40,8 @@ export function Clashes({ clashing, onSettled }: { clashing: Clashing<RoastFile>
               label={words}
               value={chosen[i] ?? ''}
               options={[
-                { id: 'here', name: valueWords(clash.path, clash.here, format, now), note: 'here' },
-                { id: 'there', name: valueWords(clash.path, clash.there, format, now), note: 'on the other device' },
+                option('here', clash.here, 'here'),
+                option('there', clash.there, 'on the other device'),
               ]}
               onChange={(side) => side !== '' && setChosen({ ...chosen, [i]: side })}
             />
