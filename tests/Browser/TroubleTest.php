@@ -77,7 +77,34 @@ it('has what was logged without a network though the browser is killed a moment 
     $this->killBrowser();
     $this->comesBack($address);
     $this->until(fn (): bool => count($this->ask('GET', "/api/roasts/$roast")[0][1]['readings'] ?? []) === 3, 'All three are with the kitchen.');
-})->with(['at once' => 0.0, 'after a second' => 1.0]);
+})->with(getenv('KILLS') === 'whole' ? [0.0, 0.2, 0.5, 1.0, 2.0, 3.0, 5.0, 7.0, 9.0] : [0.0, 1.0]);
+
+it('says so where the device has no room for what is logged, and sends it all the same', function () {
+    $this->join();
+    $roast = cooking($this);
+    $room = fn (?int $bytes) => $this->command(
+        'Storage.overrideQuotaForOrigin', ['origin' => (string) getenv('APP_URL')] + ($bytes === null ? [] : ['quotaSize' => $bytes]),
+    );
+    $room(0);
+    $this->network(false);
+    takes($this, '6');
+    $this->sees('1 kept here');
+    $this->sees('This device has no room left to keep it');
+    $this->network(true);
+    $this->press('Try now');
+    $this->seesNot('kept here');
+    takes($this, '8');
+    $this->until(fn (): bool => count($this->ask('GET', "/api/roasts/$roast")[0][1]['readings'] ?? []) === 2, 'Both are with the kitchen.');
+    $room(null);
+    $this->network(false);
+    takes($this, '11');
+    $this->sees('1 kept here');
+    $this->seesNot('no room left');
+    $this->network(true);
+    $this->press('Try now');
+    $this->seesNot('kept here');
+    $this->browser->manage()->getLog('browser');
+});
 
 it('forgets the kitchen that was closed elsewhere while it had no network', function () {
     $address = $this->join();

@@ -207,8 +207,13 @@ it('says so where somebody else was quicker to register an address', function ()
 it('signs in by the cookie of the session and no other, remembered or not, for two weeks at the most', function (bool $remember) {
     $answer = $this->postJson('/api/register', register('ada@weir.example') + ['remember' => $remember])->assertOk();
     $cookies = $answer->headers->getCookies();
-    expect(array_map(fn ($cookie): string => $cookie->getName(), $cookies))->toBe([config('session.cookie')])
+    expect($cookies)->toHaveCount(2)->and($cookies[0]->getName())->toBe(config('session.cookie'))
         ->and($cookies[0]->getExpiresTime())->toBeLessThanOrEqual(now()->addWeeks(2)->getTimestamp() + 5);
+    // The other says that this device signed in before, and opens nothing.
+    Auth::forgetGuards();
+    $this->flushSession();
+    $me = $this->call('GET', '/api/me', cookies: [$cookies[1]->getName() => (string) $cookies[1]->getValue()], server: ['HTTP_ACCEPT' => 'application/json']);
+    expect($me->assertOk()->json('user'))->toBeNull();
 })->with([true, false]);
 
 it('answers a screen of one cook as nobody once another has signed in beside it', function () {

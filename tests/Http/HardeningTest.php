@@ -67,7 +67,7 @@ it('asks for TLS from then on where it was reached by it, and sends its cookies 
         ],
     );
     expect($answer->headers->get('Strict-Transport-Security'))->toContain('max-age=31536000');
-    expect($answer->headers->getCookies())->toHaveCount(1);
+    expect($answer->headers->getCookies())->toHaveCount(2);
     foreach ($answer->headers->getCookies() as $cookie) {
         expect($cookie->isSecure())->toBeTrue()->and($cookie->isHttpOnly())->toBeTrue()->and($cookie->getSameSite())->toBe('lax');
     }
