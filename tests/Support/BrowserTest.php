@@ -109,7 +109,7 @@ abstract class BrowserTest extends TestCase
     {
         return array_values(array_filter(
             $this->browser->manage()->getLog('browser'),
-            fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422'),
+            fn (array $line): bool => $line['level'] === 'SEVERE' && preg_match('~status of (412|422)~', $line['message']) !== 1,
         ));
     }
 

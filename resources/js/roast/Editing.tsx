@@ -56,12 +56,21 @@ export function Editing({ roast, now, ticket, answer }: Props) {
             )}
             <Wrong error={kept.trouble} />
             {kept.clashing !== null && <Clashes clashing={kept.clashing} onSettled={settle} />}
-            {draft !== null && kept.clashing === null && (
+            {draft !== null && (
               <div className="flex flex-wrap gap-2">
-                <button type="button" className="push push-main" disabled={!sound} onClick={() => void save(changed)}>
-                  Keep the changes
-                </button>
-                <button type="button" className="push" onClick={() => setChanged(null)}>
+                {kept.clashing === null && (
+                  <button type="button" className="push push-main" disabled={!sound} onClick={() => void save(changed)}>
+                    Keep the changes
+                  </button>
+                )}
+                <button
+                  type="button"
+                  className="push"
+                  onClick={() => {
+                    setChanged(null);
+                    kept.changed();
+                  }}
+                >
                   As it was
                 </button>
               </div>
