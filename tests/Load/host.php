@@ -131,7 +131,14 @@ final class Host
 
     private function endAll(string $name): void
     {
-        foreach (Processes::under(proc_get_status($this->running[$name])['pid']) as $pid) {
+        $all = Processes::under(proc_get_status($this->running[$name])['pid']);
+        // What begins it again first; then what runs is told to end, with all that it started in groups of their own.
+        posix_kill($all[0], SIGKILL);
+        array_map(fn (int $pid): bool => posix_kill($pid, SIGTERM), array_slice($all, 1));
+        for ($i = 0; $i < 100 && array_filter($all, fn (int $pid): bool => posix_kill($pid, 0)) !== []; $i++) {
+            usleep(100_000);
+        }
+        foreach ($all as $pid) {
             posix_kill($pid, SIGKILL);
         }
         proc_close($this->running[$name]);

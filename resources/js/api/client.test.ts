@@ -65,7 +65,11 @@ describe('asking the server', () => {
     busy({ 'Retry-After': '9' });
     await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Go on in 9 seconds.', waitS: 9 });
     busy({ 'Retry-After': '60', 'X-RateLimit-Limit': '600' });
-    await expect(call('get', '/api/roasts')).rejects.toMatchObject({ status: 429, message: 'Too many tries. Try again in a minute.', waitS: 60 });
+    await expect(call('get', '/api/roasts')).rejects.toMatchObject({
+      status: 429,
+      message: 'Too many tries. Try again in a minute.',
+      waitS: 60,
+    });
   });
 
   it('knows an answer that is still being worked out', async () => {

@@ -39,10 +39,7 @@ export function Clashes({ clashing, onSettled }: { clashing: Clashing<RoastFile>
             <Segments<Side | ''>
               label={words}
               value={chosen[i] ?? ''}
-              options={[
-                option('here', clash.here, 'here'),
-                option('there', clash.there, 'on the other device'),
-              ]}
+              options={[option('here', clash.here, 'here'), option('there', clash.there, 'on the other device')]}
               onChange={(side) => side !== '' && setChosen({ ...chosen, [i]: side })}
             />
           </div>
