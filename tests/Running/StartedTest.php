@@ -76,3 +76,23 @@ it('sends nothing where there is nothing to send', function () {
             ->and($answer['headers'])->not->toHaveKey('content-encoding', $what);
     }
 });
+
+it('refuses a large body before it is decoded, where a decoded one would take more memory than a worker has', function () {
+    ($this->enter)();
+    $parts = substr(str_repeat('[0],', 1_700_000), 0, -1);
+    $send = function (string $path, string $body): array {
+        $ask = curl_init($this->server->url().$path);
+        curl_setopt_array($ask, [
+            CURLOPT_RETURNTRANSFER => true, CURLOPT_POSTFIELDS => $body, CURLOPT_TIMEOUT => 60,
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Expect:', "Cookie: $this->cookie", "X-CSRF-TOKEN: $this->token"],
+        ]);
+        $answer = (string) curl_exec($ask);
+
+        return [(int) curl_getinfo($ask, CURLINFO_RESPONSE_CODE), json_decode($answer, true)];
+    };
+    expect($send('/api/login', "{\"email\":[$parts]}")[0])->toBe(413)
+        ->and($send('/api/roasts', "{\"dishes\":[$parts]}")[0])->toBe(413);
+    [$status, $answer] = $send('/api/account/kitchen', "{\"roasts\":[$parts]}");
+    expect($status)->toBe(422)->and(array_keys($answer['errors']))->toBe(['file'])
+        ->and(($this->ask)('GET', '/api/me')['status'])->toBe(200);
+});

@@ -35,7 +35,7 @@ final class OwnServer
         $root = dirname(__DIR__, 2);
         $process = proc_open(
             [
-                PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$this->port", '-t', "$root/public", "$root/bin/lib/router.php",
+                PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'memory_limit=256M', '-S', "127.0.0.1:$this->port", '-t', "$root/public", "$root/bin/lib/router.php",
             ],
             [
                 ['file', '/dev/null', 'r'], [

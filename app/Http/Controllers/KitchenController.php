@@ -20,7 +20,7 @@ final class KitchenController
 
     private const DEEPEST = 24;
 
-    /** Lists and objects in it; each takes some hundred bytes of memory once it is read. A kitchen that is full has fewer than half as many. */
+    /** Lists and objects in it; each takes some hundred bytes of memory once it is read. A file of that size, full of readings, has some 200 000. */
     private const MOST_PARTS = 300_000;
 
     public function export(Request $request): JsonResponse

@@ -28,16 +28,28 @@ final class SmallBodies
 
     public function handle(Request $request, Closure $next): Response
     {
-        $most = self::MOST_BYTES;
-        foreach (self::FILES as $pattern => $bytes) {
-            $most = $request->is($pattern) ? $bytes : $most;
-        }
+        return self::fits($request) ? $next($request) : new JsonResponse(
+            ['message' => Voice::metric()->say(Message::of('file.too_large', kb: intdiv(self::most($request), 1024)))], 413,
+        );
+    }
+
+    /** Whether its body is no larger than anything its address takes. */
+    public static function fits(Request $request): bool
+    {
         $told = $request->headers->get('Content-Length');
         // Without a length, as when it comes in pieces, it is counted.
         $bytes = is_numeric($told) ? (int) $told : strlen($request->getContent());
 
-        return $bytes <= $most ? $next($request) : new JsonResponse(
-            ['message' => Voice::metric()->say(Message::of('file.too_large', kb: intdiv($most, 1024)))], 413,
-        );
+        return $bytes <= self::most($request);
+    }
+
+    private static function most(Request $request): int
+    {
+        $most = self::MOST_BYTES;
+        foreach (self::FILES as $pattern => $bytes) {
+            $most = $request->is($pattern) ? $bytes : $most;
+        }
+
+        return $most;
     }
 }
