@@ -140,6 +140,8 @@ it('loses nothing while the database is stopped, and sends it in order when it i
     }
     $this->browser->navigate()->refresh();
     $this->sees('6.0°');
+    // What waits is looked for on the disk first, then sent.
+    $this->until(fn (): bool => count($this->ask('GET', "/api/roasts/$roast")[0][1]['events'] ?? []) === 2, 'Both are with the kitchen.');
     $this->seesNot('kept here');
     [[$status, $answer]] = $this->ask('GET', "/api/roasts/$roast");
     expect($status)->toBe(200)
