@@ -1,4 +1,4 @@
-import { act, screen, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Device, Roast } from '../api/types';
@@ -352,10 +352,12 @@ describe('alarms on the screen', () => {
     expect(await screen.findByRole('alert')).toBeInTheDocument();
     expect(loud.sound).toHaveBeenCalledTimes(2);
     await userEvent.click(screen.getByRole('button', { name: 'Did it' }));
-    expect(call).toHaveBeenCalledWith(
-      'post',
-      '/api/roasts/{roast}/events',
-      expect.objectContaining({ body: expect.objectContaining({ kind: 'pulled', entry: 'd0.pull' }) }),
+    await waitFor(() =>
+      expect(call).toHaveBeenCalledWith(
+        'post',
+        '/api/roasts/{roast}/events',
+        expect.objectContaining({ body: expect.objectContaining({ kind: 'pulled', entry: 'd0.pull' }) }),
+      ),
     );
   });
 });

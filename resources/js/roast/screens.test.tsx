@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Failed, Outdated, Refused, Unreachable } from '../api/client';
+import { openOutbox } from '../api/outbox';
 import type { FollowedDish, NewEvent, NewReading, Plan, Roast } from '../api/types';
 import { aLive, anEvent, aReading, aRoast, entry, reference, show } from '../testing';
 import { tapsAt, typesQuickly } from '../testing-hand';
@@ -53,10 +54,12 @@ function answering(answers: Record<string, unknown>) {
   });
 }
 
-beforeEach(() => {
+beforeEach(async () => {
   localStorage.clear();
   call.mockReset();
   answering({});
+  // A cook of its own for each, so that nothing that waits comes over from another.
+  await openOutbox(`cook ${Math.random()}`);
 });
 
 const sent = (method: string, path: string) =>
@@ -464,6 +467,7 @@ describe('live', () => {
     await userEvent.keyboard('l');
     await screen.findByRole('button', { name: /^Undo Lid lifted/ });
     await userEvent.keyboard('u');
+    await waitFor(() => expect(sent('POST', '/api/roasts/roast/events')).not.toEqual([]));
     arrive();
     await waitFor(() => expect(screen.queryByRole('button', { name: /^Undo Lid lifted/ })).toBeNull());
     expect(events.map((one) => one.kind)).toEqual(['basted']);
@@ -515,7 +519,7 @@ describe('live', () => {
     const ago = (Date.now() - new Date(String(sent('POST', '/api/roasts/roast/events')[0]?.at)).getTime()) / 60_000;
     expect(ago).toBeGreaterThan(9.8);
     expect(ago).toBeLessThan(10.5);
-    expect(screen.getByRole('radio', { name: 'Now' })).toBeChecked();
+    await waitFor(() => expect(screen.getByRole('radio', { name: 'Now' })).toBeChecked());
   });
 
   it.each([/Basted/, /Fuel added/, /Lid lifted/, /Turned/])('takes a wet thumb’s second tap on %s for the first one', async (name) => {
