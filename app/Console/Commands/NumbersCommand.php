@@ -11,6 +11,7 @@ use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Table;
 use Diatherm\Practice\BeliefTrial;
 use Diatherm\Practice\FireCase;
+use Diatherm\Practice\ForeignTrial;
 use Diatherm\Practice\TradeCase;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\RoastFile;
@@ -21,6 +22,9 @@ final class NumbersCommand extends Command
 {
     /** Simulated cooks of each dish. */
     private const TRIALS = 8;
+
+    /** Of the cooks of the trade, one in so many is cooked by each truth. */
+    private const EVERY_FOREIGN = 2;
 
     protected $signature = 'diatherm:numbers {--print : to the screen instead of docs/numbers.md}';
 
@@ -75,6 +79,15 @@ final class NumbersCommand extends Command
             'one a big roast is half a kelvin behind.',
             '',
             ...$this->belief(),
+            '',
+            '## By cooks that owe the model nothing',
+            '',
+            'Their length is drawn from what practice says of each cook, not from the plan. A plain body conducts, with a shape between a slab and',
+            'a ball and a surface that dries; a logged course has no physics: flat, ever steeper, straight, slower. Read each fourteenth of the',
+            'cook by a thermometer and at a place that are off; the cooker is not read. Held, median error, nine in ten, and half of the bands’',
+            'widths; then the median and nine in ten of a straight line through the last two readings.',
+            '',
+            ...$this->foreign(),
             '',
             '# Grid and step',
             '',
@@ -261,6 +274,25 @@ final class NumbersCommand extends Command
                     ),
                 ),
             );
+        }
+
+        return $rows;
+    }
+
+    /** @return list<string> */
+    private function foreign(): array
+    {
+        $rows = ['| Truth | At | Cooks | Held | Median | Nine in ten | Width | Line, median | Line, nine in ten |', '|---|---|---|---|---|---|---|---|---|'];
+        foreach (['plain' => 'Plain body', 'logged' => 'Logged course'] as $truth => $name) {
+            $trial = ForeignTrial::of($truth, self::EVERY_FOREIGN, 20_311_004);
+            foreach (ForeignTrial::AT as $at) {
+                $percent = fn (float $share): string => sprintf('%.1f %%', 100.0 * $share);
+                $rows[] = sprintf('| %s | %d %% | %d | %.0f %% | %s |', $name, $at, $trial->cooks, 100.0 * $trial->held[$at], implode(' | ', array_map($percent, [
+                    ForeignTrial::quantile($trial->offs[$at], 0.5), ForeignTrial::quantile($trial->offs[$at], 0.9),
+                    ForeignTrial::quantile($trial->widths[$at], 0.5),
+                    ForeignTrial::quantile($trial->lines[$at], 0.5), ForeignTrial::quantile($trial->lines[$at], 0.9),
+                ])));
+            }
         }
 
         return $rows;

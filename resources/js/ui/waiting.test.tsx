@@ -82,6 +82,7 @@ describe('what waits to be sent', () => {
     await userEvent.click(screen.getAllByRole('button', { name: 'Send it again' })[0] ?? document.body);
     await vi.waitFor(() => expect(screen.getAllByLabelText('It read')).toHaveLength(1));
     await vi.waitFor(() => expect(call.mock.calls.at(-1)?.[2]).toMatchObject({ id: 'a', celsius: 57 }));
+    await vi.waitFor(() => expect(screen.getAllByRole('button', { name: 'Throw it away' })).toHaveLength(1));
     await userEvent.click(screen.getByRole('button', { name: 'Throw it away' }));
     await vi.waitFor(() => expect(screen.queryByRole('status')).toBeNull());
   });
