@@ -52,7 +52,7 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
   const awaited = useAwaitedRoasts();
   return (
     <>
-      {awaited > 0 && <Loading what={awaited === 1 ? 'one more roast' : `${awaited} more roasts`} />}
+      {awaited > 0 && burning.length === 0 && <Loading what="your roasts" />}
       {burning.length === 0 && awaited === 0 && (
         <section className="py-4">
           <h1 className="text-[2rem] leading-tight">{coming.length === 0 ? 'Nothing is on the fire.' : 'Nothing is on the fire yet.'}</h1>
@@ -73,11 +73,10 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
               Plan a roast
             </Link>
           </div>
-          {coming.length === 0 ? (
-            <p className="text-soft">Nothing is planned.</p>
-          ) : (
-            coming.map((roast) => <Coming key={roast.id} roast={roast} now={now} />)
-          )}
+          {coming.length === 0
+            ? awaited === 0 && <p className="text-soft">Nothing is planned.</p>
+            : coming.map((roast) => <Coming key={roast.id} roast={roast} now={now} />)}
+          {awaited > 0 && burning.length > 0 && <p className="label">{awaited} more on their way</p>}
           {broken.map((roast) => (
             <Link key={roast.id} to={`/roasts/${roast.id}`} className="block border-t border-hair py-2.5 hover:text-ember">
               <span className="block text-[1.0625rem] font-bold">{titleOf(roast)}</span>
@@ -92,11 +91,9 @@ function Fires({ roasts, now }: { roasts: RoastSummary[]; now: number }) {
               The whole log
             </Link>
           </div>
-          {past.length === 0 ? (
-            <p className="text-soft">The first one comes with the first roast.</p>
-          ) : (
-            past.map((roast) => <PastLine key={roast.id} roast={roast} now={now} />)
-          )}
+          {past.length === 0
+            ? awaited === 0 && <p className="text-soft">The first one comes with the first roast.</p>
+            : past.map((roast) => <PastLine key={roast.id} roast={roast} now={now} />)}
         </section>
       </div>
     </>

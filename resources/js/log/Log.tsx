@@ -32,7 +32,7 @@ export function Log() {
         <Import />
       </div>
       {roasts.isPending && <Loading what="the log" />}
-      {awaited > 0 && <Loading what={awaited === 1 ? 'one more roast' : `${awaited} more roasts`} />}
+      {awaited > 0 && <p className="label">{awaited} more on their way</p>}
       {roasts.isError && roasts.data === undefined && <Trouble error={roasts.error} retry={() => void roasts.refetch()} />}
       {roasts.data !== undefined && (
         <section className="opens mt-3" aria-label="Past roasts">
