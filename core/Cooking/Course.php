@@ -46,6 +46,15 @@ final readonly class Course
         );
     }
 
+    /** @param  list<array{float, float}>  $readings  later than those that it has */
+    public function withCookerReadings(array $readings): self
+    {
+        return new self(
+            [...$this->cookerReadings, ...$readings], $this->lifts, $this->stageStarts, $this->pulledS, $this->nowS, $this->carvedS, $this->offs,
+            $this->chain,
+        );
+    }
+
     /** @param  array{float, float}  $lift */
     public function withLift(array $lift): self
     {

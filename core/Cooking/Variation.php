@@ -7,8 +7,6 @@ namespace Diatherm\Cooking;
 /** How one run of a cook departs from what was planned: its uncertain inputs set to given values. */
 final readonly class Variation
 {
-    private const LOOKS = 24;
-
     /**
      * @param  float  $transfer  factor on the heat transfer
      * @param  float  $thickness  factor on the half-thickness
@@ -35,17 +33,6 @@ final readonly class Variation
     public static function of(float $transfer, float $thickness = 1.0, float $warmerK = 0.0, array $heat = [], float $knotS = INF): self
     {
         return new self($transfer, $thickness, $warmerK, $heat, $knotS);
-    }
-
-    /** Heat that reached it by a moment over what was planned: its transfer, and the cooker's rise on average. */
-    public function reached(float $untilS): float
-    {
-        $sum = 0.0;
-        for ($i = 0; $i < self::LOOKS; $i++) {
-            $sum += $this->heatAt(($i + 0.5) / self::LOOKS * $untilS) / self::LOOKS;
-        }
-
-        return $this->transfer * $sum;
     }
 
     /** The same joint on a cooker that does as it is set. */

@@ -25,6 +25,9 @@ final class Advising
     /** As likely as not is not enough to send a cook to look. */
     private const LIKELY_FALLEN = 0.6;
 
+    /** What takes so many times as long as planned, nine in ten, lies on a cooker that is not at its heat. Common practice. */
+    private const FAR_SLOWER = 1.2;
+
     /** A cooker that was read so lately needs no look, s. */
     private const COOKER_FRESH_S = 1200.0;
 
@@ -52,6 +55,7 @@ final class Advising
      * @param  Cueing  $cueing  whether it was read at its number
      * @param  Reading|null  $questioned  the newest reading, where it waits for another to agree with it
      * @param  float  $fallen  how likely it is that the cooker has fallen unread, 0 to 1
+     * @param  float  $surelySlower  how many times as long as planned it takes, nine in ten
      * @param  float|null  $stuckC  the core that it comes to and no further at the heat that it has; null where it gets there
      * @param  bool  $tells  whether an hour can be told from what was read
      * @param  bool  $isFillingUnread  of a stuffed dish
@@ -69,6 +73,7 @@ final class Advising
         ?Reading $questioned,
         ?float $stuckC = null,
         float $fallen = 0.0,
+        float $surelySlower = 1.0,
         bool $tells = true,
         bool $isFillingUnread = false,
     ): ?Advice {
@@ -145,13 +150,6 @@ final class Advising
         if ($stage->end->isTimed() && $course->nowS >= $begunS + 60.0 * (float) $stage->value) {
             return self::overItsTime($dish, $stage, $last, $read, $coreNowC);
         }
-        if ($fallen > self::LIKELY_FALLEN && $read && ! $dish->isBuried() && self::unreadS($course) > self::COOKER_FRESH_S) {
-            return new Advice(
-                AdviceAct::ReadCooker,
-                Message::of('advice.the_cooker_seems_to_have'),
-                Message::of('advice.the_core_warms_more_slowly', heat: Quantity::celsius($stage->cookerC)),
-            );
-        }
         if ($stuckC !== null) {
             return new Advice(
                 AdviceAct::Hotter,
@@ -163,12 +161,20 @@ final class Advising
                 ),
             );
         }
+        if ($read && $belief->disagrees()) {
+            return self::disagreeing($belief, $newest);
+        }
+        if (($fallen > self::LIKELY_FALLEN || $surelySlower > self::FAR_SLOWER) && $read && ! $dish->isBuried() && self::unreadS($course) > self::COOKER_FRESH_S) {
+            return new Advice(
+                AdviceAct::ReadCooker,
+                Message::of('advice.the_cooker_seems_to_have'),
+                Message::of('advice.the_core_warms_more_slowly', heat: Quantity::celsius($stage->cookerC)),
+            );
+        }
 
-        return match (true) {
-            $read && $belief->disagrees() => self::disagreeing($belief, $newest),
-            $tells => null,
-            default => new Advice(AdviceAct::Read, Message::of('advice.read_it_once_more'), Message::of('advice.readings_tell_no_hour')),
-        };
+        return $tells
+            ? null
+            : new Advice(AdviceAct::Read, Message::of('advice.read_it_once_more'), Message::of('advice.readings_tell_no_hour'));
     }
 
     /** A step by the clock whose minutes are over: on with it, unless it is the last one and leaves food that is not done. */

@@ -4,72 +4,49 @@ declare(strict_types=1);
 
 namespace Diatherm\Live;
 
-use Diatherm\Cooking\Course;
 use Diatherm\Heat\Trace;
 
 /**
- * What the core is and will be: at each reading what was read, between them and after the newest as the likely cook runs.
- *
- * Where readings and model agree, the small difference fades away after the newest reading. Where they do not, the
- * readings steer: the model lends its shape alone, run at the pace that the readings have. Off the heat a core is never
- * taken to climb further above what was read than may be counted on (Safety\Carryover).
+ * What the core is and will be: at each reading what was read, between them with the model's shape, and after the newest as the weighed
+ * courses go on from there. The model lends what lies around the core. Off the heat a core is never taken to climb further above what
+ * was read than may be counted on (Safety\Carryover).
  */
 final readonly class Belief
 {
-    /** What a model of the cook, its probe and its placing explains, K. Common practice. */
-    public const EXPLAINED_K = 4.0;
-
-    /** Nor does it explain readings whose pace differs by more than such a factor from its own. Common practice. */
-    private const EXPLAINED_PACE = 1.5;
-
-    /** A small difference has faded to a third after so long, s. */
-    private const FADES_S = 1200.0;
-
-    /** No cook is taken to run so many times slower or quicker than its model. */
-    private const MOST_PACE = 4.0;
-
-    /** Two readings so far apart tell a pace of their own. */
-    private const APART_S = 480.0;
-
-    private const APART_K = 8.0;
-
-    /** A pace told by readings is known to such a factor, one in ten to either side. Common practice. */
-    private const PACE_DOUBT = 1.4;
+    /** What a probe, its placing and the courses explain, K. Common practice. */
+    private const EXPLAINED_K = 4.0;
 
     /** A core read so long before the pull is known at it, s. */
     private const READ_NEAR_S = 900.0;
 
+    /** A number is reached within this, K. */
+    private const ROUNDING_K = 1e-3;
+
     /** A core read so short a time before the pull is what it was at it, whatever is read off the heat, s. Common practice. */
     private const READ_AT_S = 300.0;
 
-    /** The earliest that a model is taken to have begun to warm, s. */
-    private const BEGUN_S = 60.0;
-
     /**
      * @param  Trace  $model  the likely cook, on the heat to $modelOffS and in the rest after it
-     * @param  list<array{float, float}>  $offs  seconds and K, reading less model, in order
-     * @param  list<array{float, float}>  $warp  seconds and the model's, through each reading on the heat, where the model
-     *     cannot explain them; empty where it can
-     * @param  list<array{float, float}>  $warpOffs  seconds and K: what was read less the model there, where it has no such core
+     * @param  list<array{float, float}>  $points  seconds and °C, through each reading on the heat and ahead of the newest; empty where
+     *     nothing was read
+     * @param  list<array{float, float}>  $warp  seconds and the model's, through them
+     * @param  list<array{float, float}>  $offs  seconds and K: what the model lacks there
      * @param  list<array{float, float}>  $resting  seconds and °C, from the pull through what was read after it
-     * @param  bool  $steered  whether the readings steer
-     * @param  float  $modelS  the model's time at which it is where the newest reading is
-     * @param  array{float, float, float}  $pace  seconds for each of the model's: quick, likely and slow
+     * @param  float  $offK  newest reading less what was expected there
+     * @param  bool  $disagrees  whether that is more than can be explained
      */
     private function __construct(
         private Trace $model,
         private float $modelOffS,
         private ?float $pulledS,
         private float $climbK,
-        private array $offs,
+        private array $points,
         private array $warp,
-        private array $warpOffs,
+        private array $offs,
         private array $resting,
         public ?Reading $newest,
         public float $offK,
-        public bool $steered,
-        private float $modelS,
-        private array $pace,
+        private bool $disagrees,
     ) {
     }
 
@@ -77,7 +54,9 @@ final readonly class Belief
      * @param  list<Reading>  $readings  that count, in order of time
      * @param  float|null  $pulledS  when it came off; null while it is on
      * @param  float  $climbK  most that it climbs off the heat
-     * @param  Course  $course  readings on either side of a time off the heat tell no pace
+     * @param  list<array{float, float}>  $ahead  seconds and °C: how the courses go on, from the newest reading on the heat or from its start
+     * @param  float  $untilC  where they are there: by then they have taken the newest reading in
+     * @param  Surprise|null  $surprise  of the newest reading
      */
     public static function of(
         Trace $model,
@@ -85,42 +64,54 @@ final readonly class Belief
         array $readings,
         ?float $pulledS,
         float $climbK,
-        Course $course = new Course,
+        array $ahead,
+        float $untilC,
+        ?Surprise $surprise = null,
     ): self {
-        $off = fn (Reading $reading): float => $reading->celsius - $model->coreAt($reading->seconds);
         $newest = $readings[count($readings) - 1] ?? null;
-        $offK = $newest === null ? 0.0 : $off($newest);
-        $after = $pulledS === null
-            ? []
-            : array_values(array_filter($readings, fn (Reading $reading): bool => $reading->seconds > $pulledS));
-        $on = array_slice($readings, 0, count($readings) - count($after));
-        // A core that was read near the pull is what it was then, whatever is read off the heat.
-        $isReadNear = $on !== [] && $pulledS !== null && $pulledS - $on[count($on) - 1]->seconds <= self::READ_AT_S;
-        $offs = array_map(fn (Reading $reading): array => [$reading->seconds, $off($reading)], $isReadNear ? $on : $readings);
-        [$modelS, $pace, $local] = $newest === null
-            ? [0.0, [1.0, 1.0, 1.0], null]
-            : self::pace($model, $modelOffS, $on === [] ? $after : $on, $on === [] ? $newest : $on[count($on) - 1], $course);
-        $odd = abs($offK) > self::EXPLAINED_K || ($local !== null && abs(log($local)) > log(self::EXPLAINED_PACE));
-        $warp = $odd ? self::warp($model, $modelOffS, $on, $isReadNear ? null : $after[0] ?? null, $pulledS) : [];
-        $resting = [];
-        foreach ($after as $reading) {
-            $resting[] = [$reading->seconds, $reading->celsius];
+        if ($newest === null) {
+            return new self($model, $modelOffS, $pulledS, $climbK, [], [], [], [], null, 0.0, false);
         }
+        $on = array_values(array_filter($readings, fn (Reading $one): bool => $pulledS === null || $one->seconds <= $pulledS));
+        $after = array_slice($readings, count($on));
+        $last = $on[count($on) - 1] ?? null;
+        $points = [[0.0, $model->coreAt(0.0)]];
+        foreach ($on as $reading) {
+            if ($reading->seconds > $points[count($points) - 1][0]) {
+                $points[] = [$reading->seconds, $reading->celsius];
+            } else {
+                // Two readings of one moment are believed by the later of them.
+                $points[count($points) - 1] = [$points[count($points) - 1][0], $reading->celsius];
+            }
+        }
+        $expectedK = $last === null || $ahead === [] ? 0.0 : $last->celsius - $ahead[0][1];
+        $isThere = $last !== null && $last->celsius >= $untilC;
+        foreach ($ahead as [$seconds, $celsius]) {
+            if ($seconds > $points[count($points) - 1][0]) {
+                $left = ($untilC - $celsius) / max(1.0, $untilC - $ahead[0][1]);
+                $points[] = [$seconds, $isThere ? $last->celsius + $celsius - $ahead[0][1] : $celsius + $expectedK * min(1.0, max(0.0, $left))];
+            }
+        }
+        // A core that was read near the pull is what it was then, whatever is read off the heat.
+        $isReadNear = $last !== null && $pulledS !== null && $pulledS - $last->seconds <= self::READ_AT_S;
+        if ($after !== [] && $pulledS !== null && ! $isReadNear) {
+            // What it read off the heat it had, at the most, when it came off.
+            $points = self::comingTo($points, $pulledS, self::hadAtMost($points, $pulledS, $after[0]->celsius, $climbK));
+        }
+        [$warp, $offs] = self::warp($model, $modelOffS, $points);
 
         return new self(
             $model,
             $modelOffS,
             $pulledS,
             $climbK,
-            $offs,
+            $points,
             $warp,
-            $warp === [] ? [] : self::warpOffs($model, $warp, $on),
-            $resting,
+            $offs,
+            array_map(fn (Reading $one): array => [$one->seconds, $one->celsius], $after),
             $newest,
-            $offK,
-            $odd && $after === [] && $newest !== null,
-            $modelS,
-            $pace,
+            $after === [] ? $surprise->offK ?? 0.0 : $newest->celsius - $model->coreAt($newest->seconds),
+            $after === [] ? $surprise !== null && $surprise->isOdd() : abs($newest->celsius - $model->coreAt($newest->seconds)) > self::EXPLAINED_K,
         );
     }
 
@@ -128,50 +119,28 @@ final readonly class Belief
     public function thinned(int $most): self
     {
         return new self(
-            $this->model->thinned($most, [$this->modelOffS, $this->modelS])->withoutProfiles(), $this->modelOffS, $this->pulledS, $this->climbK,
-            $this->offs, $this->warp, $this->warpOffs, $this->resting, $this->newest, $this->offK, $this->steered, $this->modelS, $this->pace,
+            $this->model->thinned($most, [$this->modelOffS])->withoutProfiles(), $this->modelOffS, $this->pulledS, $this->climbK,
+            $this->points, $this->warp, $this->offs, $this->resting, $this->newest, $this->offK, $this->disagrees,
         );
     }
 
     /**
-     * @param  list<Reading>  $on  on the heat
-     * @return list<array{float, float}> rising in both
-     */
-    private static function warp(Trace $model, float $modelOffS, array $on, ?Reading $after, ?float $pulledS): array
-    {
-        $points = array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], $on);
-        if ($after !== null && $pulledS !== null) {
-            // What it read off the heat it had, at the most, when it came off.
-            $points[] = [$pulledS, $after->celsius];
-        }
-        $warp = [[0.0, 0.0]];
-        foreach ($points as [$seconds, $celsius]) {
-            [$lastS, $lastModelS] = $warp[count($warp) - 1];
-            if ($seconds > $lastS) {
-                $warp[] = [$seconds, max($lastModelS, min($modelOffS, $model->reachesNear($celsius, $seconds) ?? $modelOffS))];
-            }
-        }
-
-        return $warp;
-    }
-
-    /**
-     * What the model's shape leaves over: it does not sink while it is off the heat, and has an end.
+     * The model's moments at which it has each of the points, and what it lacks where it has no such core.
      *
-     * @param  list<array{float, float}>  $warp
-     * @param  list<Reading>  $on  on the heat
-     * @return list<array{float, float}>
+     * @param  list<array{float, float}>  $points
+     * @return array{list<array{float, float}>, list<array{float, float}>}
      */
-    private static function warpOffs(Trace $model, array $warp, array $on): array
+    private static function warp(Trace $model, float $modelOffS, array $points): array
     {
-        $offs = [[0.0, 0.0]];
-        foreach ($on as $reading) {
-            if ($reading->seconds > $offs[count($offs) - 1][0]) {
-                $offs[] = [$reading->seconds, $reading->celsius - $model->coreAt(self::between($warp, $reading->seconds))];
-            }
+        $warp = $offs = [];
+        $lastS = 0.0;
+        foreach ($points as [$seconds, $celsius]) {
+            $lastS = max($lastS, min($modelOffS, $model->reachesNear($celsius, $seconds) ?? $modelOffS));
+            $warp[] = [$seconds, $seconds <= 0.0 ? $lastS = 0.0 : $lastS];
+            $offs[] = [$seconds, $celsius - $model->coreAt($lastS)];
         }
 
-        return $offs;
+        return [$warp, $offs];
     }
 
     /** @param  list<array{float, float}>  $points  rising */
@@ -193,10 +162,10 @@ final readonly class Belief
         return $next === null || $at <= $x ? $y : $y + ($next[1] - $y) * ($at - $x) / max(1e-9, $next[0] - $x);
     }
 
-    /** Whether model and readings are further apart than the model can explain, on the heat or off it. */
+    /** Whether the newest reading is further from what the courses expect than they can explain, on the heat or off it. */
     public function disagrees(): bool
     {
-        return abs($this->offK) > self::EXPLAINED_K;
+        return $this->disagrees;
     }
 
     /** Whether the core was read so near a moment, or after it, that it is known there and not only worked out. */
@@ -223,48 +192,32 @@ final readonly class Belief
     /** When it first is at $celsius from the newest reading on, as if it stayed on the heat; null when it does not get there. */
     public function reaches(float $celsius): ?float
     {
-        $from = $this->newest->seconds ?? 0.0;
-        if ($this->newest !== null && $this->newest->celsius >= $celsius) {
+        if ($this->newest === null) {
+            $at = $this->model->reaches($celsius - self::ROUNDING_K);
+
+            return $at === null || $at > $this->modelOffS + 1.0 ? null : $at;
+        }
+        $from = $this->newest->seconds;
+        if ($this->newest->celsius >= $celsius) {
             return $from;
         }
-        if ($this->steered) {
-            $at = $this->model->reaches($celsius);
-
-            return $at === null ? null : $this->when($at);
-        }
-        $beforeS = $from;
-        $before = $this->onTheHeatAt($from);
-        foreach ($this->model->seconds as $seconds) {
-            if ($seconds <= $from) {
-                continue;
+        $before = [$from, $this->newest->celsius];
+        foreach ($this->points as [$seconds, $core]) {
+            if ($seconds > $from) {
+                if ($core >= $celsius - self::ROUNDING_K) {
+                    return $before[0] + ($seconds - $before[0]) * min(1.0, max(0.0, $celsius - $before[1]) / max(1e-9, $core - $before[1]));
+                }
+                $before = [$seconds, $core];
             }
-            if ($seconds > $this->modelOffS + 1.0) {
-                break;
-            }
-            $core = $this->onTheHeatAt($seconds);
-            if ($core >= $celsius - 1e-6) {
-                return $core <= $before ? $seconds : $beforeS + ($seconds - $beforeS) * max(0.0, $celsius - $before) / ($core - $before);
-            }
-            [$beforeS, $before] = [$seconds, $core];
         }
 
         return null;
     }
 
-    /** When that moment of the model comes, for a moment after the newest reading; never before it. */
-    public function when(float $modelS, int $end = 1): float
+    /** When that moment of the model comes. */
+    public function when(float $modelS): float
     {
-        return $this->steered && $this->newest !== null
-            ? $this->newest->seconds + max(0.0, $modelS - $this->modelS) * $this->pace[$end]
-            : $modelS;
-    }
-
-    /** @return array{float, float} the quick and the slow end of when it gets to $celsius, where the readings steer */
-    public function ends(float $celsius): array
-    {
-        $modelS = $this->model->reaches($celsius) ?? $this->modelOffS;
-
-        return [$this->when($modelS, 0), $this->when($modelS, 2)];
+        return $this->warp === [] ? $modelS : self::between(array_map(fn (array $one): array => [$one[1], $one[0]], $this->warp), $modelS);
     }
 
     /**
@@ -276,13 +229,13 @@ final readonly class Belief
     {
         $trace = new Trace;
         $offC = $this->onTheHeatAt($offS);
-        foreach ($this->moments($offS) as [$at, $modelS, $resting]) {
+        foreach ($this->moments($offS) as [$at, $modelS]) {
             $last = count($trace->seconds) - 1;
             if ($last >= 0 && $at <= $trace->seconds[$last]) {
                 continue;
             }
             $core = match (true) {
-                ! $resting => $this->onTheHeatAt($at),
+                $at <= $offS => $this->onTheHeatAt($at),
                 $this->pulledS !== null => $this->restingAt($at),
                 default => min($offC + $this->climbK, $this->rested($offC, $this->modelOffS, $modelS)),
             };
@@ -299,57 +252,37 @@ final readonly class Belief
         return $trace;
     }
 
-    /**
-     * @return list<array{float, float, bool}> moments of the believed course, those of the model that they look like, and
-     *     whether it rests
-     */
+    /** @return list<array{float, float}> moments of the believed course, and those of the model that they look like */
     private function moments(float $offS): array
     {
-        $newestS = $this->newest->seconds ?? 0.0;
-        $moments = [];
-        $rest = [];
+        $moments = [[$offS, $this->warp === [] ? $this->modelOffS : min($this->modelOffS, self::between($this->warp, $offS))]];
         foreach ($this->model->seconds as $modelS) {
             if ($modelS > $this->modelOffS) {
-                $rest[] = [$modelS + $offS - $this->modelOffS, $modelS, true];
-
-                continue;
-            }
-            // What has been is at its own time, what is to come at the pace of the readings.
-            if (! $this->steered || $modelS <= $newestS) {
-                $moments[] = [$modelS, $this->warp === [] ? $modelS : self::between($this->warp, $modelS), false];
-            }
-            if ($this->steered && $modelS > $this->modelS) {
-                $rest[] = [$this->when($modelS), $modelS, false];
+                $moments[] = [$modelS + $offS - $this->modelOffS, $modelS];
+            } elseif ($this->warp === [] && $modelS < $offS) {
+                $moments[] = [$modelS, $modelS];
+            } elseif ($this->warp !== []) {
+                $seconds = $modelS * $offS / max(1.0, $this->modelOffS);
+                $moments[] = [$seconds, self::between($this->warp, $seconds)];
             }
         }
-        $moments[] = [$offS, $this->modelOffS, false];
-        $all = array_filter([...$moments, ...$rest], fn (array $one): bool => $one[2] || $one[0] <= $offS);
-        usort($all, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach ($this->warp as [$seconds, $modelS]) {
+            if ($seconds < $offS) {
+                $moments[] = [$seconds, $modelS];
+            }
+        }
+        usort($moments, fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return $all;
+        return $moments;
     }
 
     private function onTheHeatAt(float $seconds): float
     {
-        if ($this->newest === null || $seconds <= $this->newest->seconds) {
-            return $this->warp === [] ? $this->model->coreAt($seconds) + $this->offAt($seconds) : $this->warpedAt($seconds);
-        }
-        if ($this->steered) {
-            return $this->model->coreAt(min($this->modelOffS, $this->modelS + ($seconds - $this->newest->seconds) / $this->pace[1]))
-                // A model that never gets so far has no shape to lend: it stays where it was read.
-                + max(0.0, $this->newest->celsius - $this->model->coreAt($this->modelS));
+        if ($this->warp === []) {
+            return $this->model->coreAt(min($seconds, $this->modelOffS));
         }
 
-        return $this->model->coreAt($seconds) + $this->offK * exp(-($seconds - $this->newest->seconds) / self::FADES_S);
-    }
-
-    /** The model's shape at the pace that takes it through each reading. */
-    private function warpedAt(float $seconds): float
-    {
-        $core = $this->model->coreAt(self::between($this->warp, $seconds)) + self::between($this->warpOffs, $seconds);
-
-        // Beyond what the model reaches, as it was read; and never above the next reading.
-        return $this->newest !== null && $seconds >= $this->newest->seconds - 1.0 && $this->resting === [] ? $this->newest->celsius : $core;
+        return $this->model->coreAt(self::between($this->warp, $seconds)) + self::between($this->offs, $seconds);
     }
 
     private function restingAt(float $seconds): float
@@ -384,58 +317,26 @@ final readonly class Belief
         return $fromC <= $air ? $fromC : $air + ($fromC - $air) * max(0.0, $to - $air) / ($from - $air);
     }
 
-    /** Reading less model at a moment up to the newest reading: straight between readings, none when it went on. */
-    private function offAt(float $seconds): float
+    /**
+     * What it had when it came off, where it was first read off the heat, °C.
+     *
+     * @param  list<array{float, float}>  $points
+     */
+    private static function hadAtMost(array $points, float $pulledS, float $readC, float $climbK): float
     {
-        $low = 0;
-        $high = count($this->offs);
-        while ($low < $high) {
-            $middle = intdiv($low + $high, 2);
-            if ($this->offs[$middle][0] < $seconds) {
-                $low = $middle + 1;
-            } else {
-                $high = $middle;
-            }
-        }
-        $after = $this->offs[$low] ?? null;
-        if ($after === null) {
-            return $this->offs === [] ? 0.0 : $this->offs[count($this->offs) - 1][1];
-        }
-        $before = $this->offs[$low - 1] ?? [0.0, 0.0];
+        $believedC = self::between($points, $pulledS);
 
-        return $after[0] <= $before[0]
-            ? $after[1]
-            : $before[1] + ($after[1] - $before[1]) * ($seconds - $before[0]) / ($after[0] - $before[0]);
+        return $readC < $believedC - self::EXPLAINED_K || $readC > $believedC + $climbK + self::EXPLAINED_K ? $readC : min($believedC, $readC);
     }
 
     /**
-     * @param  list<Reading>  $readings
-     * @return array{float, array{float, float, float}, float|null} the model's time at the newest reading, the pace, and
-     *     that of the latest readings alone where they are far enough apart
+     * @param  list<array{float, float}>  $points
+     * @return list<array{float, float}> those before a moment, and the core at it
      */
-    private static function pace(Trace $model, float $modelOffS, array $readings, Reading $newest, Course $course): array
+    private static function comingTo(array $points, float $seconds, float $celsius): array
     {
-        $modelAt = fn (Reading $reading): float => max(
-            self::BEGUN_S, min($modelOffS, $model->reachesNear($reading->celsius, $reading->seconds) ?? $modelOffS),
-        );
-        $bounded = fn (float $pace): float => min(self::MOST_PACE, max(1.0 / self::MOST_PACE, $pace));
-        $at = $modelAt($newest);
-        $paces = [$bounded($newest->seconds / $at)];
-        $local = null;
-        foreach (array_reverse($readings) as $before) {
-            $modelBefore = $modelAt($before);
-            $areApart = $newest->seconds - $before->seconds >= self::APART_S && $newest->celsius - $before->celsius >= self::APART_K;
-            if ($course->wasOffBetween($before->seconds, $newest->seconds)) {
-                break;
-            }
-            if ($areApart && $at - $modelBefore >= self::BEGUN_S) {
-                $paces[] = $local = $bounded(($newest->seconds - $before->seconds) / ($at - $modelBefore));
-                break;
-            }
-        }
-        // What the latest readings say of the pace outranks the mean since it went on.
-        $likely = $local ?? $paces[0];
+        $kept = array_values(array_filter($points, fn (array $one): bool => $one[0] < $seconds && $one[1] <= $celsius));
 
-        return [$at, [min($paces) / self::PACE_DOUBT, $likely, max($paces) * self::PACE_DOUBT], $local];
+        return [...$kept, [$seconds, $celsius]];
     }
 }

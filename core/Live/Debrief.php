@@ -29,10 +29,6 @@ final class Debrief
 
     private const TELLING_TRANSFER = 0.06;
 
-    private const TELLING_THICKNESS = 0.03;
-
-    private const TELLING_START_K = 1.5;
-
     /** A reading so near a moment says what the core was at it, s. */
     private const AT_S = 120.0;
 
@@ -266,8 +262,7 @@ final class Debrief
             ];
         }
         $findings = [];
-        $guess = $fact->guess;
-        $reached = $guess->reached(60.0 * $fact->cookMinutes->likely);
+        $reached = $fact->heatReached();
         $weaker = 1.0 - $reached;
         $findings[] = new Finding(
             'heat',
@@ -277,27 +272,6 @@ final class Debrief
             'computed',
             self::heatLesson($dish, $weaker, $course->cookerReadings !== []),
         );
-        if (abs($guess->thickness - 1.0) > self::TELLING_THICKNESS) {
-            $half = 200.0 * $dish->shape()->halfThicknessM;
-            $findings[] = new Finding(
-                'thickness',
-                Message::of('debrief.as_thick_to_the_heat'),
-                Message::of('words.figure', figure: Quantity::cm($half, 1)),
-                Message::of('words.figure', figure: Quantity::cm($half * $guess->thickness, 1)),
-                'computed',
-                Message::of('debrief.put_a_tape'),
-            );
-        }
-        if (abs($guess->warmerK) > self::TELLING_START_K) {
-            $findings[] = new Finding(
-                'start',
-                Message::of('debrief.went'),
-                Message::of('words.figure', figure: Quantity::celsius($dish->startC)),
-                Message::of('words.figure', figure: Quantity::celsius($dish->startC + $guess->warmerK)),
-                'computed',
-                Message::of('debrief.a_reading_before_it_goes'),
-            );
-        }
         array_push($findings, ...self::cookers($dish, $fact, $course));
         if ($course->lifts !== []) {
             $findings[] = new Finding(

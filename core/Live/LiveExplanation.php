@@ -21,39 +21,29 @@ final class LiveExplanation
         $counted = count(array_filter($live->verdicts, fn (Verdict $verdict): bool => $verdict->isCounted()));
         $learnt = [
             Input::of('readings_that_count', Message::of('why_live.of', counted: $counted, all: count($live->verdicts))),
-            Input::of(
-                'heat_that_reaches_it',
-                Message::of(
-                    'why_live.of_the_plan',
-                    share: Quantity::percent(100.0 * $live->guess->reached(60.0 * $live->cookMinutes->likely)),
-                ),
-            ),
-            Input::of('thickness', Message::of('why_live.of_the_plan', share: Quantity::percent(100.0 * $live->guess->thickness))),
-            Input::of('went_on_at', Quantity::celsius($dish->startC + $live->guess->warmerK, 1)),
+            Input::of('time_that_it_takes', Message::of('why_live.of_the_plan', share: Quantity::percent(100.0 * $live->pace))),
         ];
 
         return [
             new Working(
                 'live.pull_at',
-                Message::of('why_live.some_two_hundred_cooks_are'),
+                Message::of('why_live.thousands_of_courses'),
                 $learnt,
                 Source::computed(),
             ),
-            new Working('live.core_now_c', match (true) {
-                $live->belief->newest === null => Message::of('why_live.what_the_weighed_cooks_say'),
-                $live->belief->steered => Message::of('why_live.the_newest_reading_carried_forward'),
-                default => Message::of('why_live.the_newest_reading_that_counts'),
-            }, [
-                ...($live->belief->newest === null
-                    ? []
-                    : [
-                        Input::of('read', Quantity::celsius($live->belief->newest->celsius, 1)),
-                        Input::of('the_model_had_then', Quantity::celsius($live->belief->newest->celsius - $live->belief->offK, 1)),
-                    ]),
-                Input::of('low', Quantity::celsius($live->coreNowC->low, 1)),
-                Input::of('likely', Quantity::celsius($live->coreNowC->likely, 1)),
-                Input::of('high', Quantity::celsius($live->coreNowC->high, 1)),
-            ], Source::computed()),
+            new Working('live.core_now_c', $live->belief->newest === null
+                ? Message::of('why_live.what_the_weighed_cooks_say')
+                : Message::of('why_live.the_newest_reading_that_counts'), [
+                    ...($live->belief->newest === null
+                        ? []
+                        : [
+                            Input::of('read', Quantity::celsius($live->belief->newest->celsius, 1)),
+                            Input::of('the_courses_had_then', Quantity::celsius($live->belief->newest->celsius - $live->belief->offK, 1)),
+                        ]),
+                    Input::of('low', Quantity::celsius($live->coreNowC->low, 1)),
+                    Input::of('likely', Quantity::celsius($live->coreNowC->likely, 1)),
+                    Input::of('high', Quantity::celsius($live->coreNowC->high, 1)),
+                ], Source::computed()),
             new Working(
                 'live.pull_c',
                 Message::of('why_live.the_core_temperature_at_which'),

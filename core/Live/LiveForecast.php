@@ -11,7 +11,6 @@ use Diatherm\Cooking\Cook;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\DangerHistory;
 use Diatherm\Cooking\StepCue;
-use Diatherm\Cooking\Uncertainty;
 use Diatherm\Cooking\Variation;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
@@ -29,9 +28,6 @@ use Diatherm\Safety\DangerBreach;
 /** What the readings so far make of a cook that is under way. Minutes count from the moment the dish went on. */
 final readonly class LiveForecast
 {
-    /** Runs go this far past the target, so that a pull set anew by what was learnt is still met. */
-    private const PAST_TARGET_K = 1.0;
-
     /** A finish so many times later than a cook that nothing was read of is none: look first. Common practice. */
     private const TELLING = 2.5;
 
@@ -47,13 +43,10 @@ final readonly class LiveForecast
     private const RECORDS = 240;
 
     /** So many readings, evenly through the cook, tell all that more would. */
-    private const MOST_FITTED = 60;
+    private const MOST_FITTED = 16;
 
     /** What a probe and its placing leave open at the moment that it is read, one in ten to either side, K. Common practice. */
     private const PROBE_K = 1.0;
-
-    /** Where readings steer, such a share of what was carried forward since the newest is in doubt. */
-    private const CARRIED_DOUBT = 0.4;
 
     /**
      * @param  float  $nowS  the moment that it is worked out for, since it went on
@@ -66,7 +59,8 @@ final readonly class LiveForecast
      * @param  float  $hotMinutes  how long after the pull the core stays at 57 °C or more on an open board; 0 when it comes off cooler
      * @param  array<string, Verdict>  $verdicts  by id of the reading
      * @param  list<array{float, Spread}>  $band  minutes and core, from on to the slow end of the pull or on through the rest
-     * @param  Variation  $guess  the inputs as they are likely
+     * @param  Variation  $guess  the same body at the pace that it has
+     * @param  float  $pace  how many times as long as planned it takes, what befell it left aside
      * @param  Trace  $trace  of the cook and its rest as they are believed, through what was read
      * @param  AtCarving  $atCarving  once it was pulled: the core at the knife, by its low end where it was not read
      * @param  list<Caution>  $cautions  of what has happened; a safe minimum is the plan's to speak of before the pull
@@ -75,6 +69,8 @@ final readonly class LiveForecast
      * @param  Advice|null  $advice  what the core asks for now
      * @param  bool  $getsThere  whether the likely cook comes to its pull at the heat that it has; the hours mean nothing where it does not
      * @param  StepCue|null  $cue  whether the step that is under way may end; null where the clock decides that
+     * @param  Fork|null  $fork  where it is open whether the cooker has fallen
+     * @param  Spread|null  $putRightMinutes  the same as the cook's minutes with a cooker that was read off its heat put right now
      */
     private function __construct(
         public float $nowS,
@@ -89,6 +85,7 @@ final readonly class LiveForecast
         public array $verdicts,
         public array $band,
         public Variation $guess,
+        public float $pace,
         public Trace $trace,
         public Belief $belief,
         public AtCarving $atCarving,
@@ -98,6 +95,8 @@ final readonly class LiveForecast
         public ?Advice $advice,
         public bool $getsThere,
         public ?StepCue $cue,
+        public ?Fork $fork,
+        public ?Spread $putRightMinutes,
     ) {
     }
 
@@ -115,36 +114,35 @@ final readonly class LiveForecast
     ): self {
         $sifted = Sieve::judge($readings, $dish, $course);
         [$verdicts, $counting] = [$sifted->verdicts, $sifted->counting];
-        $untilC = max($dish->targetC, $plannedPullC) + self::PAST_TARGET_K;
-        $posterior = Posterior::of($dish, $airC, $course, self::fitted($counting), $untilC, $plannedPullC);
-        $guess = $posterior->middle();
-        $pullC = $plannedPullC;
-        if ($course->pulledS === null && $dish->lastStage()->end !== StageEnd::Tender) {
-            $slow = Cook::of($dish, $airC, Resolution::coarse(), $course, $posterior->slowEnd($plannedPullC));
-            $slow->body->record(false);
-            $pullC = Coast::pullC($dish, $slow);
-        }
+        $isOver = $course->pulledS !== null;
+        $fitted = self::fitted($counting);
+        $untilC = self::untilC($dish, $plannedPullC);
+        $weighing = Weighing::of($dish, $airC, $course, $fitted, $untilC);
+        $courses = $weighing->courses;
+        $pace = $counting === [] ? 1.0 : $courses->pace()->likely;
+        $guess = Weighing::as($pace);
+        $pullC = $isOver || $dish->lastStage()->end === StageEnd::Tender ? $plannedPullC : Coast::pullC($dish, $weighing->slowEnd());
         $likely = Cook::of($dish, $airC, Resolution::fine(), $course, $guess);
         $model = $likely->body->record();
         $stuckAt = $likely->toPull($pullC);
         $modelOffS = $likely->body->elapsedS();
         $likely->rest(max(60.0 * $dish->leastRestMinutes(), $course->nowS - $modelOffS) + Coast::FOLLOWED_REST_S);
 
-        $model = Coast::held($dish, $model, $likely->stageStartsS, $modelOffS);
-        $belief = Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, $course);
+        $model = Coast::held($dish, $model, $likely->stageStartsS, $modelOffS)->thinned(2 * self::RECORDS, [...$likely->stageStartsS, $modelOffS]);
+        $belief = self::belief($dish, $course, $model, $modelOffS, $counting, $courses, $untilC);
         $starts = self::stageStarts($dish, $likely->stageStartsS, $belief, $course);
-        $cookMinutes = self::cookMinutes($dish, $course, $belief, $posterior, $modelOffS, $pullC, $starts, $leastMinutes);
+        $cookMinutes = self::cookMinutes($dish, $course, $belief, $courses, $modelOffS, $pullC, $starts, $leastMinutes);
         $offS = 60.0 * $cookMinutes->likely;
         $trace = $belief->trace($offS);
         $nowC = $belief->coreAt($course->nowS);
         $peak = Coast::peak($trace, $offS);
-        $now = self::coreNow($course, $belief, $posterior, $nowC);
+        $now = self::coreNow($course, $belief, $courses, $nowC);
         $offC = $trace->coreAt($offS);
         $atCarving = self::judged($dish, $course, $belief, $trace, $offS, $now);
         $isThere = $belief->newest !== null && $belief->newest->celsius >= $pullC;
         // Readings may stretch an hour, but not to one that nobody can promise: then somebody looks first.
-        $tells = ($belief->newest === null || $offS <= self::TELLING * self::usualS($dish, $airC, $course, $pullC))
-            && ($belief->steered || $posterior->comesTo($pullC));
+        $tells = $courses->comesToIt()
+            && ($belief->newest === null || $offS <= self::TELLING * max($course->nowS, $weighing->usualS()));
         $getsThere = $course->pulledS !== null || $isThere || ($stuckAt === null && $tells);
         $untilS = match (true) {
             $course->pulledS !== null => $course->pulledS + Coast::FOLLOWED_REST_S,
@@ -172,7 +170,8 @@ final readonly class LiveForecast
                 $atCarving,
                 self::questioned($readings, $verdicts),
                 $stuckAt === null || $isThere ? null : $model->coreAt($modelOffS),
-                $posterior->fallen(),
+                $courses->fallen,
+                $counting === [] ? 1.0 : $courses->pace()->low,
                 $tells,
                 ProbeMap::isFillingUnread($dish, $readings),
             ),
@@ -198,8 +197,9 @@ final readonly class LiveForecast
             Coast::underS($trace, $offS, Clocks::HOT_C) / 60.0,
             (Coast::underS($trace, $offS, Clocks::HOLD_C) - $offS) / 60.0,
             $verdicts,
-            self::band($belief, $posterior, $trace, $untilS, min($airC, $dish->startC)),
+            self::band($belief, $courses, $trace, $course->pulledS, $untilS, min($airC, $dish->startC)),
             $guess,
+            $pace,
             ($getsThere ? $trace : $trace->until($untilS))->thinned(self::RECORDS, [...$starts, $offS, $course->nowS]),
             $belief->thinned(self::RECORDS),
             $atCarving,
@@ -209,6 +209,8 @@ final readonly class LiveForecast
             $advice,
             $getsThere,
             $cueing->cue($trace, $starts, $offS, $getsThere),
+            $isOver ? null : Fork::of($courses, $cookMinutes, $course->nowS / 60.0),
+            self::putRight($weighing, $cookMinutes, $course->nowS / 60.0),
         );
     }
 
@@ -216,6 +218,12 @@ final readonly class LiveForecast
     public function knownHotMinutes(): float
     {
         return min($this->hotMinutes, $this->trace->endS() / 60.0 - $this->cookMinutes->likely);
+    }
+
+    /** Heat that reached it over what was planned, as its pace tells: all else is taken to be as it was measured. */
+    public function heatReached(): float
+    {
+        return $this->pace ** (-1.0 / Courses::BY_TRANSFER);
     }
 
     /** How long it says the same if nothing is logged: until a step or a reading is due, or what was read is too old, s. */
@@ -231,13 +239,60 @@ final readonly class LiveForecast
         return min(INF, ...array_map(fn (float $at): float => $at > $this->nowS ? $at - $this->nowS : INF, $turns));
     }
 
-    /** How long it would take through what was logged of its cooker, had nothing been read in the meat; never less than it took so far. */
-    private static function usualS(Dish $dish, float $airC, Course $course, float $pullC): float
+    /** The core that the courses are weighed to: where it comes off, or where its last step before one by the clock ends. */
+    private static function untilC(Dish $dish, float $plannedPullC): float
     {
-        $cook = Cook::of($dish, $airC, Resolution::coarse(), $course, Variation::none());
-        $cook->toPull($pullC);
+        $cores = array_values(array_filter($dish->stages, fn (Stage $stage): bool => $stage->end === StageEnd::Core));
 
-        return max($course->nowS, $cook->body->elapsedS());
+        return match (true) {
+            ! $dish->lastStage()->end->isTimed() && $dish->lastStage()->end !== StageEnd::Core => $plannedPullC,
+            $cores !== [] => (float) $cores[count($cores) - 1]->value,
+            default => max($plannedPullC, $dish->targetC),
+        };
+    }
+
+    /** @param  list<Reading>  $counting */
+    private static function belief(
+        Dish $dish,
+        Course $course,
+        Trace $model,
+        float $modelOffS,
+        array $counting,
+        Courses $courses,
+        float $untilC,
+    ): Belief {
+        $on = array_filter($counting, fn (Reading $one): bool => $course->pulledS === null || $one->seconds <= $course->pulledS);
+        $fromS = $on === [] ? 0.0 : $on[array_key_last($on)]->seconds;
+        $toS = $course->pulledS ?? max($course->nowS, $courses->arrives()->high) + self::AHEAD_S;
+        if ($counting === [] || $toS <= $fromS) {
+            return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, [], $untilC, $courses->surprise);
+        }
+        $isThere = $on !== [] && $on[array_key_last($on)]->celsius >= $untilC;
+        $ahead = $dish->lastStage()->end->isTimed() && count($dish->stages) > 1
+            ? self::stepsByTheClock($model, $courses, $fromS, $toS, $untilC, $isThere)
+            : $courses->ahead($fromS, $toS);
+
+        return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, $ahead, $untilC, $courses->surprise);
+    }
+
+    /**
+     * As the courses go on until they are there, and through the steps by the clock as the model goes through them.
+     *
+     * @return list<array{float, float}>
+     */
+    private static function stepsByTheClock(Trace $model, Courses $courses, float $fromS, float $toS, float $untilC, bool $isThere): array
+    {
+        $modelThereS = $isThere ? $fromS : $model->reaches($untilC - Cueing::AT_K) ?? $model->endS();
+        $thereS = $isThere ? $fromS : max($fromS, $courses->arrives()->likely);
+        $ahead = $isThere ? [] : array_values(array_filter($courses->ahead($fromS, $toS), fn (array $one): bool => $one[0] < $thereS));
+        $ahead[] = [$thereS, $untilC];
+        foreach ($model->seconds as $i => $seconds) {
+            if ($seconds > $modelThereS) {
+                $ahead[] = [$thereS + $seconds - $modelThereS, $untilC + $model->coreC[$i] - $model->coreAt($modelThereS)];
+            }
+        }
+
+        return $ahead;
     }
 
     /** @param  list<Reading>  $counting */
@@ -297,7 +352,7 @@ final readonly class LiveForecast
         Dish $dish,
         Course $course,
         Belief $belief,
-        Posterior $posterior,
+        Courses $courses,
         float $modelOffS,
         float $pullC,
         array $starts,
@@ -309,68 +364,55 @@ final readonly class LiveForecast
         $now = $course->nowS / 60.0;
         $last = $dish->lastStage();
         if ($last->end->isTimed()) {
-            $begun = count($starts) === 1 || isset($course->stageStarts[count($starts) - 1]);
+            $hasBegun = count($starts) === 1 || isset($course->stageStarts[count($starts) - 1]);
             $likely = max($now, $starts[count($starts) - 1] / 60.0 + (float) $last->value);
+            $isByClock = $hasBegun || array_filter($dish->stages, fn (Stage $stage): bool => $stage->end === StageEnd::Core) === [];
 
-            return $begun ? Spread::exactly($likely) : self::around($likely, self::endOfSteps($dish, $posterior, $likely), $now);
+            return $isByClock ? Spread::exactly($likely) : self::around($likely, $courses->arrives(), $now);
         }
         $untilC = $last->end === StageEnd::Core ? (float) $last->value : $pullC;
         $least = $belief->newest !== null && $belief->newest->celsius >= $untilC ? $now : max($now, $leastMinutes);
-        $likely = max($least, ($belief->reaches($untilC) ?? $belief->when($modelOffS)) / 60.0);
-        if ($belief->steered) {
-            [$quick, $slow] = $belief->ends($untilC);
 
-            return Spread::of(min($likely, max($least, $quick / 60.0)), $likely, max($likely, $slow / 60.0));
-        }
+        return self::around(max($least, ($belief->reaches($untilC) ?? $belief->when($modelOffS)) / 60.0), $courses->arrives(), $least);
+    }
 
-        $spread = self::inMinutes($posterior->reaches($untilC));
-        // What the kind's physics leaves open is open for what is still to come.
-        $kind = Uncertainty::kind($dish) * max(0.0, $spread->likely - $now);
-        $spread = Spread::of(
-            $spread->likely - hypot($kind, $spread->likely - $spread->low),
-            $spread->likely,
-            $spread->likely + hypot($kind, $spread->high - $spread->likely),
+    /**
+     * The courses' band, laid about the moment that is shown, minutes.
+     *
+     * @param  Spread  $arrives  seconds
+     */
+    private static function around(float $likely, Spread $arrives, float $least): Spread
+    {
+        return Spread::of(
+            min($likely, max($least, $likely - ($arrives->likely - $arrives->low) / 60.0)),
+            $likely,
+            $likely + ($arrives->high - $arrives->likely) / 60.0,
         );
-
-        return self::around($likely, $spread, $least);
     }
 
-    /** The end of a last step by the clock: as uncertain as the last step before it that ends with the core. */
-    private static function endOfSteps(Dish $dish, Posterior $posterior, float $likely): Spread
+    private static function putRight(Weighing $weighing, Spread $cookMinutes, float $now): ?Spread
     {
-        $cores = array_values(array_filter($dish->stages, fn (Stage $stage): bool => $stage->end === StageEnd::Core));
-        if ($cores === []) {
-            return Spread::exactly($likely);
+        $arrives = $weighing->putRight();
+        if ($arrives === null) {
+            return null;
         }
-        $before = self::inMinutes($posterior->reaches((float) $cores[count($cores) - 1]->value));
+        $likely = max($now, $cookMinutes->likely + ($arrives->likely - $weighing->courses->arrives(false)->likely) / 60.0);
 
-        return $before->plus($likely - $before->likely);
+        return self::around($likely, $arrives, $now);
     }
 
-    private static function inMinutes(Spread $seconds): Spread
+    private static function coreNow(Course $course, Belief $belief, Courses $courses, float $nowC): Spread
     {
-        return Spread::of($seconds->low / 60.0, $seconds->likely / 60.0, $seconds->high / 60.0);
-    }
-
-    /** The band, laid about the moment that is shown: coarse runs are a little quick or slow, all alike. */
-    private static function around(float $likely, Spread $coarse, float $least): Spread
-    {
-        $band = $coarse->plus($likely - $coarse->likely);
-
-        // A climb flattens toward its end: the same doubt costs more time on the slow side, never less.
-        return Spread::of(min($likely, max($band->low, $least)), $likely, max($band->high, 2.0 * $likely - $band->low));
-    }
-
-    private static function coreNow(Course $course, Belief $belief, Posterior $posterior, float $nowC): Spread
-    {
-        $computed = $posterior->coreAt($course->nowS);
-        if ($belief->newest === null) {
-            return Spread::of(min($nowC, $computed->low), $nowC, max($nowC, $computed->high));
+        $seconds = min($course->nowS, $course->pulledS ?? INF);
+        $drawn = $courses->way($seconds, $seconds, 0)[0][1];
+        [$below, $above] = [$drawn->likely - $drawn->low, $drawn->high - $drawn->likely];
+        if ($belief->newest !== null) {
+            // What was read since it came off is known as well as it was read.
+            $isRead = $belief->newest->seconds >= $seconds;
+            [$below, $above] = $isRead ? [self::PROBE_K, self::PROBE_K] : [max(self::PROBE_K, $below), max(self::PROBE_K, $above)];
         }
-        $carried = abs($nowC - $belief->newest->celsius);
-        $doubt = $belief->disagrees() ? self::CARRIED_DOUBT * $carried : min(0.5 * $computed->width(), $carried);
 
-        return Spread::of($nowC - self::PROBE_K - $doubt, $nowC, $nowC + self::PROBE_K + $doubt);
+        return Spread::of($nowC - $below, $nowC, $nowC + $above);
     }
 
     /** The core at the knife: as read where it was read near the pull or after it, else by the low end of what was computed. */
@@ -393,24 +435,24 @@ final readonly class LiveForecast
 
     /**
      * @param  float  $coldestC  of the air and the dish: no core falls below both
-     * @return list<array{float, Spread}> the posterior's width, laid about what is believed; where readings and model
-     *     disagree, by what was carried forward
+     * @return list<array{float, Spread}> the courses' width, laid about what is believed; as narrow as a probe where it was read
      */
-    private static function band(Belief $belief, Posterior $posterior, Trace $trace, float $untilS, float $coldestC): array
+    private static function band(Belief $belief, Courses $courses, Trace $trace, ?float $pulledS, float $untilS, float $coldestC): array
     {
+        $drawn = $courses->way(0.0, $untilS, self::BAND_POINTS);
+        $atPull = $pulledS === null ? null : $courses->way($pulledS, $pulledS, 0)[0][1];
         $band = [];
-        for ($i = 0; $i <= self::BAND_POINTS; $i++) {
-            $seconds = $untilS * $i / self::BAND_POINTS;
-            $spread = $posterior->coreAt($seconds);
+        foreach ($drawn as [$seconds, $spread]) {
+            $spread = $atPull !== null && $seconds > $pulledS ? $atPull : $spread;
             $likely = $trace->coreAt($seconds);
-            $carried = $belief->newest !== null && $belief->disagrees()
-                ? self::CARRIED_DOUBT * abs($likely - $belief->newest->celsius)
-                : null;
-            $low = $likely - ($carried ?? $spread->likely - $spread->low);
-            $band[] = [
-                $seconds / 60.0,
-                Spread::of(min($likely, max($coldestC, $low)), $likely, $likely + ($carried ?? $spread->high - $spread->likely)),
-            ];
+            [$below, $above] = [$spread->likely - $spread->low, $spread->high - $spread->likely];
+            if ($belief->newest !== null) {
+                $isRead = $seconds <= $belief->newest->seconds;
+                [$below, $above] = $isRead
+                    ? [min(self::PROBE_K, $below), min(self::PROBE_K, $above)]
+                    : [max(self::PROBE_K, $below), max(self::PROBE_K, $above)];
+            }
+            $band[] = [$seconds / 60.0, Spread::of(min($likely, max($coldestC, $likely - $below)), $likely, $likely + $above)];
         }
 
         return $band;

@@ -89,7 +89,7 @@ it('has no room that the house does not name', function () {
 // What runs a simulation, however short: a resource maps what a plan holds already, and a reader of files reads.
 const SIMULATES = [
     'Diatherm\Cooking\Cook', 'Diatherm\Cooking\Coast', 'Diatherm\Heat\Roasting', 'Diatherm\Tending\Banking::of', 'Diatherm\Tending\FireLayout', 'Diatherm\Tending\FireSimulation',
-    'Diatherm\Tending\FirePlanning', 'Diatherm\Tending\LaidFires', 'Diatherm\Live\Posterior', 'Diatherm\Live\LiveForecast::of', 'Diatherm\Fire\BuriedBed', 'Diatherm\Cooker\OwnCurve::of',
+    'Diatherm\Tending\FirePlanning', 'Diatherm\Tending\LaidFires', 'Diatherm\Live\Weighing', 'Diatherm\Live\LiveForecast::of', 'Diatherm\Fire\BuriedBed', 'Diatherm\Cooker\OwnCurve::of',
     'Diatherm\Cooker\Settling', 'Diatherm\Cooker\Warmth', 'Diatherm\Cooking\Forecast::of', 'Diatherm\Cooking\PartForecast::all', 'Diatherm\Plan\Plan::of', 'Diatherm\Plan\Plan::from',
 ];
 

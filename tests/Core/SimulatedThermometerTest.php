@@ -91,7 +91,7 @@ it('misleads nobody: with two of three probes wrong the forecast is that of the 
             expect($all->cookMinutes->likely)->toEqualWithDelta($good->cookMinutes->likely, 0.06 * $good->cookMinutes->likely, "seed $seed at $share")
                 ->and($all->coreNowC->likely)->toEqualWithDelta($good->coreNowC->likely, 1.5, "seed $seed at $share")
                 ->toBeLessThan($thermometer->coreC($untilS) + 2.5)
-                ->and($all->cookMinutes->high)->toBeGreaterThan($pulledS / 60.0 * 0.9);
+                ->and($all->cookMinutes->high)->toBeGreaterThan($pulledS / 60.0 * 0.8, "seed $seed at $share: plan {$planned->cookMinutes->likely}, likely {$all->cookMinutes->likely}");
             foreach ($all->verdicts as $id => $verdict) {
                 // What hangs in the cooker's air never counts as the core.
                 expect(str_starts_with($id, '2.') && (float) substr($id, 2) > 1900.0 && $verdict->isCounted())->toBeFalse($id);

@@ -68,7 +68,7 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
         </Why>
       </Answer>
       {!pulled && (
-        <Answer label="Pull at" tone="ember" remark={drift(live.heat_factor, live.counted)}>
+        <Answer label="Pull at" tone="ember" remark={drift(live.pace, live.counted)}>
           <Why of="live.pull_c" workings={live.workings}>
             {format.degrees(live.pull_c)}
           </Why>
@@ -86,11 +86,11 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
 }
 
 /** Heat that reaches it, as the readings have it: said only when it is telling. */
-function drift(factor: number, counted: number): ReactNode {
+function drift(pace: number, counted: number): ReactNode {
   if (counted < 2) return 'as planned so far';
-  const off = Math.round(100 * (factor - 1));
-  if (Math.abs(off) < 6) return 'heat as planned';
-  return `${Math.abs(off)} % ${off < 0 ? 'less' : 'more'} heat`;
+  const off = Math.round(100 * (pace - 1));
+  if (Math.abs(off) < 6) return 'at the planned pace';
+  return `${Math.abs(off)} % ${off > 0 ? 'slower' : 'quicker'} than planned`;
 }
 
 const JUST_MINUTES = 2;

@@ -29,6 +29,7 @@ import { DayChanges } from '../ways/DayChanges';
 import { Outside } from './Outside';
 import { ProbeMap } from './ProbeMap';
 import { OffTheHour } from './OffTheHour';
+import { OtherHours } from './OtherHours';
 import { ReadingSheet, USUAL, type Spot } from './ReadingSheet';
 import { TendingStrip } from './TendingStrip';
 
@@ -169,6 +170,7 @@ export function Live({ roast }: { roast: Roast }) {
           <Figures roast={roast} dish={dish} index={index} now={now} />
           {roast.turn !== null && <OffTheHour roast={roast} onAsk={() => setWays({ asked: { turn: roast.turn ?? 'behind' } })} />}
           <CoreAdvice dish={dish} onBack={backOn(index, log)} />
+          <OtherHours dish={dish} />
           <Warnings of={cautionsOf(dish)} />
           <Outside roast={roast} now={now} />
         </section>
