@@ -129,7 +129,11 @@ final readonly class LiveForecast
         $likely->rest(max(60.0 * $dish->leastRestMinutes(), $course->nowS - $modelOffS) + Coast::FOLLOWED_REST_S);
 
         $model = Coast::held($dish, $model, $likely->stageStartsS, $modelOffS)->thinned(2 * self::RECORDS, [...$likely->stageStartsS, $modelOffS]);
-        $belief = self::belief($dish, $course, $model, $modelOffS, $counting, $courses, $untilC);
+        $belief = self::belief(
+            $dish, $course, $model, $modelOffS, $counting, $courses, $untilC,
+            // A core that sinks on the heat is no slip of the probe: its fire is asked about.
+            in_array(Verdict::SankSince, $verdicts, true) ? null : $courses->surprise,
+        );
         $starts = self::stageStarts($dish, $likely->stageStartsS, $belief, $course);
         $cookMinutes = self::cookMinutes($dish, $course, $belief, $courses, $modelOffS, $pullC, $starts, $leastMinutes);
         $offS = 60.0 * $cookMinutes->likely;
@@ -260,19 +264,20 @@ final readonly class LiveForecast
         array $counting,
         Courses $courses,
         float $untilC,
+        ?Surprise $surprise,
     ): Belief {
         $on = array_filter($counting, fn (Reading $one): bool => $course->pulledS === null || $one->seconds <= $course->pulledS);
         $fromS = $on === [] ? 0.0 : $on[array_key_last($on)]->seconds;
         $toS = $course->pulledS ?? max($course->nowS, $courses->arrives()->high) + self::AHEAD_S;
         if ($counting === [] || $toS <= $fromS) {
-            return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, [], $untilC, $courses->surprise);
+            return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, [], $untilC, $surprise);
         }
         $isThere = $on !== [] && $on[array_key_last($on)]->celsius >= $untilC;
         $ahead = $dish->lastStage()->end->isTimed() && count($dish->stages) > 1
             ? self::stepsByTheClock($model, $courses, $fromS, $toS, $untilC, $isThere)
             : $courses->ahead($fromS, $toS);
 
-        return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, $ahead, $untilC, $courses->surprise);
+        return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, $ahead, $untilC, $surprise);
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Diatherm\Practice;
 
+use Diatherm\Cooker\Equipment;
+use Diatherm\Cooker\Thermostat;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Live\LiveForecast;
@@ -34,6 +36,11 @@ final readonly class ForeignTrial
     /** How far a probe is off the core, of the half-thickness. */
     private const FARTHEST = 0.25;
 
+    /** So many cooks of a hundred fall unread, to such a share of their pace. Common practice. */
+    private const FALLS = 0.25;
+
+    private const FALLS_TO = 0.75;
+
     /** A body that conducts all that it gets is no roast: its air is a hot grate's at the most. */
     private const HOTTEST_AIR_C = 200.0;
 
@@ -42,6 +49,7 @@ final readonly class ForeignTrial
      * @param  array<int, list<float>>  $offs  errors of the likely hour as a share of the cook, in order
      * @param  array<int, list<float>>  $widths  of the band, as a share of the cook, in order
      * @param  array<int, list<float>>  $lines  errors of a straight line through the last two readings, in order
+     * @param  array<string, array<int, list<array{bool, float}>>>  $byKind  whether it was held, and how far it was off
      */
     private function __construct(
         public int $cooks,
@@ -49,11 +57,12 @@ final readonly class ForeignTrial
         public array $offs,
         public array $widths,
         public array $lines,
+        private array $byKind,
     ) {
     }
 
     /**
-     * @param  'plain'|'logged'  $truth
+     * @param  'plain'|'logged'|'falls'  $truth  a body that conducts; a course as cooks log it; the same on a fire that falls unread in some cooks
      * @param  int  $every  one in so many cooks of the trade
      */
     public static function of(string $truth, int $every, int $seed): self
@@ -62,6 +71,7 @@ final readonly class ForeignTrial
         $cooks = 0;
         $held = array_fill_keys(self::AT, 0);
         $offs = $widths = $lines = array_fill_keys(self::AT, []);
+        $byKind = [];
         foreach (TradeCase::all() as $i => $case) {
             if ($i % $every !== 0 || count($case->dish->stages) > 1 || $case->dish->isBuried() || $case->dish->lastStage()->end === StageEnd::Tender) {
                 continue;
@@ -72,7 +82,12 @@ final readonly class ForeignTrial
             if ($course === null) {
                 continue;
             }
+            if ($truth === 'falls' && $dice->even() < self::FALLS) {
+                $course = new Slowed($course, $dice->between(0.3, 0.6) * $lengthS, self::FALLS_TO);
+                $lengthS = $course->when($lengthS);
+            }
             $cooks++;
+            $kind = self::kind($case->dish);
             $readings = self::readings($course, $lengthS, $dice);
             foreach (self::AT as $at) {
                 $nowS = 0.01 * $at * $lengthS;
@@ -82,16 +97,48 @@ final readonly class ForeignTrial
                 $offs[$at][] = abs(60.0 * $minutes->likely / $lengthS - 1.0);
                 $widths[$at][] = 60.0 * ($minutes->high - $minutes->low) / $lengthS;
                 $lines[$at][] = abs(self::lineS($by, $pullC) / $lengthS - 1.0);
+                $byKind[$kind][$at][] = [$minutes->low <= $lengthS / 60.0 && $minutes->high >= $lengthS / 60.0, abs(60.0 * $minutes->likely / $lengthS - 1.0)];
             }
         }
 
-        return new self($cooks, array_map(fn (int $one): float => $one / max(1, $cooks), $held), self::sorted($offs), self::sorted($widths), self::sorted($lines));
+        return new self($cooks, array_map(fn (int $one): float => $one / max(1, $cooks), $held), self::sorted($offs), self::sorted($widths), self::sorted($lines), $byKind);
+    }
+
+    /** @return array<string, array{int, array<int, array{float, float}>}> by kind of heat: cooks, and by per cent share held and median error */
+    public function byKind(): array
+    {
+        $byKind = $this->byKind;
+        ksort($byKind);
+
+        return array_map(fn (array $moments): array => [count($moments[self::AT[0]]), array_map(function (array $cooks): array {
+            $offs = array_column($cooks, 1);
+            sort($offs);
+
+            return [count(array_filter(array_column($cooks, 0))) / count($cooks), self::quantile($offs, 0.5)];
+        }, $moments)], $byKind);
     }
 
     /** @param  list<float>  $all  in order */
     public static function quantile(array $all, float $share): float
     {
         return $all[(int) floor($share * (count($all) - 1))] ?? NAN;
+    }
+
+    /** What heats it, in a word. */
+    private static function kind(Dish $dish): string
+    {
+        $cooker = $dish->mainStage()->cooker;
+        if (! Equipment::has($cooker->id)) {
+            return 'other';
+        }
+        $equipment = Equipment::of($cooker->id);
+
+        return match (true) {
+            $equipment->isOpen() => 'open fire',
+            $equipment->mechanism() instanceof Thermostat => 'thermostat',
+            $equipment->burnsCoals() => 'coals in a cooker',
+            default => 'gas',
+        };
     }
 
     private static function plain(Dish $dish, float $pullC, float $lengthS, Dice $dice): ?PlainBody

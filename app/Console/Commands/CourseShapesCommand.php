@@ -16,7 +16,7 @@ final class CourseShapesCommand extends Command
 
     public function handle(): int
     {
-        $table = ['about' => 'Shapes of the course of a core, without dimensions. Drawn by Practice\ShapeLibrary; see docs/model.md.'] + ShapeLibrary::draw();
+        $table = ['about' => 'Shapes of the course of a core, without dimensions. Drawn by Practice\ShapeLibrary; see docs/architecture.md.'] + ShapeLibrary::draw();
         file_put_contents(base_path('data/course-shapes.json'), json_encode($table, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n");
 
         return self::SUCCESS;

@@ -283,8 +283,12 @@ final class NumbersCommand extends Command
     private function foreign(): array
     {
         $rows = ['| Truth | At | Cooks | Held | Median | Nine in ten | Width | Line, median | Line, nine in ten |', '|---|---|---|---|---|---|---|---|---|'];
-        foreach (['plain' => 'Plain body', 'logged' => 'Logged course'] as $truth => $name) {
+        $kinds = ['| Truth | Heat | Cooks | '.implode(' | ', array_map(fn (int $at): string => "at $at % held | off", ForeignTrial::AT)).' |', '|---|---|---|'.str_repeat('---|---|', count(ForeignTrial::AT))];
+        foreach (['plain' => 'Plain body', 'logged' => 'Logged course', 'falls' => 'Logged, one fire in four falls'] as $truth => $name) {
             $trial = ForeignTrial::of($truth, self::EVERY_FOREIGN, 20_311_004);
+            foreach ($trial->byKind() as $kind => [$cooks, $moments]) {
+                $kinds[] = "| $name | $kind | $cooks | ".implode(' | ', array_map(fn (array $one): string => sprintf('%.0f %% | %.1f %%', 100.0 * $one[0], 100.0 * $one[1]), $moments)).' |';
+            }
             foreach (ForeignTrial::AT as $at) {
                 $percent = fn (float $share): string => sprintf('%.1f %%', 100.0 * $share);
                 $rows[] = sprintf('| %s | %d %% | %d | %.0f %% | %s |', $name, $at, $trial->cooks, 100.0 * $trial->held[$at], implode(' | ', array_map($percent, [
@@ -295,7 +299,7 @@ final class NumbersCommand extends Command
             }
         }
 
-        return $rows;
+        return [...$rows, '', 'By what heats it: share held, and median error.', '', ...$kinds];
     }
 
     /** @return list<string> */
