@@ -45,6 +45,11 @@ final readonly class LiveForecast
     /** So many readings, evenly through the cook, tell all that more would. */
     private const MOST_FITTED = 16;
 
+    /** One so far off the line between its neighbours is no core, K; or so far as a share of what lies between them. Common practice. */
+    private const STRAY_K = 4.0;
+
+    private const STRAY_SHARE = 0.4;
+
     /** What a probe and its placing leave open at the moment that it is read, one in ten to either side, K. Common practice. */
     private const PROBE_K = 1.0;
 
@@ -115,7 +120,7 @@ final readonly class LiveForecast
         $sifted = Sieve::judge($readings, $dish, $course);
         [$verdicts, $counting] = [$sifted->verdicts, $sifted->counting];
         $isOver = $course->pulledS !== null;
-        $fitted = self::fitted($counting);
+        $fitted = self::fitted($counting, $course);
         $untilC = self::untilC($dish, $plannedPullC);
         $weighing = Weighing::of($dish, $airC, $course, $fitted, $untilC);
         $courses = $weighing->courses;
@@ -321,14 +326,39 @@ final readonly class LiveForecast
      * @param  list<Reading>  $counting
      * @return list<Reading> as many as tell all that more would
      */
-    private static function fitted(array $counting): array
+    private static function fitted(array $counting, Course $course): array
     {
         $points = Thinned::points(
-            array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], $counting),
+            array_map(fn (Reading $reading): array => [$reading->seconds, $reading->celsius], self::withoutStrays($counting, $course)),
             self::MOST_FITTED,
         );
 
         return array_map(fn (array $point): Reading => Reading::of('', $point[0], '', $point[1]), $points);
+    }
+
+    /**
+     * One reading far off the line from the one before it to the one after it is a slip: no core leaps there and back while it is on.
+     *
+     * @param  list<Reading>  $counting
+     * @return list<Reading>
+     */
+    private static function withoutStrays(array $counting, Course $course): array
+    {
+        $kept = [];
+        foreach ($counting as $i => $reading) {
+            $before = $kept[count($kept) - 1] ?? null;
+            $after = $counting[$i + 1] ?? null;
+            if ($before !== null && $after !== null && $after->seconds > $before->seconds && ! $course->wasOffBetween($before->seconds, $after->seconds)) {
+                $riseK = $after->celsius - $before->celsius;
+                $lineC = $before->celsius + $riseK * ($reading->seconds - $before->seconds) / ($after->seconds - $before->seconds);
+                if (abs($reading->celsius - $lineC) > max(self::STRAY_K, self::STRAY_SHARE * abs($riseK))) {
+                    continue;
+                }
+            }
+            $kept[] = $reading;
+        }
+
+        return $kept;
     }
 
     /**

@@ -134,9 +134,9 @@ final readonly class ForeignTrial
         $equipment = Equipment::of($cooker->id);
 
         return match (true) {
-            $equipment->isOpen() => 'open fire',
+            $equipment->isOpen() => 'fire',
             $equipment->mechanism() instanceof Thermostat => 'thermostat',
-            $equipment->burnsCoals() => 'coals in a cooker',
+            $equipment->burnsCoals() => 'coals',
             default => 'gas',
         };
     }

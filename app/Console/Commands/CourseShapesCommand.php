@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use Diatherm\Measure\Table;
 use Diatherm\Practice\ShapeLibrary;
 use Illuminate\Console\Command;
 
@@ -16,7 +17,7 @@ final class CourseShapesCommand extends Command
 
     public function handle(): int
     {
-        $table = ['about' => 'Shapes of the course of a core, without dimensions. Drawn by Practice\ShapeLibrary; see docs/architecture.md.'] + ShapeLibrary::draw();
+        $table = [...Table::named('course-shapes'), ...ShapeLibrary::draw()];
         file_put_contents(base_path('data/course-shapes.json'), json_encode($table, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n");
 
         return self::SUCCESS;

@@ -82,8 +82,7 @@ const pictures = {
   },
 };
 
-const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> =>
-  aLive({ pace: 1.1, ...more });
+const live = (more: Partial<NonNullable<FollowedDish['live']>> = {}): NonNullable<FollowedDish['live']> => aLive({ pace: 1.1, ...more });
 
 const cooking = (more: Partial<Roast> = {}, dish: Partial<FollowedDish> = {}): Roast =>
   aRoast({ status: 'cooking', ...more }, { status: 'on', on_at: '2031-10-04T17:00:00Z', live: live(), pictures, ...dish });
@@ -373,7 +372,7 @@ describe('live', () => {
     show(<Live roast={cooking()} />);
     expect(screen.getByText('41°')).toBeInTheDocument();
     expect(screen.getByText(/38° to 44°/)).toBeInTheDocument();
-    expect(screen.getByText('10 % slower than planned')).toBeInTheDocument();
+    expect(screen.getByText('10 % slower')).toBeInTheDocument();
     expect(screen.getByText('18:10 to 18:30')).toBeInTheDocument();
   });
 

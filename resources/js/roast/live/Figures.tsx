@@ -89,8 +89,8 @@ export function Figures({ roast, dish, index, now }: { roast: Roast; dish: Follo
 function drift(pace: number, counted: number): ReactNode {
   if (counted < 2) return 'as planned so far';
   const off = Math.round(100 * (pace - 1));
-  if (Math.abs(off) < 6) return 'at the planned pace';
-  return `${Math.abs(off)} % ${off > 0 ? 'slower' : 'quicker'} than planned`;
+  if (Math.abs(off) < 6) return 'pace as planned';
+  return `${Math.abs(off)} % ${off > 0 ? 'slower' : 'quicker'}`;
 }
 
 const JUST_MINUTES = 2;
