@@ -170,3 +170,33 @@ it('has a bird done in a camp oven within half an hour a pound', function (float
     );
     expect($forecast->cookMinutes->likely)->toBeLessThan(30.0 * $pounds)->toBeGreaterThan(9.0 * $pounds);
 })->with([4.0, 6.0, 8.0]);
+
+// What the page prints is what was computed (above); these are its promises: about eight in ten held, and nearer in the median than the line
+// that any cook draws through the last two readings.
+it('follows cooks that owe the model nothing', function () {
+    $page = (string) file_get_contents(__DIR__.'/../../docs/numbers.md');
+    preg_match_all(
+        '/^\| (Plain body|Logged course|Logged, one fire in four falls) \| (\d+) % \| \d+ \| (\d+) % \| ([\d.]+) % \| ([\d.]+) % \| ([\d.]+) % \| ([\d.]+) % \| ([\d.]+) % \|$/m',
+        $page,
+        $rows,
+        PREG_SET_ORDER,
+    );
+    expect($rows)->toHaveCount(12);
+    // At 25, 40, 60 and 80 % of the cook: median error, nine in ten, half of the widths.
+    $most = [25 => [12.0, 30.0, 55.0], 40 => [10.0, 27.0, 48.0], 60 => [8.0, 21.0, 33.0], 80 => [4.0, 9.0, 16.0]];
+    foreach ($rows as [, $truth, $at, $held, $median, $nine, $width, $lineMedian, $lineNine]) {
+        expect((float) $held)->toBeGreaterThan(70.0, "$truth at $at")
+            ->and((float) $median)->toBeLessThan(min($most[(int) $at][0], (float) $lineMedian), "$truth at $at")
+            ->and((float) $nine)->toBeLessThan($most[(int) $at][1], "$truth at $at")
+            ->and((float) $width)->toBeLessThan($most[(int) $at][2], "$truth at $at");
+        // Later on a course without physics is nearly straight: the line's worst tenth is a little better there.
+        if ((int) $at === 25) {
+            expect((float) $nine)->toBeLessThan((float) $lineNine, "$truth at $at");
+        }
+    }
+});
+
+it('has dinner on time, or says in time that it is not', function () {
+    preg_match('/^\| (\d+) \| (\d+) \| (\d+) \| (\d+) % \|$/m', (string) file_get_contents(__DIR__.'/../../docs/numbers.md'), $row);
+    expect((int) $row[1])->toBeGreaterThan(50)->and((int) $row[4])->toBeGreaterThanOrEqual(97);
+});

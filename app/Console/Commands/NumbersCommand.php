@@ -10,6 +10,7 @@ use Diatherm\Cooking\Course;
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Table;
 use Diatherm\Practice\BeliefTrial;
+use Diatherm\Practice\DinnerTrial;
 use Diatherm\Practice\FireCase;
 use Diatherm\Practice\ForeignTrial;
 use Diatherm\Practice\TradeCase;
@@ -90,6 +91,13 @@ final class NumbersCommand extends Command
             'median error, nine in ten, half of the bands’ widths, then the median and nine in ten of a straight line through the last two readings.',
             '',
             ...$this->foreign(),
+            '',
+            '## Dinners',
+            '',
+            'The joint goes on as planned, by the slow end of its hours; how long it takes is what practice says of that cook. Late is more than ten',
+            'minutes after the table; told is half an hour before it, by the likely hour as it is read.',
+            '',
+            ...$this->dinners(),
             '',
             '# Grid and step',
             '',
@@ -302,6 +310,17 @@ final class NumbersCommand extends Command
         }
 
         return [...$rows, '', 'By what heats it: share held, and median error.', '', ...$kinds];
+    }
+
+    /** @return list<string> */
+    private function dinners(): array
+    {
+        $trial = DinnerTrial::of(1, 20_311_004);
+
+        return [
+            '| Cooks | Late | of them told | On time or told |', '|---|---|---|---|',
+            sprintf('| %d | %d | %d | %.0f %% |', $trial->cooks, $trial->late, $trial->told, $trial->wellServed()),
+        ];
     }
 
     /** @return list<string> */
