@@ -196,8 +196,13 @@ async function sendAll(logged: Set<string>): Promise<void> {
 
 function land(parcel: Parcel): void {
   const now = Date.now();
-  show({ landed: [...state.landed.filter((one) => now - one.landed < LANDED_KEPT_MS), { ...parcel, landed: now }] });
+  // An entry that was undone and put back lands twice, and is one line of the log.
+  const others = state.landed.filter((one) => one.body.id !== parcel.body.id && now - one.landed < LANDED_KEPT_MS);
+  show({ landed: [...others, { ...parcel, landed: now }] });
 }
+
+/** The server has deleted an entry: an older answer does not bring it back to the screen. */
+export const deleted = (id: string): void => show({ landed: state.landed.filter((one) => one.body.id !== id) });
 
 /** What the server will say again however often it is asked; null for what another time may change. */
 function asRefusal(error: unknown): Refused | null {

@@ -12,11 +12,18 @@ import { withKept } from './withKept';
 
 const waits = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
 
-/** A kitchen at the end of a weak network: what is asked comes there late, and what it answers comes back late, in any order. */
+/**
+ * A kitchen at the end of a weak network: what is asked comes there late, and what it answers comes back late, in any order. While it is busy
+ * it answers as it did last, and asks to be asked again.
+ */
 class Kitchen {
   events: Roast['events'] = [];
+  private last: { roast: Roast; made: number } | null = null;
 
-  constructor(readonly takesMs: () => number) {}
+  constructor(
+    readonly takesMs: () => number,
+    readonly isBusy: () => boolean = () => false,
+  ) {}
 
   fetch = async (path: string, { method = 'GET', body, signal }: RequestInit): Promise<Response> => {
     await waits(this.takesMs());
@@ -37,7 +44,16 @@ class Kitchen {
     }
     const id = path.split('/').at(-1);
     if (method === 'DELETE') this.events = this.events.filter((one) => one.id !== id);
-    return Response.json(aRoast({ id: 'roast', status: 'cooking', events: this.events }));
+    return this.tells();
+  }
+
+  private tells(): Response {
+    if (this.last !== null && this.isBusy())
+      return Response.json(this.last.roast, {
+        headers: { 'Retry-After': '1', Age: String(1 + Math.floor((Date.now() - this.last.made) / 1000)) },
+      });
+    this.last = { roast: aRoast({ id: 'roast', status: 'cooking', events: this.events }), made: Date.now() };
+    return Response.json(this.last.roast);
   }
 }
 
@@ -60,6 +76,9 @@ function Lines({ roast, busy }: { roast: Roast; busy: number }) {
           {`log ${note}`}
         </button>
       ))}
+      <button disabled={log.undone === null} onClick={log.putBack.now}>
+        put back
+      </button>
       <ul>
         {roast.events.map((event) => (
           <li key={event.id}>
@@ -121,11 +140,35 @@ describe('what was logged', () => {
     expect(inSight()).toEqual(['2']);
   });
 
-  it.each(Array.from({ length: 16 }, (_, round) => round))(
+  it('is one line when it is put back while the kitchen is busy, and none once it is undone again', async () => {
+    let isBusy = false;
+    const kitchen = new Kitchen(
+      () => 10,
+      () => isBusy,
+    );
+    await opens(kitchen);
+    isBusy = true;
+    fireEvent.click(screen.getByText('log 1'));
+    await passes(500);
+    for (const act of ['undo 1', 'put back', 'undo 1', 'put back', 'undo 1']) {
+      fireEvent.click(screen.getByRole('button', { name: act }));
+      await passes(200);
+      expect(inSight().length).toBeLessThanOrEqual(1);
+    }
+    isBusy = false;
+    await passes(20_000);
+    expect(inSight()).toEqual([]);
+    expect(kitchen.events).toEqual([]);
+  });
+
+  it.each(Array.from({ length: 24 }, (_, round) => round))(
     'is in sight from the press until it is undone, in whatever order it is all answered (%i)',
     async (round) => {
       const chance = chancesOf(round);
-      const kitchen = new Kitchen(() => 5 + Math.floor(chance() ** 3 * 6_000));
+      const kitchen = new Kitchen(
+        () => 5 + Math.floor(chance() ** 3 * 6_000),
+        () => chance() < (round % 3) / 3,
+      );
       await opens(kitchen);
       const logged = new Set<string>();
       let note = 0;
@@ -144,6 +187,7 @@ describe('what was logged', () => {
         for (let ms = 0; ms < until; ms += 100) {
           await passes(100);
           expect(inSight()).toEqual(expect.arrayContaining([...logged]));
+          expect(new Set(inSight()).size).toBe(inSight().length);
         }
       }
       await passes(60_000);

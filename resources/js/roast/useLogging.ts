@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { serverNow } from '../api/clock';
 import { call } from '../api/client';
 import { newId } from '../api/newId';
-import { discard, mend, post, useOutbox, type Parcel } from '../api/outbox';
+import { deleted, discard, mend, post, useOutbox, type Parcel } from '../api/outbox';
 import { useRoastChange, useRoastLog } from '../api/queries';
 import type { EventKind, Roast, Settings } from '../api/types';
 import { useSlips } from '../ui/useSlips';
@@ -68,6 +68,7 @@ export function useLogging(roast: Roast) {
     }
     const before = undoable(roast, what, id);
     const after = await call('delete', `/api/roasts/{roast}/${what}/{id}`, { at: { roast: roast.id, id } });
+    deleted(id);
     setUndone(before);
     return after;
   });
