@@ -17,23 +17,26 @@ use Diatherm\Measure\Table;
  * }
  * @phpstan-type Row array{
  *     id: string, name: string, short: string, default_c: int, least_c: int, most_c: int,
- *     convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, exposure?: float,
+ *     convection_w_m2k: float, emissivity: float, dew_point_c: int, flux_w_m2?: int, axis_cm?: float, fan?: bool, exposure?: float,
  *     air_share?: float, contact_w_m2k?: int, preheat_min: int, light: string, light_min: int, recovery_min: int, lid: bool, body?: string, over_fire?: bool,
  *     vessel?: VesselRow, doubt?: float,
  * }
  */
 final class CookerShed
 {
-    /** Still air round a joint that rests on a board, loosely covered, W/(m²·K). Source: Incropera & DeWitt, chapter 9, free convection. */
+    /** Still air round a joint on a board, W/(m²·K). Source: Incropera & DeWitt, chapter 9, free convection. */
     private const REST_CONVECTION = 6.0;
 
-    /** @var array<string, Cooker>|null */
-    private static ?array $kinds = null;
+    /** No air under a cover is moister. */
+    private const MOISTEST_C = 60.0;
+
+    /** Share of the vapour that finds its way past a loose cover. Common practice. */
+    private const PAST_A_COVER = 0.4;
 
     /** @return array<string, Cooker> */
     public static function kinds(): array
     {
-        return self::$kinds ??= self::read();
+        return Table::made('cookers', self::read(...));
     }
 
     /** @throws OutOfRange for an id that is not in the table */
@@ -42,10 +45,16 @@ final class CookerShed
         return self::kinds()[$id] ?? throw OutOfRange::unknown('cooker', $id);
     }
 
-    /** A joint off the heat, on a board, loosely covered. */
+    /** A joint on a board in still air. */
     public static function board(float $roomC): Surroundings
     {
         return Surroundings::of($roomC, $roomC, self::REST_CONVECTION, 0.85, min(10.0, $roomC));
+    }
+
+    /** A joint off the heat, on a board, loosely covered: the air under its cover is full of its vapour. */
+    public static function covered(float $roomC): Surroundings
+    {
+        return Surroundings::of($roomC, $roomC, self::REST_CONVECTION, 0.85, min(self::MOISTEST_C, $roomC), wettable: self::PAST_A_COVER);
     }
 
     /** @return array<string, Cooker> */
@@ -67,6 +76,8 @@ final class CookerShed
                     $row['exposure'] ?? 1,
                     $row['air_share'] ?? 1,
                     $row['contact_w_m2k'] ?? 0,
+                    axisM: isset($row['axis_cm']) ? $row['axis_cm'] / 100.0 : null,
+                    isDriven: isset($row['vessel']) || ($row['fan'] ?? false),
                 ),
                 $row['preheat_min'], $row['light'], $row['light_min'], $row['recovery_min'], $row['lid'],
                 isset($row['vessel']) ? self::vessel($row['vessel']) : null,

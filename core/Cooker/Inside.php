@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Cooker;
 
 use Diatherm\Food\Shape;
+use Diatherm\Heat\Constants;
 use Diatherm\Heat\Surroundings;
 use Diatherm\Heat\Vapour;
 use Diatherm\Measure\Nature;
@@ -18,10 +19,19 @@ final readonly class Inside
     private const STATED_AT_M = 0.05;
 
     /**
-     * Small bodies convect better: h falls as R to this power, between 1/4 (natural, laminar) and 1/2 (forced, laminar).
-     * Source: Incropera & DeWitt, chapters 7 and 9; the value is calibrated against the practice cases.
+     * Air that moves by its own warmth alone convects as this power of how warm it is. Source: Incropera & DeWitt, chapter 9, laminar.
      */
-    private const CONVECTION_BY_SIZE = 0.4;
+    private const CONVECTION_BY_WARMTH = 0.25;
+
+    /** Warmth over the open air at which a kind's convective coefficient is stated, and the least that it is taken for, K. */
+    private const STATED_AT_K = 145.0;
+
+    private const LEAST_WARMTH_K = 10.0;
+
+    /** Radius of a turning body at which the flux of an element beside its spit is stated, and the nearest that a body comes to it, m. */
+    private const STATED_RADIUS_M = 0.07;
+
+    private const NEAREST_M = 0.03;
 
     /**
      * @param  float  $statedAtC  setting at which the flux is stated
@@ -29,6 +39,8 @@ final readonly class Inside
      * @param  float  $exposure  share of the surface that faces the heat, 0 to 1
      * @param  float  $airShare  how far the air at the meat is from the open air towards the setting, 0 to 1
      * @param  float  $contactWm2K  of a plate that the meat lies on, at the surface that touches
+     * @param  float|null  $axisM  from the axis of the spit to an element beside it; null for any other heat
+     * @param  bool  $isDriven  whether air or vapour is driven past the food, by a fan or in a closed pot
      */
     public function __construct(
         private float $statedAtC,
@@ -40,6 +52,8 @@ final readonly class Inside
         private float $airShare = 1.0,
         private float $contactWm2K = 0.0,
         private float $altitudeM = 0.0,
+        private ?float $axisM = null,
+        private bool $isDriven = false,
     ) {
     }
 
@@ -50,7 +64,7 @@ final readonly class Inside
      */
     public function exposing(float $factor): self
     {
-        return $this->copy(min(1.0, $this->exposure * $factor), $this->altitudeM);
+        return $this->copy($this->fluxWm2, min(1.0, $this->exposure * $factor), $this->airShare, $this->altitudeM);
     }
 
     /** The same over an open fire for a body whose parts hide each other from it: so much of its surface faces outwards. */
@@ -62,16 +76,18 @@ final readonly class Inside
     /** The same where wind leaves only a share of the hot gas that rises with the heat. */
     public function airedBy(float $share): self
     {
-        return new self(
-            $this->statedAtC,
-            $this->convectionWm2K,
-            $this->emissivity,
-            $this->dewPointC,
-            $this->fluxWm2,
-            $this->exposure,
-            $this->airShare * $share,
-            $this->contactWm2K,
-            $this->altitudeM,
+        return $this->copy($this->fluxWm2, $this->exposure, $this->airShare * $share, $this->altitudeM);
+    }
+
+    /**
+     * The same for a body that turns beside its element: a thick one comes nearer to it. Flux falls as the distance, as from a long rod.
+     * Source: Incropera & DeWitt, chapter 13 (view factors).
+     */
+    public function turning(float $radiusM): self
+    {
+        return $this->axisM === null ? $this : $this->copy(
+            $this->fluxWm2 * ($this->axisM - self::STATED_RADIUS_M) / max(self::NEAREST_M, $this->axisM - $radiusM),
+            $this->exposure, $this->airShare, $this->altitudeM,
         );
     }
 
@@ -96,7 +112,7 @@ final readonly class Inside
      */
     public function atAltitude(float $metres): self
     {
-        return $this->copy($this->exposure, OutOfRange::check('altitude', $metres, 0.0, 4000.0, Unit::Metre));
+        return $this->copy($this->fluxWm2, $this->exposure, $this->airShare, OutOfRange::check('altitude', $metres, 0.0, 4000.0, Unit::Metre));
     }
 
     /**
@@ -111,7 +127,8 @@ final readonly class Inside
             $this->exposure * ($setC + Nature::ZERO_C_IN_K) ** 4 + (1.0 - $this->exposure) * ($outsideC + Nature::ZERO_C_IN_K) ** 4
         ) ** 0.25 - Nature::ZERO_C_IN_K;
         $flux = $setC <= $outsideC ? 0.0 : $this->fluxWm2 * (($setC + Nature::ZERO_C_IN_K) / ($this->statedAtC + Nature::ZERO_C_IN_K)) ** 4;
-        $convection = $this->convectionWm2K * (self::STATED_AT_M / $joint->halfThicknessM) ** self::CONVECTION_BY_SIZE;
+        $convection = $this->convectionWm2K * (self::STATED_AT_M / $joint->halfThicknessM) ** Constants::read()->convectionBySize
+            * $this->movedByWarmth($setC - $outsideC);
         $there = Surroundings::of($air, $seen, $convection, $this->emissivity, min($this->dewPointC, $setC), $flux);
         if ($this->contactWm2K > 0.0) {
             $there = $there->touching($setC, self::resting($joint) * $this->contactWm2K);
@@ -126,19 +143,20 @@ final readonly class Inside
         return Vapour::boilingC(Nature::airPa($this->altitudeM));
     }
 
-    private function copy(float $exposure, float $altitudeM): self
+    private function copy(float $fluxWm2, float $exposure, float $airShare, float $altitudeM): self
     {
         return new self(
-            $this->statedAtC,
-            $this->convectionWm2K,
-            $this->emissivity,
-            $this->dewPointC,
-            $this->fluxWm2,
-            $exposure,
-            $this->airShare,
-            $this->contactWm2K,
-            $altitudeM,
+            $this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $fluxWm2, $exposure, $airShare, $this->contactWm2K,
+            $altitudeM, $this->axisM, $this->isDriven,
         );
+    }
+
+    /** How much better or worse than stated it convects where only the air's own warmth moves it. */
+    private function movedByWarmth(float $warmthK): float
+    {
+        return $this->isDriven || $this->isOneSided() || $this->contactWm2K > 0.0
+            ? 1.0
+            : (max(self::LEAST_WARMTH_K, $warmthK) / self::STATED_AT_K) ** self::CONVECTION_BY_WARMTH;
     }
 
     /**

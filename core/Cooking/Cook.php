@@ -11,6 +11,7 @@ use Diatherm\Cooker\Vessel\SteadyCoals;
 use Diatherm\Cooker\Vessel\Vessel;
 use Diatherm\Food\Shape;
 use Diatherm\Food\Tenderness;
+use Diatherm\Heat\Constants;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Roasting;
 use Diatherm\Heat\Substance;
@@ -44,12 +45,6 @@ final class Cook
 
     /** A camp oven goes on its coals as it is loaded: so much of the way to its heat it has when the food goes in. Common practice. */
     private const POT_WARMED = 0.5;
-
-    /**
-     * Share of its mass that meat in a closed pot leaves on the floor as liquid that boils off, by the time that it is done
-     * through; of the tenth and more that runs off it most browns there. Calibrated against the practice cases (docs/numbers.md).
-     */
-    private const DRIPS = 0.02;
 
     /** So near to boiling a core takes for ever, K. */
     private const BELOW_BOILING_K = 0.5;
@@ -157,7 +152,7 @@ final class Cook
     /** On the board, loosely covered, for $seconds, or for so much longer. */
     public function rest(float $seconds): void
     {
-        $board = $this->wrapped(CookerShed::board($this->outsideC), $this->dish->lastStage());
+        $board = $this->wrapped(CookerShed::covered($this->outsideC), $this->dish->lastStage());
         $this->offS ??= $this->body->elapsedS();
         $closely = max(0.0, min($seconds, $this->offS + $this->body->evensOutS() - $this->body->elapsedS()));
         $this->body->in($board, $closely);
@@ -313,7 +308,7 @@ final class Cook
             $reached = $this->body->in($this->exchanging($there, $this->as->heatAt($at)), $next - $at, $untilC);
             $passed = $this->body->elapsedS() - $at;
             if ($passed > 0.0) {
-                $drips = self::DRIPS * $this->dish->pieces * $this->dish->massKg * max(0.0, $this->body->yieldedShare() - $yielded);
+                $drips = Constants::read()->drips * $this->dish->pieces * $this->dish->massKg * max(0.0, $this->body->yieldedShare() - $yielded);
                 $vessel->gave($passed, $areaM2 * ($this->body->tookJM2() - $took), $areaM2 * ($this->body->driedKgM2() - $gave), $drips);
             }
             $this->softens($coreC, $passed);
@@ -381,8 +376,9 @@ final class Cook
     {
         $there = $this->wrapped(
             $stage->cooker->isRest()
-                ? CookerShed::board($cookerC)
-                : $stage->cooker->inside->facing($this->dish->cut->facing)->surroundings($cookerC, $this->outsideC, $this->shape),
+                ? CookerShed::covered($cookerC)
+                : $stage->cooker->inside->facing($this->dish->cut->facing)->turning(0.5 * $this->dish->tapeM())
+                    ->surroundings($cookerC, $this->outsideC, $this->shape),
             $stage,
         );
 

@@ -12,16 +12,10 @@ use Diatherm\Measure\Table;
 /** All cuts, tastes and forms of data/cuts.json, data/doneness.json and data/forms.json, by id. */
 final class Larder
 {
-    /** @var array<string, Cut>|null */
-    private static ?array $cuts = null;
-
-    /** @var array<string, Form>|null */
-    private static ?array $forms = null;
-
     /** @return array<string, Cut> */
     public static function cuts(): array
     {
-        return self::$cuts ??= self::readCuts();
+        return Table::made('cuts', self::readCuts(...));
     }
 
     /** @throws OutOfRange for an id that is not in the table */
@@ -33,7 +27,7 @@ final class Larder
     /** @return array<string, Form> */
     public static function forms(): array
     {
-        return self::$forms ??= self::readForms();
+        return Table::made('forms', self::readForms(...));
     }
 
     /** @throws OutOfRange for an id that is not in the table */

@@ -23,27 +23,10 @@ use Diatherm\Measure\Unit;
 final class Roasting
 {
     /**
-     * Water held in meat diffuses, m²/s. Between 10⁻¹⁰ and 10⁻⁸ in the literature of drying meat; this and the next five are
-     * calibrated together against the practice cases (docs/numbers.md).
-     */
-    private const HELD_M2S = 2.0e-9;
-
-    /** Juice that the meat no longer holds moves so much more readily: it is pressed along the fibres, m²/s. */
-    private const PRESSED_M2S = 7.5e-8;
-
-    /**
-     * Muscle lets go of its water as its proteins shrink, evenly between these, °C; of a share of it in all.
+     * Muscle lets go of its water as its proteins shrink, evenly between these, °C.
      * Source: the water-holding curve of heated meat, as in van der Sman 2007 (from memory): from 40 to 80 °C.
      */
     private const LETS_GO_C = [45.0, 82.0];
-
-    private const LETS_GO_SHARE = 0.545;
-
-    /** Dampness w of a surface, over what it was at first, gives it a water activity of (1 + κ)w/(κ + w). */
-    private const KAPPA = 0.12;
-
-    /** Conductivity of what has dried, over that of the moist food. */
-    private const DRY_CONDUCTS = 0.41;
 
     /** As far from the core as a hand places a probe, over the half-thickness. Common practice. */
     public const PROBE_OFF = 0.25;
@@ -105,6 +88,8 @@ final class Roasting
     /** What the resolution comes to for this body. */
     public readonly float $longestStepS;
 
+    private readonly Constants $constants;
+
     private float $surfaceLink;
 
     private float $surfaceArea;
@@ -122,6 +107,7 @@ final class Roasting
         float $startC,
         private readonly Resolution $resolution,
     ) {
+        $this->constants = Constants::read();
         OutOfRange::check('start_temperature', $startC, -5.0, 120.0, Unit::Celsius);
         $this->cellsC = array_fill(0, $resolution->cells, $startC);
         $this->water = array_fill(0, $resolution->cells, 1.0);
@@ -206,13 +192,13 @@ final class Roasting
         $density = $this->substance->waterKgM3;
         $moist = $density > 0.0;
         $boilingC = $moist ? $from->boilingC : INF;
-        $slow = self::HELD_M2S;
-        $gives = self::LETS_GO_SHARE * $this->substance->yields;
-        $quick = self::PRESSED_M2S;
+        $slow = $this->constants->heldM2S;
+        $gives = $this->constants->letsGoShare * $this->substance->yields;
+        $quick = $this->constants->pressedM2S;
         [$fromC, $toC] = self::LETS_GO_C;
         $perK = 1.0 / ($toC - $fromC);
-        $kappa = self::KAPPA;
-        $kd = self::DRY_CONDUCTS;
+        $kappa = $this->constants->kappa;
+        $kd = $this->constants->dryConducts;
         $cw = $this->substance->waterHeatShare;
         $skin = $from->skin;
         $ts = $this->surfaceC;

@@ -62,13 +62,14 @@ final readonly class CourseHours
      */
     public function had(float $warmerK, float $precision): self
     {
-        $weights = $by = $hours = [];
-        $most = 0.0;
-        $likeliest = $this->best;
-        foreach ($this->fits as $one) {
-            $weights[] = $weight = exp($one->prior - $this->best + ($one->fit - $one->prior - $precision * $one->offK * $warmerK) / $this->strain);
-            $by[$one->hour()] = ($by[$one->hour()] ?? 0.0) + $weight;
-            [$most, $likeliest] = $weight > $most ? [$weight, $one->fit] : [$most, $likeliest];
+        $by = $hours = [];
+        $logs = array_map(fn (CourseFit $one): float => $one->prior + ($one->fit - $one->prior - $precision * $one->offK * $warmerK) / $this->strain, $this->fits);
+        // Over the largest, so that none is too large or all are too small for a number.
+        $most = $logs === [] ? 0.0 : max($logs);
+        $likeliest = $logs === [] ? $this->best : $this->fits[(int) array_search($most, $logs, true)]->fit;
+        $weights = array_map(fn (float $log): float => exp($log - $most), $logs);
+        foreach ($this->fits as $n => $one) {
+            $by[$one->hour()] = ($by[$one->hour()] ?? 0.0) + $weights[$n];
         }
 
         foreach ($this->hours as $name => $hour) {

@@ -155,11 +155,22 @@ final readonly class Courses
             fn (array $one): array => [$one[0], $one[1]->likely],
             [...$this->way($fromS, $closelyS), ...$this->way($closelyS, max($closelyS, $toS))],
         );
-        // A few courses show the way of all: their hour is a little beside it.
+        // A few courses show the way of all: their hour is a little beside it. Up to it their way is stretched, and beyond it moved.
         $thereS = $this->thereS($points);
-        $stretch = $thereS === null || $thereS <= $fromS + 1.0 ? 1.0 : max(1.0, $arrivesS - $fromS) / ($thereS - $fromS);
+        if ($thereS === null || $thereS <= $fromS + 1.0) {
+            return $points;
+        }
+        $stretch = max(1.0, $arrivesS - $fromS) / ($thereS - $fromS);
+        $before = $after = [];
+        foreach ($points as [$seconds, $celsius]) {
+            if ($seconds < $thereS - 1.0) {
+                $before[] = [$fromS + $stretch * ($seconds - $fromS), $celsius];
+            } elseif ($seconds > $thereS + 1.0) {
+                $after[] = [$fromS + $stretch * ($thereS - $fromS) + $seconds - $thereS, $celsius];
+            }
+        }
 
-        return array_map(fn (array $one): array => [$fromS + $stretch * ($one[0] - $fromS), $one[1]], $points);
+        return [...$before, [$fromS + $stretch * ($thereS - $fromS), $this->startC + $this->reachK], ...$after];
     }
 
     /**

@@ -277,9 +277,10 @@ final readonly class LiveForecast
         if ($counting === [] || $toS <= $fromS) {
             return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, [], $untilC, $surprise);
         }
-        $isThere = $on !== [] && $on[array_key_last($on)]->celsius >= $untilC;
+        // It may have cooled again in a step by the clock.
+        $thereC = $on !== [] && self::hottest($on) >= $untilC ? $on[array_key_last($on)]->celsius : null;
         $ahead = $dish->lastStage()->end->isTimed() && count($dish->stages) > 1
-            ? self::stepsByTheClock($model, $courses, $fromS, $toS, $untilC, $isThere)
+            ? self::stepsByTheClock($model, $courses, $fromS, $toS, $untilC, $thereC)
             : $courses->ahead($fromS, $toS);
 
         return Belief::of($model, $modelOffS, $counting, $course->pulledS, $dish->carryover()->climbK, $ahead, $untilC, $surprise);
@@ -288,24 +289,26 @@ final readonly class LiveForecast
     /**
      * As the courses go on until they are there, and through the steps by the clock as the model goes through them.
      *
+     * @param  float|null  $thereC  what was read last of one that has been there; null of one that has not
      * @return list<array{float, float}>
      */
-    private static function stepsByTheClock(Trace $model, Courses $courses, float $fromS, float $toS, float $untilC, bool $isThere): array
+    private static function stepsByTheClock(Trace $model, Courses $courses, float $fromS, float $toS, float $untilC, ?float $thereC): array
     {
+        $isThere = $thereC !== null;
         $modelThereS = $isThere ? $fromS : $model->reaches($untilC - Cueing::AT_K) ?? $model->endS();
         $thereS = $isThere ? $fromS : max($fromS, $courses->arrives()->likely);
         $ahead = $isThere ? [] : array_values(array_filter($courses->ahead($fromS, $toS), fn (array $one): bool => $one[0] < $thereS));
-        $ahead[] = [$thereS, $untilC];
+        $ahead[] = [$thereS, $thereC ?? $untilC];
         foreach ($model->seconds as $i => $seconds) {
             if ($seconds > $modelThereS) {
-                $ahead[] = [$thereS + $seconds - $modelThereS, $untilC + $model->coreC[$i] - $model->coreAt($modelThereS)];
+                $ahead[] = [$thereS + $seconds - $modelThereS, ($thereC ?? $untilC) + $model->coreC[$i] - $model->coreAt($modelThereS)];
             }
         }
 
         return $ahead;
     }
 
-    /** @param  list<Reading>  $counting */
+    /** @param  array<Reading>  $counting */
     private static function hottest(array $counting): float
     {
         return $counting === [] ? -INF : max(array_map(fn (Reading $one): float => $one->celsius, $counting));

@@ -11,6 +11,7 @@ use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Spread;
 use Diatherm\Roast\Dish;
+use Diatherm\Roast\StageEnd;
 
 /** The few runs of the model that a dish's courses are weighed by: how long it takes, and how far what befell it sets it back. */
 final readonly class Weighing
@@ -145,6 +146,10 @@ final readonly class Weighing
 
     private static function run(Dish $dish, float $airC, Course $course, float $pace, float $untilC, ?Variation $as = null): Trace
     {
+        if ($dish->lastStage()->end === StageEnd::Tender) {
+            // By its core past where it is tender, which a coarser run may be a little below.
+            $dish = $dish->through([...array_slice($dish->stages, 0, -1), $dish->lastStage()->onToTheCore()]);
+        }
         $cook = Cook::of($dish, $airC, Resolution::coarse(), $course, $as ?? self::as($pace));
         $trace = $cook->body->record(false);
         $cook->toPull(min(self::HOTTEST_C, $untilC + self::PAST_K));

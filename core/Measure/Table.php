@@ -12,6 +12,9 @@ final class Table
     /** @var array<string, array<string, mixed>> */
     private static array $read = [];
 
+    /** @var array<string, mixed> */
+    private static array $made = [];
+
     /** @return array<string, mixed> */
     public static function named(string $name): array
     {
@@ -22,5 +25,40 @@ final class Table
         }
 
         return self::$read[$name];
+    }
+
+    /**
+     * Does work with other tables in the place of some, as a calibration does; the shipped ones are back after it.
+     *
+     * @template T
+     *
+     * @param  array<string, array<string, mixed>>  $tables  by name
+     * @param  \Closure(): T  $work
+     * @return T
+     */
+    public static function with(array $tables, \Closure $work): mixed
+    {
+        [$read, $made] = [self::$read, self::$made];
+        [self::$read, self::$made] = [$tables + $read, []];
+        try {
+            return $work();
+        } finally {
+            [self::$read, self::$made] = [$read, $made];
+        }
+    }
+
+    /**
+     * What was made of the tables, once for as long as they stand.
+     *
+     * @template T
+     *
+     * @param  string  $what  a name of its own
+     * @param  \Closure(): T  $how
+     * @return T
+     */
+    public static function made(string $what, \Closure $how): mixed
+    {
+        /** @var T */
+        return self::$made[$what] ??= $how();
     }
 }

@@ -20,6 +20,9 @@ use Diatherm\Safety\Clocks;
 /** Why the numbers of a forecast are what they are: each with its inputs, its rule and its source. */
 final class Explanation
 {
+    /** A kind that leaves so much more of the time open is told to be less well known. */
+    private const LESS_KNOWN = 0.1;
+
     /** @return list<Working> */
     public static function of(Forecast $forecast): array
     {
@@ -74,7 +77,7 @@ final class Explanation
                         100 * Uncertainty::thickness($dish),
                     ),
                     start: Quantity::kelvin(Uncertainty::START_K),
-                    kind: Uncertainty::kind($dish) > 0.0
+                    kind: Uncertainty::kind($dish) >= self::LESS_KNOWN
             ? Message::of('why.and_the_time_by_more', kind: Quantity::percent(100.0 * Uncertainty::kind($dish)))
             : '',
                 ),

@@ -8,6 +8,7 @@ use Diatherm\Cooking\Coast;
 use Diatherm\Cooking\Cook;
 use Diatherm\Cooking\Course;
 use Diatherm\Cooking\Forecast;
+use Diatherm\Cooking\Uncertainty;
 use Diatherm\Heat\Resolution;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\Source;
@@ -26,9 +27,11 @@ use Diatherm\Tending\LaidFires;
  */
 final readonly class TradeCase
 {
-    private const ROOM_C = 20.0;
+    public const ROOM_C = 20.0;
 
+    /** @param  array<string, mixed>  $file  the dish, as in a roast's file */
     private function __construct(
+        private array $file,
         public string $id,
         public string $what,
         public float $leastMinutes,
@@ -43,6 +46,7 @@ final readonly class TradeCase
     {
         return array_map(
             fn (array $row): self => new self(
+                $row['dish'],
                 $row['id'],
                 $row['what'],
                 $row['minutes'][0],
@@ -111,14 +115,62 @@ final readonly class TradeCase
     /** How far the likely minutes lie from the middle of practice, as a share of it. */
     public function off(Forecast $forecast): float
     {
-        return $forecast->cookMinutes->likely / (0.5 * ($this->leastMinutes + $this->mostMinutes)) - 1.0;
+        return $forecast->cookMinutes->likely / $this->middle() - 1.0;
+    }
+
+    /** Middle of practice, minutes. */
+    public function middle(): float
+    {
+        return 0.5 * ($this->leastMinutes + $this->mostMinutes);
+    }
+
+    /** The kind of cooker that brings it to its core. */
+    public function cookerId(): string
+    {
+        return $this->dish->lastStage()->cooker->id;
+    }
+
+    /** The same dish, made anew of the tables as they stand now. */
+    public function again(): Dish
+    {
+        return self::dish($this->file);
+    }
+
+    /** Whether its minutes can depend on a number of the tables. */
+    public function isMovedBy(Parameter $parameter): bool
+    {
+        return match ($parameter->table) {
+            'cookers' => in_array($this->cookerId(), $parameter->rows, true),
+            'forms' => in_array($this->dish->form->id, $parameter->rows, true),
+            'cuts' => $parameter->rows === [] || in_array($this->dish->cut->id, $parameter->rows, true),
+            default => true,
+        };
+    }
+
+    /**
+     * Whether its band would hold the middle of practice, were its likely minutes so far off.
+     *
+     * @param  float  $off  logarithm of model over practice
+     */
+    public function wouldHold(float $off): bool
+    {
+        $minutes = $this->forecast()->cookMinutes;
+
+        return $off <= log($minutes->likely / $minutes->low) && -$off <= log($minutes->high / $minutes->likely);
+    }
+
+    /** How wide its band is but for what the physics of its kind leaves open: mean of both sides, as a logarithm. */
+    public function knownSpread(): float
+    {
+        $minutes = $this->forecast()->cookMinutes;
+        $kind = log(1.0 + Uncertainty::kind($this->dish));
+
+        return sqrt(max(0.0, (0.5 * log($minutes->high / $minutes->low)) ** 2 - $kind ** 2));
     }
 
     /** Whether its band holds the middle of practice. */
     public function isHeldBy(Forecast $forecast): bool
     {
-        $middle = 0.5 * ($this->leastMinutes + $this->mostMinutes);
-
-        return $forecast->cookMinutes->low <= $middle && $forecast->cookMinutes->high >= $middle;
+        return $forecast->cookMinutes->low <= $this->middle() && $forecast->cookMinutes->high >= $this->middle();
     }
 }

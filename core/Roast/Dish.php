@@ -128,6 +128,12 @@ final readonly class Dish
         return $shape;
     }
 
+    /** What a tape reads or would likely read where it is thickest, m. */
+    public function tapeM(): float
+    {
+        return $this->thicknessM ?? ($this->girthM !== null ? $this->girthM / M_PI : $this->cut->shape->usualThicknessM($this->massKg));
+    }
+
     /** How long a preparation of it takes. */
     public function windowOf(Preparation $preparation): PreparationWindow
     {

@@ -44,7 +44,7 @@ it('is no slower on a hotter cooker, whatever the cut', function (string $cooker
         foreach ([0.35, 0.6, 0.9] as $share) {
             $minutes = minutesTo60(turned($cut, $cooker, round($kind->leastC + $share * ($kind->mostC - $kind->leastC))));
             // A pot that boils dry the sooner has the less steam for it.
-            expect($minutes)->toBeLessThanOrEqual(($kind->vessel === null ? 1.001 : 1.07) * $before, $cut->id);
+            expect($minutes)->toBeLessThanOrEqual(($kind->vessel === null ? 1.001 : 1.08) * $before, $cut->id);
             $before = $minutes;
         }
     }

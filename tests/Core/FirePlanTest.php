@@ -210,7 +210,7 @@ it('gathers the coals where the meat is thick, so that all parts are done togeth
     // Its own piles, laid, do what it says.
     $laid = planned(LAMB, ['fires' => [['cooker' => 'open-spit', 'piles' => laidSo($banking->piles)]]]);
     expect(Banking::of($laid->fires[0]->plan, $laid->forecast(0))?->apartMinutes())->toBeLessThan(0.25 * $banking->apartMinutes())
-        ->and($laid->fires[0]->plan->run->startKg)->toEqualWithDelta($banking->kg, 0.11)
+        ->and($laid->fires[0]->plan->run->startKg)->toEqualWithDelta($banking->kg, 0.05 * count($banking->piles) + 0.01)
         ->and(said(FireTasks::lay($laid->fires[0]->plan)->detail))->toContain('picture')->not->toContain('Both sides');
 });
 
@@ -743,7 +743,7 @@ it('has the meat done sooner for coals moved under its thick end, and later for 
     expect($minutes([['x_cm' => -40, 'y_cm' => 0, 'kg' => 3], ['x_cm' => 40, 'y_cm' => 0, 'kg' => 2]]))->toBeLessThan($even - 20.0)
         ->and(
             $minutes([['x_cm' => -15, 'y_cm' => 22, 'kg' => 3], ['x_cm' => 30, 'y_cm' => -22, 'kg' => 2]]),
-        )->toBeGreaterThan($even + 20.0);
+        )->toBeGreaterThan($even + 15.0);
     expect(fn () => $minutes([['x_cm' => 70, 'y_cm' => 25, 'kg' => 3]]))->toRefuse('As its fire is laid');
 });
 

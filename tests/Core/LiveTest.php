@@ -56,7 +56,7 @@ function live(array $readings, float $nowMinutes, ?Course $course = null): LiveF
 it('moves the finish towards what the readings say, and narrows the band', function (float $transfer) {
     $truth = truth($transfer);
     $start = live([], 0.0);
-    $later = live(readings($truth, [35, 60, 80, 98]), 98.0);
+    $later = live(readings($truth, [30, 50, 68, 84]), 84.0);
     $real = $truth->reaches($later->pullC) / 60.0;
     expect(abs($later->cookMinutes->likely - $real))->toBeLessThan(max(4.0, 0.65 * abs($start->cookMinutes->likely - $real)))
         ->and($later->cookMinutes->width())->toBeLessThan(0.6 * $start->cookMinutes->width())

@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
+use Diatherm\Food\Larder;
 use Diatherm\Measure\Bisection;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
+use Diatherm\Measure\LeastSquares;
 use Diatherm\Measure\Mark;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Source;
 use Diatherm\Measure\Spread;
+use Diatherm\Measure\Table;
 use Diatherm\Measure\Unit;
 
 /** @return array<string, list<string>> as they are read */
@@ -31,6 +34,36 @@ it('finds a root that is known', function () {
 it('gives the nearer end when there is no root between', function () {
     expect(Bisection::root(fn (float $x): float => $x + 5.0, 0.0, 2.0, 1e-6))->toBe(0.0)
         ->and(Bisection::root(fn (float $x): float => $x - 5.0, 0.0, 2.0, 1e-6))->toBe(2.0);
+});
+
+// Source: Anscombe 1973, Graphs in Statistical Analysis (from memory): y = 3.00 + 0.500 x through the first of its four sets.
+it('finds the line of a published set of points, and stays at what it was told where nothing was observed', function () {
+    $x = [10.0, 8.0, 13.0, 9.0, 11.0, 14.0, 6.0, 4.0, 12.0, 7.0, 5.0];
+    $y = [8.04, 6.95, 7.58, 8.81, 8.33, 9.96, 7.24, 4.26, 10.84, 4.82, 5.68];
+    $squares = new LeastSquares([[0.0, 1e4], [0.0, 1e4], [7.0, 2.0]]);
+    foreach ($x as $i => $at) {
+        $squares->observe([0 => 1.0, 1 => $at], $y[$i], 1.0);
+    }
+    [$intercept, $slope, $untold] = $squares->solve();
+    expect($intercept)->toEqualWithDelta(3.0, 0.005)->and($slope)->toEqualWithDelta(0.5, 0.0005)->and($untold)->toEqualWithDelta(7.0, 1e-9);
+});
+
+// Two that know the same thing with the same sureness meet half way.
+it('weighs what it was told against what was observed', function () {
+    $squares = new LeastSquares([[1.0, 0.5]]);
+    $squares->observe([0 => 1.0], 3.0, 4.0);
+    expect($squares->solve()[0])->toEqualWithDelta(2.0, 1e-12);
+});
+
+it('works with other tables for a while, and with its own again after it, whatever happens', function () {
+    $forms = Table::named('forms');
+    $other = $forms;
+    $other['forms'] = [['id' => 'halved', 'half_factor' => 0.5] + $forms['forms'][0]];
+    $before = array_keys(Larder::forms());
+    expect(Table::with(['forms' => $other], fn (): array => array_keys(Larder::forms())))->toBe(['halved'])
+        ->and(array_keys(Larder::forms()))->toBe($before)
+        ->and(fn () => Table::with(['forms' => $other], fn () => throw new LogicException('No.')))->toThrow(LogicException::class)
+        ->and(array_keys(Larder::forms()))->toBe($before)->and(Table::named('forms'))->toBe($forms);
 });
 
 it('keeps a spread in order, and moves it whole', function () {

