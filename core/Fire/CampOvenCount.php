@@ -11,7 +11,8 @@ use Diatherm\Measure\Unit;
 
 /**
  * Coals for a camp oven, briquettes or as big: how many, and where, by the two schools. Common practice throughout: twice the diameter in
- * inches holds 165 to 175 °C in still mild air, two more for each 13 K; the split goes by the method.
+ * inches holds 165 to 175 °C in still mild air, two more for each 14 K; pots wider than 12 inches take more than that, and a small one gets
+ * by with one more. The split goes by the method.
  */
 final readonly class CampOvenCount
 {
@@ -24,12 +25,18 @@ final readonly class CampOvenCount
     public const INCH_M = 0.0254;
 
     /** The temperature that the plain count stands for, and the air in which it does. */
-    private const PLAIN_C = 170.0;
+    private const PLAIN_C = 163.0;
 
     private const PLAIN_AIR_C = 20.0;
 
-    /** Two more for each 13 K. */
-    private const K_FOR_ONE = 6.5;
+    /** Inches across, coals at the plain temperature, and how many more for each step. Common practice. */
+    private const COUNTS = [[8.0, 15.0, 1.0], [10.0, 19.0, 2.0], [12.0, 23.0, 2.0], [14.0, 30.0, 2.0], [16.0, 37.0, 2.0]];
+
+    /** One step of the counts. Common practice: 25 degrees Fahrenheit. */
+    private const STEP_K = 14.0;
+
+    /** The rule's own line goes so far below the plain temperature. */
+    private const LINE_K = 55.0;
 
     /** Of the wind at head height, what blows at the ground. */
     public const WIND_AT_GROUND = 0.35;
@@ -50,9 +57,9 @@ final readonly class CampOvenCount
     public static function ruleOfThumb(): array
     {
         return [
-            'low' => Quantity::celsius(self::PLAIN_C - 5.0),
-            'high' => Quantity::celsius(self::PLAIN_C + 5.0),
-            'step' => Quantity::kelvin(2.0 * self::K_FOR_ONE),
+            'low' => Quantity::celsius(165.0),
+            'high' => Quantity::celsius(175.0),
+            'step' => Quantity::kelvin(self::STEP_K),
         ];
     }
 
@@ -90,15 +97,47 @@ final readonly class CampOvenCount
     public static function exact(float $diameterM, float $targetC, float $airC, float $windMs, float $rain = 0.0): float
     {
         OutOfRange::check('diameter_of_the_pot', $diameterM, 0.15, 0.6, Unit::Metre);
-        $plain = 2.0 * $diameterM / self::INCH_M;
+        [$plain, $more] = self::countsOf($diameterM / self::INCH_M);
         // The rule's own line, down to where it would ask for next to none; below that, in proportion to the rise.
-        $byRule = $targetC >= self::PLAIN_C - 60.0
-            ? $plain + ($targetC - self::PLAIN_C) / self::K_FOR_ONE
-            : ($plain - 60.0 / self::K_FOR_ONE) * max(0.0, $targetC - self::PLAIN_AIR_C) / (self::PLAIN_C - 60.0 - self::PLAIN_AIR_C);
+        $byRule = $targetC >= self::PLAIN_C - self::LINE_K
+            ? $plain + $more * ($targetC - self::PLAIN_C) / self::STEP_K
+            : ($plain - $more * self::LINE_K / self::STEP_K) * max(0.0, $targetC - self::PLAIN_AIR_C) / (self::PLAIN_C - self::LINE_K - self::PLAIN_AIR_C);
         $colder = max(0.05, ($targetC - $airC) / max(1.0, $targetC - self::PLAIN_AIR_C));
         $windier = (self::RADIATION + self::STILL + self::WINDY * self::WIND_AT_GROUND * $windMs) / (self::RADIATION + self::STILL);
 
         return $byRule * $colder * $windier * (1.0 + $rain);
+    }
+
+    /**
+     * Between two sizes in proportion; a pot beyond them as the nearest, by its diameter.
+     *
+     * @return array{float, float}
+     */
+    private static function countsOf(float $inches): array
+    {
+        /** @var non-empty-list<array{float, float, float}> $counts */
+        $counts = self::COUNTS;
+        $before = $counts[0];
+        foreach ($counts as $size) {
+            if ($inches < $size[0]) {
+                break;
+            }
+            $before = $size;
+        }
+        $next = $counts[count($counts) - 1];
+        foreach (array_reverse($counts) as $size) {
+            if ($inches > $size[0]) {
+                break;
+            }
+            $next = $size;
+        }
+        $within = min($next[0], max($before[0], $inches));
+        $share = $next[0] > $before[0] ? ($within - $before[0]) / ($next[0] - $before[0]) : 0.0;
+
+        return [
+            ($before[1] + $share * ($next[1] - $before[1])) * $inches / $within,
+            ($before[2] + $share * ($next[2] - $before[2])) * $inches / $within,
+        ];
     }
 
     /**

@@ -78,6 +78,13 @@ final readonly class FireCase
                 self::MILD_C,
                 0.0,
             )->total,
+            'camp-8-hot' => (float) CampOvenCount::for(8 * CampOvenCount::INCH_M, 232.0, 'roast', self::MILD_C, 0.0)->total,
+            'camp-14-plain', 'camp-16-plain' => (float) CampOvenCount::for(
+                (int) substr($this->id, 5, 2) * CampOvenCount::INCH_M, 163.0, 'roast', self::MILD_C, 0.0,
+            )->total,
+            'gas-two-hours' => self::fedKg('gas', 175, 120),
+            'pellets-ten-hours' => self::fedKg('pellet', 107, 600),
+            'trench-wood' => self::wood()->usedKg(),
             'camp-refresh' => CampOvenCount::refreshMinutes(0.0),
             'briquettes-useful' => CoalBed::minutesToFade(Fuel::named('briquettes'), 0.5),
             'buried-bird' => self::minutes(
@@ -108,6 +115,37 @@ final readonly class FireCase
         ]]), new \DateTimeImmutable('2000-01-01T00:00:00Z'));
 
         return $plan->fires[0]->plan;
+    }
+
+    /** What a knob or an auger feeds in so many minutes of cooking, without the heat before them and what is kept in hand. */
+    private static function fedKg(string $cooker, int $celsius, int $minutes): float
+    {
+        $plan = self::fire(
+            ['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'target_c' => 88, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'minutes' => $minutes]]],
+        );
+
+        return $plan->feedKg() * $minutes / ($plan->use->preheatMinutes + $plan->use->untilMinutes);
+    }
+
+    private static function wood(): FirePlan
+    {
+        return self::fire(
+            ['cut' => 'lamb-whole', 'mass_kg' => 16, 'start_c' => 8, 'target_c' => 63, 'stages' => [['cooker' => 'trench', 'hand_s' => 8]]],
+            ['cooker' => 'trench', 'fuel' => 'hardwood'],
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $dish
+     * @param  array<string, mixed>|null  $fire
+     */
+    private static function fire(array $dish, ?array $fire = null): FirePlan
+    {
+        $roast = ['serve_at' => '2000-01-02T12:00:00Z', 'air_c' => self::MILD_C, 'wind_ms' => 0, 'dishes' => [$dish + ['coast' => false]]];
+
+        return Plan::of(
+            RoastFile::read($fire === null ? $roast : ['fires' => [$fire]] + $roast), new \DateTimeImmutable('2000-01-01T00:00:00Z'),
+        )->fires[0]->plan;
     }
 
     /** 10 cm² and 10 cm² of a tight kettle, one behind the other. */
