@@ -141,7 +141,7 @@ final class DemoKitchen
         $roast = RoastFile::read($file($this->now->addHours(3)));
         $forecast = Forecast::of($roast->dishes[0], $roast->airC);
         $serve = CarbonImmutable::createFromTimestampUTC(
-            (int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 32)) / 300) * 300),
+            (int) (ceil(($on->getTimestamp() + 60 * ($forecast->cookMinutes->high + 42)) / 300) * 300),
         );
         $roast = RoastFile::read($file($serve));
         $stored = Shelf::put($roast, $this->cook);

@@ -42,7 +42,9 @@ $browser->get(getenv('APP_URL').'/');
 sleep(1);
 $roasts = $browser->executeAsyncScript('const done = arguments[0]; (async () => { const headers = {Accept: "application/json"};'.
     'const me = await (await fetch("/api/me", {headers})).json(); await fetch("/api/demo", {method: "POST", headers: {...headers, "X-CSRF-TOKEN": me.csrf}});'.
-    'done((await (await fetch("/api/roasts", {headers})).json()).map((roast) => [roast.name, roast.id])); })();');
+    // Until all of them are worked out.
+    'let list; do { await new Promise((soon) => setTimeout(soon, 1000)); list = await fetch("/api/roasts", {headers}); } while (list.headers.has("Retry-After"));'.
+    'done((await list.json()).map((roast) => [roast.name, roast.id])); })();');
 $ids = [];
 foreach ($roasts as [$title, $id]) {
     $ids['{'.$title.'}'] = $id;

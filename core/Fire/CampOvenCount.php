@@ -29,9 +29,6 @@ final readonly class CampOvenCount
 
     private const PLAIN_AIR_C = 20.0;
 
-    /** Inches across, coals at the plain temperature, and how many more for each step. Common practice. */
-    private const COUNTS = [[8.0, 15.0, 1.0], [10.0, 19.0, 2.0], [12.0, 23.0, 2.0], [14.0, 30.0, 2.0], [16.0, 37.0, 2.0]];
-
     /** One step of the counts. Common practice: 25 degrees Fahrenheit. */
     private const STEP_K = 14.0;
 
@@ -109,14 +106,23 @@ final readonly class CampOvenCount
     }
 
     /**
+     * Common practice.
+     *
+     * @return non-empty-list<array{float, float, float}> inches across, coals at the plain temperature, and how many more for each step
+     */
+    private static function counts(): array
+    {
+        return [[8.0, 15.0, 1.0], [10.0, 19.0, 2.0], [12.0, 23.0, 2.0], [14.0, 30.0, 2.0], [16.0, 37.0, 2.0]];
+    }
+
+    /**
      * Between two sizes in proportion; a pot beyond them as the nearest, by its diameter.
      *
      * @return array{float, float}
      */
     private static function countsOf(float $inches): array
     {
-        /** @var non-empty-list<array{float, float, float}> $counts */
-        $counts = self::COUNTS;
+        $counts = self::counts();
         $before = $counts[0];
         foreach ($counts as $size) {
             if ($inches < $size[0]) {
