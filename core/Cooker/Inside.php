@@ -160,11 +160,11 @@ final readonly class Inside
     }
 
     /**
-     * Share of a surface that rests on a plate, mean over turns: a slab lies on half of it, a ball on a point, a cylinder
-     * between the two. Worked by hand.
+     * Share of a surface that rests on a plate, mean over turns: a slab lies on half of it, a cylinder on a quarter as it settles, and a lump
+     * on as much for its mass as a cylinder. Worked by hand.
      */
     private static function resting(Shape $joint): float
     {
-        return 0.5 * max(0.0, 1.0 - 0.5 * $joint->exponent);
+        return 0.5 * max(1.0 - 0.5 * $joint->exponent, 1.0 / (1.0 + $joint->exponent));
     }
 }

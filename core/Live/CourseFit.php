@@ -25,12 +25,6 @@ final readonly class CourseFit
     ) {
     }
 
-    /** Courses of one clock and one pace are there at one hour. */
-    public function hour(): string
-    {
-        return "$this->clock $this->logPace";
-    }
-
     /** @param  list<self>  $fits */
     public static function best(array $fits): ?self
     {

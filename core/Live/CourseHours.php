@@ -17,14 +17,22 @@ final readonly class CourseHours
     private const WELL_TRIED = 6.0;
 
     /**
-     * @param  list<CourseFit>  $fits
+     * Courses by column, so that the many passes over them are short.
+     *
+     * @param  list<float>  $fits  of each, logarithm
+     * @param  list<float>  $priors  of each, logarithm
+     * @param  list<float>  $offsK  of each, newest reading less what the others let expect in it
+     * @param  list<int>  $hourOf  number of the hour of each
      * @param  list<float>  $weights  of each
-     * @param  array<string, array{arrivesS: float|null, pace: float, clock: int, weight: float}>  $hours  by clock and pace
+     * @param  list<array{arrivesS: float|null, pace: float, clock: int, weight: float}>  $hours  of one clock and one pace each
      * @param  float  $best  fit of the one that meets best what was read
      * @param  float  $likeliest  fit, to what was read, of the one that has most weight
      */
     private function __construct(
         private array $fits,
+        private array $priors,
+        private array $offsK,
+        private array $hourOf,
         public array $weights,
         private array $hours,
         private float $best,
@@ -44,15 +52,30 @@ final readonly class CourseHours
      */
     public static function of(array $fits, float $best, float $strain, array $clocks, float $lengthS, float $nowS): self
     {
-        $hours = [];
+        $columns = [[], [], [], []];
+        $hours = $numbers = [];
         foreach ($fits as $one) {
-            $pace = exp($one->logPace);
-            $hours[$one->hour()] ??= [
-                'arrivesS' => $clocks[$one->clock]->when($pace * $lengthS, $pace), 'pace' => $pace, 'clock' => $one->clock, 'weight' => 0.0,
-            ];
+            $number = $numbers[$one->clock][(string) $one->logPace] ?? null;
+            if ($number === null) {
+                $pace = exp($one->logPace);
+                $numbers[$one->clock][(string) $one->logPace] = $number = count($hours);
+                $hours[] = ['arrivesS' => $clocks[$one->clock]->when($pace * $lengthS, $pace), 'pace' => $pace, 'clock' => $one->clock, 'weight' => 0.0];
+            }
+            $columns[0][] = $one->fit;
+            $columns[1][] = $one->prior;
+            $columns[2][] = $one->offK;
+            $columns[3][] = $number;
         }
 
-        return (new self($fits, [], $hours, $best, $best, $strain, $nowS, $clocks[0]->spanS))->had(0.0, 0.0);
+        return (new self(...$columns, weights: [], hours: $hours, best: $best, likeliest: $best, strain: $strain, nowS: $nowS, spanS: $clocks[0]->spanS))->had(0.0, 0.0);
+    }
+
+    /** The same where so much more sets the readings off. */
+    public function strained(float $strain): self
+    {
+        return (new self(
+            $this->fits, $this->priors, $this->offsK, $this->hourOf, [], $this->hours, $this->best, $this->best, $strain, $this->nowS, $this->spanS,
+        ))->had(0.0, 0.0);
     }
 
     /**
@@ -62,21 +85,30 @@ final readonly class CourseHours
      */
     public function had(float $warmerK, float $precision): self
     {
-        $by = $hours = [];
-        $logs = array_map(fn (CourseFit $one): float => $one->prior + ($one->fit - $one->prior - $precision * $one->offK * $warmerK) / $this->strain, $this->fits);
+        $perK = $precision * $warmerK;
+        $most = -INF;
+        $likeliest = $this->best;
+        $logs = $weights = $hours = [];
+        foreach ($this->fits as $n => $fit) {
+            $logs[] = $log = $this->priors[$n] + ($fit - $this->priors[$n] - $perK * $this->offsK[$n]) / $this->strain;
+            if ($log > $most) {
+                [$most, $likeliest] = [$log, $fit];
+            }
+        }
         // Over the largest, so that none is too large or all are too small for a number.
-        $most = $logs === [] ? 0.0 : max($logs);
-        $likeliest = $logs === [] ? $this->best : $this->fits[(int) array_search($most, $logs, true)]->fit;
-        $weights = array_map(fn (float $log): float => exp($log - $most), $logs);
-        foreach ($this->fits as $n => $one) {
-            $by[$one->hour()] = ($by[$one->hour()] ?? 0.0) + $weights[$n];
+        $by = array_fill(0, count($this->hours), 0.0);
+        foreach ($logs as $n => $log) {
+            $weights[] = $weight = exp($log - $most);
+            $by[$this->hourOf[$n]] += $weight;
+        }
+        foreach ($this->hours as $number => $hour) {
+            $hour['weight'] = $by[$number];
+            $hours[] = $hour;
         }
 
-        foreach ($this->hours as $name => $hour) {
-            $hours[$name] = ['weight' => $by[$name] ?? 0.0] + $hour;
-        }
-
-        return new self($this->fits, $weights, $hours, $this->best, $likeliest, $this->strain, $this->nowS, $this->spanS);
+        return new self(
+            $this->fits, $this->priors, $this->offsK, $this->hourOf, $weights, $hours, $this->best, $likeliest, $this->strain, $this->nowS, $this->spanS,
+        );
     }
 
     /** How likely it is that the cooker has fallen, 0 to 1. */
@@ -110,26 +142,38 @@ final readonly class CourseHours
      * follow: a warmer core could speak for a course that starts early and ends late.
      *
      * @param  array{float, float}  $newest  °C, and how much it tells, 1/K²
+     * @return array{Spread, Spread} as logged, and fallen
      */
-    public function neverLaterForWarmer(bool $fallen, array $newest): Spread
+    public function neverLaterForWarmer(array $newest): array
     {
         [$readC, $precision] = $newest;
         $step = floor($readC / self::STEP_K);
         $share = $readC / self::STEP_K - $step;
-        $colder = $this->had(self::STEP_K * $step - $readC, $precision)->arrive($fallen);
+        $had = $this->had(self::STEP_K * $step - $readC, $precision);
+        [$logged, $fallen] = [$had->arrive(false), $had->arrive(true)];
         for ($k = 1; $k <= self::STEPS; $k++) {
             $had = $this->had(self::STEP_K * ($step - $k) - $readC, $precision);
             // Far from what was read, those that would meet it were not tried closely.
             if ($this->best - $had->likeliest > self::WELL_TRIED) {
                 break;
             }
-            $colder = self::earlier($colder, $had->arrive($fallen));
+            [$logged, $fallen] = [self::earlier($logged, $had->arrive(false)), self::earlier($fallen, $had->arrive(true))];
         }
-        $warmer = self::earlier($colder, $this->had(self::STEP_K * ($step + 1.0) - $readC, $precision)->arrive($fallen));
-        $between = fn (float $one, float $other): float => $one + $share * ($other - $one);
-        $likely = $between($colder->likely, $warmer->likely);
+        $warmer = $this->had(self::STEP_K * ($step + 1.0) - $readC, $precision);
 
-        return Spread::of(min($likely, $between($colder->low, $warmer->low)), $likely, max($likely, $between($colder->high, $warmer->high)));
+        return [
+            self::partly($logged, self::earlier($logged, $warmer->arrive(false)), $share),
+            self::partly($fallen, self::earlier($fallen, $warmer->arrive(true)), $share),
+        ];
+    }
+
+    /** Between two, so much of the way. */
+    private static function partly(Spread $one, Spread $other, float $share): Spread
+    {
+        $between = fn (float $from, float $to): float => $from + $share * ($to - $from);
+        $likely = $between($one->likely, $other->likely);
+
+        return Spread::of(min($likely, $between($one->low, $other->low)), $likely, max($likely, $between($one->high, $other->high)));
     }
 
     private static function earlier(Spread $one, Spread $other): Spread
@@ -137,7 +181,7 @@ final readonly class CourseHours
         return Spread::of(min($one->low, $other->low), min($one->likely, $other->likely), min($one->high, $other->high));
     }
 
-    /** @param  array<string, array{arrivesS: float|null, pace: float, clock: int, weight: float}>  $hours */
+    /** @param  array<int, array{arrivesS: float|null, pace: float, clock: int, weight: float}>  $hours */
     private function when(array $hours): Spread
     {
         return self::spread(array_map(fn (array $one): array => [max($this->nowS, $one['arrivesS'] ?? $this->spanS), $one['weight']], $hours));
@@ -152,7 +196,7 @@ final readonly class CourseHours
         ));
     }
 
-    /** @return array<string, array{arrivesS: float|null, pace: float, clock: int, weight: float}> all, where there is none of those */
+    /** @return array<int, array{arrivesS: float|null, pace: float, clock: int, weight: float}> all, where there is none of those */
     private function those(bool $fallen): array
     {
         $those = array_filter($this->hours, fn (array $one): bool => ($one['clock'] > 0) === $fallen);

@@ -98,17 +98,13 @@ final readonly class Courses
         // Where no course meets the readings, what sets them off is as large as it has to be: the hour is less sure, and no other.
         $strain = $readings === [] ? 1.0 : max(1.0, 2.0 * ($best->prior - $best->fit) / count($readings));
         $hours = CourseHours::of($fits, $best->fit, 1.0, $clocks, $lengthS, $earliestS);
-        $strained = $strain > 1.0 ? CourseHours::of($fits, $best->fit, $strain, $clocks, $lengthS, $earliestS) : $hours;
-        $fallen = $hours->fallen();
         $newest = $readings === [] ? null : [$readings[count($readings) - 1]->celsius, $gains[count($gains) - 1][3]];
-        $arrive = function (bool $fallen) use ($hours, $strained, $newest): Spread {
-            $arrives = $newest === null ? $hours->arrive($fallen) : $hours->neverLaterForWarmer($fallen, $newest);
-            $ends = $strained === $hours ? $arrives : $strained->arrive($fallen);
-
-            return Spread::of(min($arrives->low, $ends->low), $arrives->likely, max($arrives->high, $ends->high));
-        };
-
-        $arrives = [$arrive(false), $arrive(true)];
+        $arrives = $newest === null ? [$hours->arrive(false), $hours->arrive(true)] : $hours->neverLaterForWarmer($newest);
+        if ($strain > 1.0) {
+            $strained = $hours->strained($strain);
+            $arrives = [self::widened($arrives[0], $strained->arrive(false)), self::widened($arrives[1], $strained->arrive(true))];
+        }
+        $fallen = $hours->fallen();
         // A fall after which it never gets there gives no hour to go by.
         $supposesFall = $fallen > 0.5 && $arrives[1]->likely < $clocks[0]->spanS;
 
@@ -116,6 +112,11 @@ final readonly class Courses
             $dish->startC, $reachK, $lengthS, $clocks[0]->spanS, $hours, self::drawn($fits, $hours->weights, $shapes, $clocks, $supposesFall),
             $arrives, $fallen, $supposesFall, $surprise,
         );
+    }
+
+    private static function widened(Spread $one, Spread $by): Spread
+    {
+        return Spread::of(min($one->low, $by->low), $one->likely, max($one->high, $by->high));
     }
 
     /** When it is there, s; the end of what is followed where it does not come to it. As it is likelier where nothing is said. */

@@ -42,8 +42,8 @@ it('says what two dishes ask of one kettle, and plans them apart', function () {
     $this->join();
     $this->begin('A rack of pork and potatoes on the kettle');
     $this->seesNot('at the same time');
-    $this->type('At', '110');
-    $this->sees('wants 110 °C');
+    $this->type('At', '210');
+    $this->sees('wants 210 °C');
     $this->press('Ways out');
     $this->sees('As it stands');
     $this->browser->executeScript('[...document.querySelectorAll("[role=dialog] button")].find((one) => one.textContent.startsWith("Plan it so: Both at")).click()');

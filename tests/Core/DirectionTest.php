@@ -18,10 +18,10 @@ use Diatherm\Roast\RoastFile;
 function turned(Cut $cut, string $cooker, float $celsius, array $more = []): Dish
 {
     return RoastFile::read(['serve_at' => '2031-10-04T18:00:00+02:00', 'dishes' => [[
-        'cut' => $cut->id, 'mass_kg' => $cut->typicalMassKg, 'start_c' => 6, 'target_c' => 60, 'coast' => false, 'stages' => [
+        'cut' => $cut->id, 'start_c' => 6, 'target_c' => 60, 'coast' => false, 'stages' => [
             ['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true],
         ],
-    ] + $more]])->dishes[0];
+    ] + $more + ['mass_kg' => $cut->typicalMassKg]]])->dishes[0];
 }
 
 /** Minutes to 60 °C; INF for never. */
@@ -60,6 +60,19 @@ it('is no quicker for a thicker or colder joint, nor for less heat, whatever the
             ->and(
                 minutesTo60($dish, Variation::of(1.0, 1.0, 0.0, [1.0, 0.8, 0.8], 600.0)),
             )->toBeGreaterThanOrEqual(0.999 * $usual, $cut->id);
+    }
+})->with('every heat');
+
+it('is no quicker for a heavier joint, whatever the cut and cooker', function (string $cooker) {
+    $celsius = CookerShed::kind($cooker)->defaultC;
+    foreach (Larder::cuts() as $cut) {
+        $before = 0.0;
+        foreach ([0.0, 0.2, 0.4, 0.7, 1.0] as $share) {
+            $kg = round($cut->leastMassKg * ($cut->mostMassKg / $cut->leastMassKg) ** $share, 3);
+            $minutes = minutesTo60(turned($cut, $cooker, $celsius, ['mass_kg' => $kg]));
+            expect($minutes)->toBeGreaterThanOrEqual(0.999 * $before, "$cut->id of $kg kg");
+            $before = $minutes;
+        }
     }
 })->with('every heat');
 

@@ -53,12 +53,7 @@ final class RoastAnswer
     private static function now(Roast $stored, float $patienceS): JsonResponse
     {
         $now = CarbonImmutable::now();
-        $mark = self::standing(
-            $stored,
-            Cache::get(self::key($stored, 'mark')),
-            self::stamp($stored, Yard::versions($stored->user_id)),
-            $now,
-        );
+        $mark = self::stands($stored, $now);
         $json = Cache::get(self::key($stored, 'whole'));
         try {
             [$tag, $answer] = $mark !== null && is_string($json)
@@ -95,12 +90,7 @@ final class RoastAnswer
     public static function brief(Roast $stored): stdClass
     {
         $now = CarbonImmutable::now();
-        $mark = self::standing(
-            $stored,
-            Cache::get(self::key($stored, 'mark')),
-            self::stamp($stored, Yard::versions($stored->user_id)),
-            $now,
-        );
+        $mark = self::stands($stored, $now);
         $last = Cache::get(self::key($stored, 'brief'));
         try {
             $json = $mark !== null && is_string($last)
@@ -117,12 +107,7 @@ final class RoastAnswer
     /** The same for one who asks again: nothing, where nothing has changed since (RFC 9110, 304). */
     public static function since(Request $request, Roast $stored): Response
     {
-        $mark = self::standing(
-            $stored,
-            Cache::get(self::key($stored, 'mark')),
-            self::stamp($stored, Yard::versions($stored->user_id)),
-            CarbonImmutable::now(),
-        );
+        $mark = self::stands($stored, CarbonImmutable::now());
 
         return $mark !== null && in_array($mark['tag'], $request->getETags(), true)
             ? self::unchanged($mark['tag'])
@@ -205,6 +190,12 @@ final class RoastAnswer
             $rows($stored->events->where('kind', '!==', EventKind::Note)),
             $rows($stored->devices),
         ]));
+    }
+
+    /** @return array{stamp: string, seen: string, tag: string, until: int|null, made: int}|null of the answer that is kept; null where it has to be worked out anew */
+    private static function stands(Roast $stored, CarbonImmutable $now): ?array
+    {
+        return self::standing($stored, Cache::get(self::key($stored, 'mark')), self::stamp($stored, Yard::versions($stored->user_id)), $now);
     }
 
     /**
