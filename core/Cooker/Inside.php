@@ -112,7 +112,9 @@ final readonly class Inside
      */
     public function atAltitude(float $metres): self
     {
-        return $this->copy($this->fluxWm2, $this->exposure, $this->airShare, OutOfRange::check('altitude', $metres, 0.0, 4000.0, Unit::Metre));
+        $altitudeM = OutOfRange::check('altitude', $metres, 0.0, 4000.0, Unit::Metre);
+
+        return $this->copy($this->fluxWm2, $this->exposure, $this->airShare, $altitudeM);
     }
 
     /**
@@ -146,8 +148,8 @@ final readonly class Inside
     private function copy(float $fluxWm2, float $exposure, float $airShare, float $altitudeM): self
     {
         return new self(
-            $this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $fluxWm2, $exposure, $airShare, $this->contactWm2K,
-            $altitudeM, $this->axisM, $this->isDriven,
+            $this->statedAtC, $this->convectionWm2K, $this->emissivity, $this->dewPointC, $fluxWm2, $exposure, $airShare,
+            $this->contactWm2K, $altitudeM, $this->axisM, $this->isDriven,
         );
     }
 
@@ -160,8 +162,8 @@ final readonly class Inside
     }
 
     /**
-     * Share of a surface that rests on a plate, mean over turns: a slab lies on half of it, a cylinder on a quarter as it settles, and a lump
-     * on as much for its mass as a cylinder. Worked by hand.
+     * Share of a surface that rests on a plate, mean over turns. A slab lies on half of it; a cylinder settles on a quarter; a lump takes as
+     * much heat for its mass as a cylinder. Worked by hand.
      */
     private static function resting(Shape $joint): float
     {

@@ -96,9 +96,10 @@ final readonly class CampOvenCount
         OutOfRange::check('diameter_of_the_pot', $diameterM, 0.15, 0.6, Unit::Metre);
         [$plain, $more] = self::countsOf($diameterM / self::INCH_M);
         // The rule's own line, down to where it would ask for next to none; below that, in proportion to the rise.
-        $byRule = $targetC >= self::PLAIN_C - self::LINE_K
+        $lowestC = self::PLAIN_C - self::LINE_K;
+        $byRule = $targetC >= $lowestC
             ? $plain + $more * ($targetC - self::PLAIN_C) / self::STEP_K
-            : ($plain - $more * self::LINE_K / self::STEP_K) * max(0.0, $targetC - self::PLAIN_AIR_C) / (self::PLAIN_C - self::LINE_K - self::PLAIN_AIR_C);
+            : ($plain - $more * self::LINE_K / self::STEP_K) * max(0.0, $targetC - self::PLAIN_AIR_C) / ($lowestC - self::PLAIN_AIR_C);
         $colder = max(0.05, ($targetC - $airC) / max(1.0, $targetC - self::PLAIN_AIR_C));
         $windier = (self::RADIATION + self::STILL + self::WINDY * self::WIND_AT_GROUND * $windMs) / (self::RADIATION + self::STILL);
 

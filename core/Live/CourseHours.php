@@ -59,7 +59,8 @@ final readonly class CourseHours
             if ($number === null) {
                 $pace = exp($one->logPace);
                 $numbers[$one->clock][(string) $one->logPace] = $number = count($hours);
-                $hours[] = ['arrivesS' => $clocks[$one->clock]->when($pace * $lengthS, $pace), 'pace' => $pace, 'clock' => $one->clock, 'weight' => 0.0];
+                $arrivesS = $clocks[$one->clock]->when($pace * $lengthS, $pace);
+                $hours[] = ['arrivesS' => $arrivesS, 'pace' => $pace, 'clock' => $one->clock, 'weight' => 0.0];
             }
             $columns[0][] = $one->fit;
             $columns[1][] = $one->prior;
@@ -67,15 +68,17 @@ final readonly class CourseHours
             $columns[3][] = $number;
         }
 
-        return (new self(...$columns, weights: [], hours: $hours, best: $best, likeliest: $best, strain: $strain, nowS: $nowS, spanS: $clocks[0]->spanS))->had(0.0, 0.0);
+        $unweighed = new self(
+            ...$columns, weights: [], hours: $hours, best: $best, likeliest: $best, strain: $strain, nowS: $nowS, spanS: $clocks[0]->spanS,
+        );
+
+        return $unweighed->had(0.0, 0.0);
     }
 
     /** The same where so much more sets the readings off. */
     public function strained(float $strain): self
     {
-        return (new self(
-            $this->fits, $this->priors, $this->offsK, $this->hourOf, [], $this->hours, $this->best, $this->best, $strain, $this->nowS, $this->spanS,
-        ))->had(0.0, 0.0);
+        return $this->weighed($this->weights, $this->hours, $this->best, $strain)->had(0.0, 0.0);
     }
 
     /**
@@ -106,8 +109,20 @@ final readonly class CourseHours
             $hours[] = $hour;
         }
 
+        return $this->weighed($weights, $hours, $likeliest, $this->strain);
+    }
+
+    /**
+     * The same courses weighed otherwise.
+     *
+     * @param  list<float>  $weights
+     * @param  list<array{arrivesS: float|null, pace: float, clock: int, weight: float}>  $hours
+     */
+    private function weighed(array $weights, array $hours, float $likeliest, float $strain): self
+    {
         return new self(
-            $this->fits, $this->priors, $this->offsK, $this->hourOf, $weights, $hours, $this->best, $likeliest, $this->strain, $this->nowS, $this->spanS,
+            $this->fits, $this->priors, $this->offsK, $this->hourOf, $weights, $hours, $this->best, $likeliest, $strain,
+            $this->nowS, $this->spanS,
         );
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Diatherm\Measure;
 
 /**
- * Normal equations of a weighted least-squares problem, solved by Cholesky's decomposition. Every unknown needs a weight of its own (a prior),
- * so that they can be solved.
+ * Normal equations of a weighted least-squares problem, solved by Cholesky's decomposition. Every unknown has a prior, so that they can
+ * always be solved.
  *
  * Source: Golub & Van Loan, Matrix Computations, chapter 4 (from memory).
  */

@@ -14,9 +14,9 @@ use Diatherm\Measure\Table;
 /**
  * Fits what the heat model leaves open to the cooks of practice, and tells how far it would be off on cooks that it was not fitted to.
  *
- * Method: least squares on the logarithm of the minutes, each parameter with its usual value as a prior (a maximum a posteriori estimate, by
- * Gauss and Newton), and less weight for what lies far off (Huber 1964). A group of cooks is left out by one step of the same from the fitted
- * point, shapes and films with everything else.
+ * Method: least squares on the logarithm of the minutes, by Gauss and Newton, with the usual value of each parameter as its prior (a maximum
+ * a posteriori estimate). A cook that lies far off has less weight (Huber 1964). To leave a group of cooks out, one more step is taken
+ * without them from the fitted point; shapes and films move with the rest.
  */
 final readonly class Calibration
 {
@@ -43,7 +43,7 @@ final readonly class Calibration
     private const COMMON_COUNTS = 3;
 
     /**
-     * Of few errors a tenth lies further out than of many: Student's t for so many degrees of freedom over the normal distribution, (z² + 1)/4.
+     * Of few errors a tenth lies further out than of many: Student's t over the normal distribution is 1 + (z² + 1)/4ν, for ν errors.
      * Source: Abramowitz & Stegun 26.7.5 (from memory).
      */
     private const FEW = 0.66;
@@ -79,7 +79,8 @@ final readonly class Calibration
     {
         $to = $this->solved([]);
         $next = array_map(
-            fn (float $from, float $wanted): float => $from + max(-self::LONGEST_STEP, min(self::LONGEST_STEP, self::STEP * ($wanted - $from))),
+            fn (float $from, float $wanted): float => $from
+                + max(-self::LONGEST_STEP, min(self::LONGEST_STEP, self::STEP * ($wanted - $from))),
             $this->at,
             $to,
         );

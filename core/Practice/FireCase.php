@@ -120,9 +120,8 @@ final readonly class FireCase
     /** What a knob or an auger feeds in so many minutes of cooking, without the heat before them and what is kept in hand. */
     private static function fedKg(string $cooker, int $celsius, int $minutes): float
     {
-        $plan = self::fire(
-            ['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'target_c' => 88, 'stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'minutes' => $minutes]]],
-        );
+        $step = ['cooker' => $cooker, 'cooker_c' => $celsius, 'minutes' => $minutes];
+        $plan = self::fire(['cut' => 'pork-shoulder', 'mass_kg' => 2.5, 'target_c' => 88, 'stages' => [$step]]);
 
         return $plan->feedKg() * $minutes / ($plan->use->preheatMinutes + $plan->use->untilMinutes);
     }

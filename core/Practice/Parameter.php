@@ -37,7 +37,9 @@ final readonly class Parameter
         $rows = Table::named('calibration')['parameters'];
 
         return array_map(
-            fn (array $row): self => new self($row['table'], $row['rows'], $row['key'], $row['usual'], $row['scale'] === 'log', $row['doubt']),
+            fn (array $row): self => new self(
+                $row['table'], $row['rows'], $row['key'], $row['usual'], $row['scale'] === 'log', $row['doubt'],
+            ),
             $rows,
         );
     }
@@ -60,7 +62,8 @@ final readonly class Parameter
      */
     public function standsAt(array $tables): float
     {
-        $value = self::valueIn($this->rows === [] ? $tables[$this->table] : self::row($tables[$this->table], $this->rows[0]), explode('.', $this->key));
+        $table = $tables[$this->table];
+        $value = self::valueIn($this->rows === [] ? $table : self::row($table, $this->rows[0]), explode('.', $this->key));
 
         return ($this->isLog ? log($value / $this->usual) : $value - $this->usual) / $this->doubt;
     }
@@ -118,7 +121,11 @@ final readonly class Parameter
     {
         $value = $row[array_shift($keys)] ?? null;
 
-        return is_array($value) && $keys !== [] ? self::valueIn($value, $keys) : (is_numeric($value) ? (float) $value : throw new \LogicException('No such number.'));
+        return match (true) {
+            is_array($value) && $keys !== [] => self::valueIn($value, $keys),
+            is_numeric($value) => (float) $value,
+            default => throw new \LogicException('No such number.'),
+        };
     }
 
     /**

@@ -16,6 +16,7 @@ use Diatherm\Measure\Table;
 use Diatherm\Plan\Plan;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\RoastFile;
+use Diatherm\Roast\Stage;
 use Diatherm\Tending\FirePlan;
 use Diatherm\Tending\LaidFires;
 
@@ -140,7 +141,7 @@ final readonly class TradeCase
     public function isMovedBy(Parameter $parameter): bool
     {
         return match ($parameter->table) {
-            'cookers' => in_array($this->cookerId(), $parameter->rows, true),
+            'cookers' => array_intersect(array_map(fn (Stage $stage): string => $stage->cooker->id, $this->dish->stages), $parameter->rows) !== [],
             'forms' => in_array($this->dish->form->id, $parameter->rows, true),
             'cuts' => $parameter->rows === [] || in_array($this->dish->cut->id, $parameter->rows, true),
             default => true,

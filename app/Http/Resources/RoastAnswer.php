@@ -192,10 +192,16 @@ final class RoastAnswer
         ]));
     }
 
-    /** @return array{stamp: string, seen: string, tag: string, until: int|null, made: int}|null of the answer that is kept; null where it has to be worked out anew */
+    /**
+     * The mark of the answer that is kept.
+     *
+     * @return array{stamp: string, seen: string, tag: string, until: int|null, made: int}|null null where it has to be worked out anew
+     */
     private static function stands(Roast $stored, CarbonImmutable $now): ?array
     {
-        return self::standing($stored, Cache::get(self::key($stored, 'mark')), self::stamp($stored, Yard::versions($stored->user_id)), $now);
+        $stamp = self::stamp($stored, Yard::versions($stored->user_id));
+
+        return self::standing($stored, Cache::get(self::key($stored, 'mark')), $stamp, $now);
     }
 
     /**
