@@ -39,13 +39,13 @@ final readonly class SpitFit
     }
 
     /**
-     * @param  float  $usableM  between the forks, with their bite already taken off
+     * @param  float  $usableM  what each piece has between the forks, their bite included; short when many share a spit
      * @param  float  $roomM  from the spit's axis to the nearest element, wall, lid or coals
      * @param  float  $offM  how far the joint's middle lies off the axis
      */
     public static function of(Cut $cut, float $massKg, JointSize $size, float $usableM, float $roomM, float $offM = 0.0): self
     {
-        OutOfRange::check('usable_length', $usableM, 0.05, 3.0, Unit::Metre);
+        OutOfRange::check('usable_length', $usableM, 0.0, 3.0, Unit::Metre);
         OutOfRange::check('room_round_the_spit', $roomM, 0.03, 2.0, Unit::Metre);
         $swing = self::swing($size, $offM);
         $reach = max($swing);

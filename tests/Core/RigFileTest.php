@@ -7,6 +7,7 @@ use Diatherm\Day\Entry;
 use Diatherm\Day\KitItem;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Plan\Plan;
+use Diatherm\Rig\Fit;
 use Diatherm\Roast\Place;
 use Diatherm\Roast\RoastFile;
 use Tests\Support\Samples;
@@ -33,6 +34,16 @@ it('writes a rig as it was read', function (array $rig) {
 it('fills in a rig that was only named', function (string $kind) {
     expect(Samples::dish(['rig' => ['kind' => $kind]])->rig)->not->toBeNull();
 })->with(['spit', 'pot', 'buried_pot']);
+
+it('fits any number of pieces on any spit that the file takes', function (int $pieces, float $between, float $bite, float $room) {
+    $rig = ['kind' => 'spit', 'between_cm' => $between, 'bite_cm' => $bite, 'room_cm' => $room];
+    $dish = Samples::dish(['cut' => 'duck', 'taste' => 'done', 'pieces' => $pieces, 'rig' => $rig]);
+    $fit = $dish->rig->fit($dish->cut, 0.2, $pieces);
+    expect($fit->largestMassKg)->toBeGreaterThan(0.0);
+    if ($between < 10.0 && $pieces === 200) {
+        expect($fit->fit)->not->toBe(Fit::AsItIs);
+    }
+})->with([1, 2, 12, 200])->with([8.0, 52.0, 250.0])->with([0.0, 40.0])->with([4.0, 150.0]);
 
 it('refuses a rig that cannot be, at its field', function (string $path, array $rig) {
     try {

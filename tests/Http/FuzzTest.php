@@ -152,8 +152,9 @@ it('answers nonsense with a message at a field, never with a failure', function 
     $this->log($roast, 'on', 60);
     $cooker = $this->postJson('/api/cookers', ['name' => 'Fuzzed', 'kind' => 'kettle'])->assertCreated()->json('id');
     $event = Roast::findOrFail($roast->id)->events()->firstOrFail()->client_id;
+    // Seeded by the route as it is written: the ids in it differ from run to run.
+    $fuzz = new Fuzz(crc32($path.$method) + (int) getenv('FUZZ'));
     $path = strtr($path, ['{roast}' => $roast->id, '{cooker}' => $cooker, '{event}' => $event]);
-    $fuzz = new Fuzz(crc32($path.$method));
     $wrong = [];
     for ($i = 0; $i < $bodies; $i++) {
         $body = $fuzz->body($sound());
