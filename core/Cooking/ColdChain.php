@@ -28,9 +28,11 @@ final readonly class ColdChain
     public static function asPlanned(Dish $dish, float $outMinutes): self
     {
         $handwork = $rawHours = 0.0;
-        foreach ($dish->preparations as $preparation) {
-            if ($preparation->isHandwork()) {
+        foreach ($dish->work() as $preparation) {
+            if ($preparation->isHandwork) {
                 $handwork += $preparation->handworkMinutes();
+            } elseif (! $preparation->isCold && ! $preparation->isThawing()) {
+                $handwork += 60.0 * $dish->windowOf($preparation)->leastHours;
             } elseif (! $preparation->isThawing()) {
                 $rawHours += $dish->windowOf($preparation)->leastHours;
             }

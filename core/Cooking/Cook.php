@@ -173,7 +173,7 @@ final class Cook
             return true;
         }
         if ($stage->end->isTimed()) {
-            $end = $start + 60.0 * (float) $stage->value;
+            $end = $start + 60.0 * $this->dish->stepMinutes($number);
             $this->span($stage, $start, $last ? max($end, $this->course->nowS) : $end, INF);
 
             return true;

@@ -48,6 +48,7 @@ final class DishTasks
     /** @return list<Entry> */
     public static function preparations(
         int $number,
+        Roast $roast,
         Dish $dish,
         Timing $timing,
         \DateTimeImmutable $on,
@@ -60,7 +61,7 @@ final class DishTasks
         $entries = [];
         $plan = PreparationPlan::of($dish, $timing->takeOut, $timing->rig, ($now->getTimestamp() - $on->getTimestamp()) / 60.0, $on);
         foreach ($plan->windows as [$preparation, $from, $to]) {
-            $amounts = PreparationPlan::amounts($preparation, $dish);
+            $amounts = Ingredients::inWords(Ingredients::for($preparation, $dish, $roast->people));
             $entries[] = new Entry(
                 EntryId::of('prepare', $number, $preparation->id),
                 $number,
@@ -418,9 +419,12 @@ final class DishTasks
             $handwork = 0.0;
             // What is read first ends by its core: nobody dips it before.
             $ready = $readFirst === null ? null : max($starts[$i], $readFirst->readMinutes + self::READING_MINUTES);
-            $begins = $ready === null ? $starts[$i] : $ready + array_sum(
-                array_map(fn (Preparation $one): float => $one->handworkMinutes(), $stage->preparations),
-            );
+            $hands = array_sum(array_map(fn (Preparation $one): float => $one->handworkMinutes(), $stage->preparations));
+            $begins = match (true) {
+                $ready !== null => $ready + $hands,
+                $dish->isWorkedOnAsItRests($i) => $starts[$i] + Work::pullMinutes() + $hands,
+                default => $starts[$i],
+            };
             foreach ($made->isOutOfReach() && $readFirst !== null ? [] : array_reverse($stage->preparations) as $preparation) {
                 $handwork += $preparation->handworkMinutes();
                 $entries[] = new Entry(
@@ -429,8 +433,12 @@ final class DishTasks
                     Act::Prepare,
                     Timing::after($on, $begins - $handwork),
                     Message::of('sheet.preparation', preparation: $preparation->name, dish: $dish->name),
-                    Message::notes($preparation->how()),
-                    earliest: $ready === null ? null : Timing::after($on, $ready),
+                    Message::notes(Ingredients::inWords(Ingredients::for($preparation, $dish, $roast->people)), $preparation->how()),
+                    earliest: match (true) {
+                        $ready !== null => Timing::after($on, $ready),
+                        $dish->isWorkedOnAsItRests($i) => Timing::after($on, $starts[$i] + Work::pullMinutes()),
+                        default => null,
+                    },
                     minutes: $preparation->handworkMinutes(),
                 );
             }

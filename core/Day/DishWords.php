@@ -8,6 +8,7 @@ use Diatherm\Cooker\Equipment;
 use Diatherm\Cooking\CueState;
 use Diatherm\Cooking\StepCue;
 use Diatherm\Fire\HandTest;
+use Diatherm\Food\Preparation;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Rig\PotRig;
@@ -184,7 +185,7 @@ final class DishWords
             $turns && $dish->cut->hasLimbs() => Message::of('sheet.tie_close_both_forks', kind: $dish->cut->kind),
             $turns => Message::of('sheet.along_the_middle'),
             ! $cooker->lid || $cooker->overFire => Message::of('sheet.pat_dry_oil_the_meat', cooker: $cooker->id),
-            $dish->cut->isSpitted() => Message::of('sheet.tie_to_one_thickness_set'),
+            self::isTiedToOneThickness($dish) => Message::of('sheet.tie_to_one_thickness_set'),
             default => Message::of('sheet.pat_dry_set_the_probe'),
         };
         $hands = match (true) {
@@ -195,6 +196,14 @@ final class DishWords
         };
 
         return Message::note($how, $hands);
+    }
+
+    private static function isTiedToOneThickness(Dish $dish): bool
+    {
+        $even = Preparation::named('even');
+
+        return $dish->cut->isSpitted() && $dish->cut->kind !== 'poultry' && $even->suits($dish->cut) && ! $dish->isSealed()
+            && ! in_array($dish->form->id, $even->butForms, true);
     }
 
     public static function lighting(Stage $stage): Message

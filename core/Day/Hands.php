@@ -55,14 +55,18 @@ final class Hands
         $at = [];
         $handwork = self::handwork($entries, $works);
         foreach (array_diff($order, array_merge(...$handwork)) as $i) {
-            $at[$i] = $hands->take($i, $entries[$i]->at->getTimestamp(), $works[$i]);
+            $planned = $entries[$i]->at->getTimestamp();
+            $at[$i] = $hands->take($i, $planned, $works[$i], $planned + (int) round(60.0 * $works[$i]->laterMinutes));
         }
         foreach ($handwork as $lines) {
             $by = INF;
             foreach ($lines as $i) {
                 $planned = $entries[$i]->at->getTimestamp();
                 $over = $planned + (int) round(60.0 * $works[$i]->minutes);
-                $by = $at[$i] = $hands->takeBefore($i, (int) min($by, $over), $entries[$i], $works[$i]);
+                $waits = self::leastWaitS($entries[$i]);
+                $by = $at[$i] = $waits === null
+                    ? $hands->takeBefore($i, (int) min($by, $over), $entries[$i], $works[$i])
+                    : $hands->take($i, (int) min($planned, $by - $waits), $works[$i], (int) min($by - $waits, $planned + 60.0 * $works[$i]->laterMinutes));
             }
         }
         $clashes = $hands->clashes();
@@ -77,8 +81,17 @@ final class Hands
         );
     }
 
+    /** What is begun and then waits: how long at the least, s; null for what hands are at all the time. */
+    private static function leastWaitS(Entry $entry): ?int
+    {
+        return $entry->id->what !== 'prepare' || $entry->minutes !== null || $entry->until === null || $entry->latest === null
+            ? null
+            : $entry->until->getTimestamp() - $entry->latest->getTimestamp();
+    }
+
     /**
-     * Work in the kitchen that is done in one go before something goes on, and that can be left for a minute when the fire calls.
+     * Work in the kitchen that is done in one go before something goes on, and that can be left for a minute when the fire calls; with
+     * what waits between.
      *
      * @param  list<Entry>  $entries
      * @param  array<int, Work>  $works
@@ -91,7 +104,7 @@ final class Hands
             $what = $entry->id->what;
             $of = match (true) {
                 $works[$i]->minutes <= 0.0 => null,
-                in_array($what, ['take_out', 'rig'], true), $what === 'prepare' && $entry->minutes !== null => "on.$entry->dish",
+                in_array($what, ['take_out', 'rig', 'prepare'], true) => "on.$entry->dish",
                 $what === 'carve' => "carve.$entry->dish",
                 $what === 'between' => "stage.$entry->dish.".$entry->id->parts[0],
                 $what === 'side' && $entry->id->parts[1] === 'ready' => 'side.'.$entry->id->parts[0],
@@ -116,8 +129,8 @@ final class Hands
      */
     private function takeBefore(int $line, int $by, Entry $entry, Work $work): int
     {
-        $planned = $entry->at->getTimestamp();
         $need = (int) round(60.0 * $work->minutes);
+        $planned = max($entry->earliest?->getTimestamp() ?? 0, min($entry->at->getTimestamp(), $by - $need));
         $earliest = max($planned - 60 * self::LONGEST_AHEAD_MINUTES, $entry->earliest?->getTimestamp() ?? 0);
         $near = $this->near($earliest, $by);
         $pieces = [];
@@ -149,12 +162,14 @@ final class Hands
         return $at;
     }
 
-    /** @return int the moment at which it is done, s */
-    private function take(int $line, int $wanted, Work $work): int
+    /**
+     * @param  int  $last  the latest moment, s
+     * @return int the moment at which it is done, s
+     */
+    private function take(int $line, int $wanted, Work $work, int $last): int
     {
         $long = (int) round(60.0 * $work->minutes);
         $first = $wanted - (int) round(60.0 * $work->earlierMinutes);
-        $last = $wanted + (int) round(60.0 * $work->laterMinutes);
         $near = $this->near($first, $last + $long);
         $best = $wanted;
         $least = INF;

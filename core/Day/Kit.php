@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Day;
 
 use Diatherm\Fire\Fuel;
+use Diatherm\Food\Preparation;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Unit;
@@ -35,6 +36,8 @@ final class Kit
         ],
         'gas' => [['gas', 'kit.a_second_bottle_of_gas', 'kit.the_first_one_ends']],
     ];
+
+    private const PINS_A_PIECE = 2;
 
     /** What sides ask for, by what their rows need: name and why. */
     private const FOR_SIDES = [
@@ -141,24 +144,34 @@ final class Kit
                 );
             }
         }
-        if (array_intersect(array_column($dish->preparations, 'id'), ['truss', 'bard']) !== []) {
-            $items[] = new KitItem('twine', Message::of('kit.twine'), Message::of('kit.for_tying'), $rig);
-        }
-        if (array_intersect(array_column($dish->preparations, 'id'), ['stuff']) !== []) {
-            $items[] = new KitItem('needle', Message::of('kit.needle_and_thread'), Message::of('kit.to_close'), $rig);
+        foreach (['prepare' => $dish->work(), 'between' => array_merge(...array_column($dish->stages, 'preparations'))] as $what => $work) {
+            foreach ($work as $preparation) {
+                array_push($items, ...self::needs($preparation, $dish, self::when($sheet, $what, $number, $preparation->id) ?? $rig));
+            }
         }
         $first = $dish->stages[0]->cooker;
-        if ($first->lid && ! $first->overFire && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
+        if ($first->lid && ! $first->overFire && $first->light !== 'switch' && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
             $items[] = new KitItem('drip_pan', Message::of('kit.drip_pan_with_water'), Message::of('kit.fat_on_coals_makes_dirty'), $rig);
         }
 
         return $items;
     }
 
-    private static function when(RunSheet $sheet, string $what, int $dish): ?\DateTimeImmutable
+    /** @return list<KitItem> what one piece of handwork asks for */
+    private static function needs(Preparation $preparation, Dish $dish, ?\DateTimeImmutable $at): array
+    {
+        return array_map(fn (string $need): KitItem => new KitItem(
+            $need,
+            Message::of("kit.need.$need", count: self::PINS_A_PIECE * $dish->pieces),
+            Message::of('kit.for_work', work: $preparation->name),
+            $at,
+        ), $preparation->needs);
+    }
+
+    private static function when(RunSheet $sheet, string $what, int $dish, ?string $part = null): ?\DateTimeImmutable
     {
         foreach ($sheet->entries as $entry) {
-            if ($entry->id->isThe($what, $dish)) {
+            if ($entry->id->isThe($what, $dish) && ($part === null || in_array($part, $entry->id->parts, true))) {
                 return $entry->at;
             }
         }

@@ -4,28 +4,28 @@ declare(strict_types=1);
 
 namespace Diatherm\Day;
 
-use Diatherm\Food\Brine;
 use Diatherm\Food\Preparation;
-use Diatherm\Food\PreparationWindow;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Roast\Dish;
+use Diatherm\Work\Arrow;
+use Diatherm\Work\Network;
+use Diatherm\Work\Piece;
+use Diatherm\Work\Schedule;
+use Diatherm\Work\WakingHours;
 
 /**
  * When each preparation of a dish begins and ends, in minutes from the moment it goes on. Long ones are laid one after
- * another before it comes out of the cold; short ones are handwork and end where the rigging begins.
+ * another, each with the handwork that has to come before it, until it comes out of the cold; the handwork that is left ends where
+ * the rigging begins.
  */
 final readonly class PreparationPlan
 {
     /** A window that ends so soon is told in minutes. */
     private const BRIEF_HOURS = 3.0;
 
-    /** Nobody salts a duck at half past three: hours of the day between which work begins, and where the night's goes. Common practice. */
-    private const MORNING = 7.0;
-
-    private const EVENING = 21.0;
-
-    private const NIGHT = 22.0;
+    /** The moment that it comes out of the cold. */
+    private const OUT = 'take_out';
 
     /**
      * @param  list<array{Preparation, float, float}>  $windows  preparation, from and to, in order of time
@@ -39,20 +39,16 @@ final readonly class PreparationPlan
     ) {
     }
 
+    /** Of hands, in the last minutes before the rigging: after all that waits. */
     public static function handworkMinutes(Dish $dish): float
     {
-        $minutes = 0.0;
-        foreach ($dish->preparations as $preparation) {
-            $minutes += self::workMinutes($preparation, $dish) ?? 0.0;
-        }
-
-        return $minutes;
+        return array_sum(array_map(fn (Preparation $one): float => $one->handworkMinutes(), self::parts($dish)[1]));
     }
 
     /** What a short one takes of the hands that do it; null for a long one, which waits by itself. */
     public static function workMinutes(Preparation $preparation, Dish $dish): ?float
     {
-        return $preparation->isHandwork() ? 60.0 * self::hoursOf($preparation, $dish)[1] : null;
+        return $preparation->isHandwork ? 60.0 * self::hoursOf($preparation, $dish)[1] : null;
     }
 
     /** Least that one of them takes, minutes. */
@@ -61,15 +57,10 @@ final readonly class PreparationPlan
         return 60.0 * self::hoursOf($preparation, $dish)[0];
     }
 
-    /** Least that the long ones take together, minutes. */
+    /** Least that the long ones take together, minutes, with the handwork that comes before them. */
     public static function leastMinutes(Dish $dish): float
     {
-        return 60.0 * array_sum(
-            array_map(
-                fn (Preparation $preparation): float => $preparation->isHandwork() ? 0.0 : self::hoursOf($preparation, $dish)[0],
-                $dish->preparations,
-            ),
-        );
+        return array_sum(array_map(fn (Piece $piece): float => $piece->takesMinutes(0.0), self::pieces($dish)));
     }
 
     /**
@@ -80,47 +71,92 @@ final readonly class PreparationPlan
      */
     public static function of(Dish $dish, float $takeOut, float $rig, float $nowMinutes, \DateTimeImmutable $on): self
     {
-        $least = $best = 0.0;
-        foreach ($dish->preparations as $preparation) {
-            if (! $preparation->isHandwork()) {
-                [$a, $b] = self::hoursOf($preparation, $dish);
-                $least += 60.0 * $a;
-                $best += 60.0 * $b;
+        [$runs, $last] = self::parts($dish);
+        $pieces = self::pieces($dish);
+        $schedule = Schedule::backwards(
+            Network::of([...$pieces, Piece::of(self::OUT, 0.0)], self::inARow([...$pieces, Piece::of(self::OUT, 0.0)])),
+            [self::OUT => $takeOut],
+            $nowMinutes,
+            new WakingHours($on),
+        );
+        $starts = $schedule->starts();
+        $windows = [];
+        foreach ($runs as $i => $run) {
+            $at = $starts[$pieces[$i]->id];
+            $end = isset($pieces[$i + 1]) ? $starts[$pieces[$i + 1]->id] : $takeOut;
+            foreach ($run as $k => $preparation) {
+                $until = $k === count($run) - 1 ? $end : $at + $preparation->handworkMinutes();
+                $windows[] = [$preparation, $at, $until];
+                $at = $until;
             }
         }
-        $keeps = self::shareThatKeeps($dish);
-        $room = $takeOut - $nowMinutes;
-        $share = $best > $least ? ($room - $least) / ($best - $least) : 1.0;
-        $windows = [];
-        $longEnd = $takeOut;
-        $shortEnd = $rig;
-        foreach (array_reverse($dish->preparations) as $preparation) {
-            $minutes = 60.0 * $dish->windowOf($preparation)->hours($preparation->isThawing() ? $share : min($keeps, $share));
-            if (! $preparation->isHandwork()) {
-                $start = self::awake(
-                    $longEnd - $minutes,
-                    $longEnd,
-                    $dish->windowOf($preparation),
-                    $nowMinutes,
-                    $on,
-                );
-                $windows[] = [$preparation, $start, $longEnd];
-                $longEnd = $start;
-            } else {
-                $windows[] = [$preparation, $shortEnd - $minutes, $shortEnd];
-                $shortEnd -= $minutes;
+        $at = $rig - self::handworkMinutes($dish);
+        foreach ($last as $preparation) {
+            $windows[] = [$preparation, $at, $at += $preparation->handworkMinutes()];
+        }
+
+        return new self($windows, self::handworkMinutes($dish), $schedule->isCramped());
+    }
+
+    /**
+     * Its work in its order: what waits, each with the handwork before it, and the handwork that comes last.
+     *
+     * @return array{list<non-empty-list<Preparation>>, list<Preparation>}
+     */
+    private static function parts(Dish $dish): array
+    {
+        $runs = $run = [];
+        foreach ($dish->work() as $preparation) {
+            $run[] = $preparation;
+            if (! $preparation->isHandwork) {
+                $runs[] = $run;
+                $run = [];
             }
         }
 
-        return new self(array_reverse($windows), $rig - $shortEnd, $share < 1.0 || $room < $least);
+        return [$runs, $run];
+    }
+
+    /** @return list<Piece> one for each that waits, with the handwork before it */
+    private static function pieces(Dish $dish): array
+    {
+        $keeps = self::shareThatKeeps($dish);
+
+        return array_map(function (array $run) use ($dish, $keeps): Piece {
+            $waits = $run[count($run) - 1];
+            $window = $dish->windowOf($waits);
+            $hands = array_sum(array_map(fn (Preparation $one): float => $one->isHandwork ? $one->handworkMinutes() : 0.0, $run));
+
+            return Piece::of(
+                $waits->id,
+                $hands,
+                60.0 * $window->leastHours,
+                60.0 * $window->hours($waits->isThawing() ? 1.0 : $keeps),
+                60.0 * $window->mostHours,
+            );
+        }, self::parts($dish)[0]);
+    }
+
+    /**
+     * @param  list<Piece>  $pieces
+     * @return list<Arrow> each begins as the one before it is over
+     */
+    private static function inARow(array $pieces): array
+    {
+        $arrows = [];
+        foreach (array_slice($pieces, 1) as $i => $piece) {
+            $arrows[] = new Arrow($pieces[$i]->id, $piece->id, 0.0, 0.0);
+        }
+
+        return $arrows;
     }
 
     /** Between least and best, how long it may lie salted, dried and marinated together, so that it is not raw for longer than it keeps. */
     private static function shareThatKeeps(Dish $dish): float
     {
         $least = $best = 0.0;
-        foreach ($dish->preparations as $preparation) {
-            if (! $preparation->isHandwork() && ! $preparation->isThawing()) {
+        foreach ($dish->work() as $preparation) {
+            if (! $preparation->isHandwork && ! $preparation->isThawing()) {
                 [$a, $b] = self::hoursOf($preparation, $dish);
                 $least += $a;
                 $best += $b;
@@ -144,45 +180,6 @@ final readonly class PreparationPlan
                 least: $isBrief ? Quantity::duration(60.0 * $window->leastHours) : Quantity::hours(ceil($window->leastHours)),
                 most: $isBrief ? Quantity::duration(60.0 * $window->mostHours) : Quantity::hours($window->mostHours),
             );
-    }
-
-    /** How much of what: salt, water, marinade. Null where nothing is measured. */
-    public static function amounts(Preparation $preparation, Dish $dish): ?Message
-    {
-        $kg = $dish->massKg * $dish->pieces;
-
-        return match (true) {
-            $preparation->id === 'dry_brine' => Message::of('prepare.salt', salt: Quantity::g(1000.0 * Brine::drySaltKg($kg))),
-            $preparation->id === 'wet_brine' => Message::of(
-                'prepare.water_salt',
-                water: Quantity::litres(Brine::WATER_L_PER_KG * $kg, 1),
-                salt: Quantity::g(1000.0 * Brine::wetSaltKg($kg, Brine::WATER_L_PER_KG * $kg)),
-            ),
-            $preparation->mlPerKg !== null => Message::of(
-                'prepare.marinade',
-                litres: Quantity::litres($preparation->mlPerKg * $kg / 1000.0, 2),
-            ),
-            default => null,
-        };
-    }
-
-    /** The same start, moved out of the night where the window allows: to the evening before, else to the morning after. */
-    private static function awake(float $start, float $end, PreparationWindow $window, float $nowMinutes, \DateTimeImmutable $on): float
-    {
-        $clock = $on->setTimestamp($on->getTimestamp() + (int) round(60.0 * $start));
-        $hour = (int) $clock->format('G') + (int) $clock->format('i') / 60.0;
-        if ($hour >= self::MORNING && $hour < self::NIGHT) {
-            return $start;
-        }
-        // By the table's own clock, so that nine in the evening is nine on the night the clocks change too.
-        $minutesOf = fn (\DateTimeImmutable $moment): float => ($moment->getTimestamp() - $on->getTimestamp()) / 60.0;
-        $evening = $minutesOf($clock->modify($hour < self::EVENING ? '-1 day' : '+0 day')->setTime((int) self::EVENING, 0));
-        if ($evening >= $nowMinutes && $end - $evening <= 60.0 * $window->mostHours) {
-            return $evening;
-        }
-        $morning = $minutesOf($clock->modify($hour >= self::MORNING ? '+1 day' : '+0 day')->setTime((int) self::MORNING, 0));
-
-        return $end - $morning >= 60.0 * $window->leastHours ? $morning : $start;
     }
 
     /** @return array{float, float} least and best, hours */

@@ -76,7 +76,7 @@ final readonly class RunSheet
             $hot = isset($lit[$cooker]) || self::standsReady($byKind[$cooker] ?? null, $i);
             array_push(
                 $entries,
-                ...DishTasks::preparations($i, $forecast->dish, $timing, $on, $now, $made),
+                ...DishTasks::preparations($i, $roast, $forecast->dish, $timing, $on, $now, $made),
                 ...DishTasks::entries($i, $roast, $forecast, $timing, $served, $on, $made, $hot, $byKind),
             );
             if (! $forecast->dish->isBuried()) {

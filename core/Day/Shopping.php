@@ -31,15 +31,9 @@ final class Shopping
                 Message::of('words.text', text: $dish->name),
                 self::raw($dish),
             );
-            foreach ($dish->preparations as $preparation) {
-                $amounts = PreparationPlan::amounts($preparation, $dish);
-                if ($amounts !== null) {
-                    $list[] = new Purchase('grocer', Message::of('shopping.for', what: $preparation->name, dish: $dish->name), $amounts);
-                }
-            }
         }
         foreach ($roast->sides as $side) {
-            if ($side->side->aisle !== null) {
+            if ($side->side->aisle !== null && $side->side->mix === null) {
                 $list[] = new Purchase(
                     $side->side->aisle,
                     Message::of('words.text', text: $side->name),
@@ -47,6 +41,7 @@ final class Shopping
                 );
             }
         }
+        array_push($list, ...Ingredients::toBuy($roast));
         foreach ($fires as $fire) {
             array_push($list, ...self::fuel($fire));
         }

@@ -66,7 +66,10 @@ final class SideTasks
                 'ready',
                 $times->readyAt,
                 Message::of('side.make_ready', side: $name),
-                $side->how === '' ? null : Message::of('words.text', text: $side->how),
+                Message::notes(
+                    Ingredients::inWords($side->mix?->forDish(0.0, $roast->people) ?? []),
+                    $side->how === '' ? null : Message::of('words.text', text: $side->how),
+                ),
                 $times->waterAt ?? $times->onAt,
             ),
         ];

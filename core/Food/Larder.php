@@ -107,11 +107,13 @@ final class Larder
     private static function readForms(): array
     {
         $forms = [];
-        /** @var list<array{id: string, name: string, half_factor: float, kinds: list<string>, round?: bool, filled?: bool}> $rows */
+        /** @var list<array{id: string, name: string, half_factor: float, kinds: list<string>, round?: bool, filled?: bool,
+         *   work?: list<string>}> $rows */
         $rows = Table::named('forms')['forms'];
         foreach ($rows as $row) {
             $forms[$row['id']] = new Form(
                 $row['id'], $row['name'], $row['half_factor'], $row['kinds'], $row['round'] ?? false, $row['filled'] ?? false,
+                $row['work'] ?? [],
             );
         }
 

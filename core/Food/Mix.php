@@ -16,12 +16,19 @@ final readonly class Mix
 {
     public const FORMAT = 'diatherm.mix';
 
-    public const KINDS = ['marinade', 'rub', 'baste', 'brine', 'glaze', 'gravy', 'other'];
+    public const KINDS = [
+        'marinade', 'rub', 'paste', 'baste', 'brine', 'glaze', 'gravy', 'sauce', 'dip', 'butter', 'stuffing', 'coat', 'side', 'other',
+    ];
 
     /** What one measure of the list is for. */
     public const BASES = ['per_kg', 'per_l', 'per_guest', 'parts'];
 
     private const MOST_ITEMS = 40;
+
+    /** What is brushed on or sprayed over a kilogram, and what a rub of so many parts comes to. Common practice. */
+    private const LITRES_PER_KG = 0.1;
+
+    private const LITRES_OF_PARTS_PER_KG = 0.03;
 
     /** @param  non-empty-list<MixItem>  $items */
     private function __construct(
@@ -34,8 +41,14 @@ final readonly class Mix
     ) {
     }
 
-    /** @return array<string, self> */
+    /** @return array<string, self> by id */
     public static function ours(): array
+    {
+        return Table::made('mixes', self::readOurs(...));
+    }
+
+    /** @return array<string, self> */
+    private static function readOurs(): array
     {
         /** @var list<array{id: string}> $rows */
         $rows = Table::named('mixes')['mixes'];
@@ -128,6 +141,22 @@ final readonly class Mix
         $factor = $this->basis === 'parts' ? $measure / array_sum(array_column($this->items, 'amount')) : $measure;
 
         return array_map(fn (MixItem $item): MixItem => $item->scaled($factor), $this->items);
+    }
+
+    /**
+     * What it takes for a dish, or a table.
+     *
+     * @param  float|null  $litres  that are wanted of it; null to go by mass
+     * @return list<MixItem>
+     */
+    public function forDish(float $massKg, int $people, ?float $litres = null): array
+    {
+        return $this->scaled(match ($this->basis) {
+            'per_kg' => $massKg,
+            'per_guest' => (float) $people,
+            'per_l' => $litres ?? self::LITRES_PER_KG * $massKg,
+            default => 1000.0 * ($litres ?? self::LITRES_OF_PARTS_PER_KG * $massKg),
+        });
     }
 
     /** @return array<string, mixed> what `read` reads */

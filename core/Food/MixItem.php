@@ -17,56 +17,49 @@ final readonly class MixItem
      * Source of oz and lb: NIST SP 811, appendix B.
      */
     private const UNITS = [
-        'g' => [
-            'g',
-            1.0,
-        ], 'gram' => [
-            'g',
-            1.0,
-        ], 'grams' => [
-            'g',
-            1.0,
-        ], 'kg' => [
-            'g',
-            1000.0,
-        ], 'oz' => [
-            'g',
-            28.349523,
-        ], 'ounce' => [
-            'g',
-            28.349523,
-        ], 'ounces' => [
-            'g',
-            28.349523,
-        ], 'lb' => ['g', 453.59237], 'lbs' => ['g', 453.59237], 'pound' => ['g', 453.59237], 'pounds' => ['g', 453.59237],
-        'ml' => [
-            'ml',
-            1.0,
-        ], 'cl' => [
-            'ml',
-            10.0,
-        ], 'dl' => [
-            'ml',
-            100.0,
-        ], 'l' => [
-            'ml',
-            1000.0,
-        ], 'litre' => ['ml', 1000.0], 'litres' => ['ml', 1000.0], 'liter' => ['ml', 1000.0], 'liters' => ['ml', 1000.0],
-        'tsp' => [
-            'ml',
-            5.0,
-        ], 'teaspoon' => [
-            'ml',
-            5.0,
-        ], 'teaspoons' => [
-            'ml',
-            5.0,
-        ], 'tbsp' => [
-            'ml',
-            15.0,
-        ], 'tablespoon' => ['ml', 15.0], 'tablespoons' => ['ml', 15.0], 'cup' => ['ml', 240.0], 'cups' => ['ml', 240.0],
-        'part' => ['part', 1.0], 'parts' => ['part', 1.0],
+        'g' => ['g', 1.0],
+        'gram' => ['g', 1.0],
+        'grams' => ['g', 1.0],
+        'kg' => ['g', 1000.0],
+        'oz' => ['g', 28.349523],
+        'ounce' => ['g', 28.349523],
+        'ounces' => ['g', 28.349523],
+        'lb' => ['g', 453.59237],
+        'lbs' => ['g', 453.59237],
+        'pound' => ['g', 453.59237],
+        'pounds' => ['g', 453.59237],
+        'ml' => ['ml', 1.0],
+        'cl' => ['ml', 10.0],
+        'dl' => ['ml', 100.0],
+        'l' => ['ml', 1000.0],
+        'litre' => ['ml', 1000.0],
+        'litres' => ['ml', 1000.0],
+        'liter' => ['ml', 1000.0],
+        'liters' => ['ml', 1000.0],
+        'tsp' => ['ml', 5.0],
+        'teaspoon' => ['ml', 5.0],
+        'teaspoons' => ['ml', 5.0],
+        'tbsp' => ['ml', 15.0],
+        'tablespoon' => ['ml', 15.0],
+        'tablespoons' => ['ml', 15.0],
+        'cup' => ['ml', 240.0],
+        'cups' => ['ml', 240.0],
+        'part' => ['part', 1.0],
+        'parts' => ['part', 1.0],
+        'clove' => ['clove', 1.0],
+        'cloves' => ['clove', 1.0],
+        'bunch' => ['bunch', 1.0],
+        'bunches' => ['bunch', 1.0],
+        'sprig' => ['sprig', 1.0],
+        'sprigs' => ['sprig', 1.0],
+        'slice' => ['slice', 1.0],
+        'slices' => ['slice', 1.0],
+        'pinch' => ['pinch', 1.0],
+        'pinches' => ['pinch', 1.0],
     ];
+
+    /** Bought and measured whole. */
+    private const COUNTED = ['clove', 'bunch', 'sprig', 'slice', 'pinch'];
 
     private const FRACTIONS = ['½' => 0.5, '⅓' => 1 / 3, '⅔' => 2 / 3, '¼' => 0.25, '¾' => 0.75, '⅛' => 0.125];
 
@@ -75,6 +68,12 @@ final readonly class MixItem
         public float $amount,
         public string $unit,
     ) {
+    }
+
+    /** @param  string  $unit  g, ml, part, clove, bunch, sprig, slice, pinch, or none for pieces */
+    public static function of(string $what, float $amount, string $unit): self
+    {
+        return new self($what, $amount, $unit);
     }
 
     public static function read(Fields $fields): self
@@ -129,6 +128,8 @@ final readonly class MixItem
         return match (true) {
             $amount <= 0.0 => Message::of('amount.to_taste'),
             $this->unit === 'part' => Message::of($amount === 1.0 ? 'amount.part' : 'amount.parts', number: $number($amount, 1)),
+            $this->unit === 'bunch' && $amount < 0.75 => Message::of('amount.half_bunch'),
+            in_array($this->unit, self::COUNTED, true) => Message::of("amount.$this->unit", count: (int) max(1.0, round($amount))),
             $this->unit === '' => Message::of('words.figure', figure: $number(max(0.5, round(2.0 * $amount) / 2.0), 1)),
             $this->unit === 'g' => Message::of('words.figure', figure: $amount >= 1000.0
                 ? Quantity::kg(round($amount / 1000.0, 2), null)
@@ -139,6 +140,25 @@ final readonly class MixItem
             $amount >= 1000.0 => Message::of('words.figure', figure: Quantity::of(round($amount / 1000.0, 2), Unit::Litre, null)),
             default => Message::of('words.figure', figure: Quantity::of(self::stepped($amount), Unit::Millilitre, null)),
         };
+    }
+
+    /** With its amount: “2 cloves garlic”, “salt to taste”. */
+    public function named(): Message
+    {
+        return $this->amount <= 0.0
+            ? Message::of('prepare.item_to_taste', what: $this->what)
+            : Message::of('prepare.item', amount: $this->inWords(), what: $this->what);
+    }
+
+    /** Whether the two can be bought as one. */
+    public function isLike(self $other): bool
+    {
+        return mb_strtolower($this->what) === mb_strtolower($other->what) && $this->unit === $other->unit;
+    }
+
+    public function plus(self $other): self
+    {
+        return new self($this->what, $this->amount + $other->amount, $this->unit);
     }
 
     /** @return array{what: string, amount: float, unit: string} */

@@ -24,6 +24,7 @@ final readonly class Side
      * @param  bool  $shares  whether it can lie in one pot or pan with a dish
      * @param  float|null  $leastC  of a cooker that its minutes are for, with $mostC; null where it boils, or wants none
      * @param  float  $litres  of a pot that it fills a head; 0 where it fills none
+     * @param  Mix|null  $mix  what goes into it; null where that comes from the roast, or nobody said
      * @param  string|null  $aisle  where it is bought: greengrocer, grocer, baker or butcher; null where it comes from the roast
      */
     private function __construct(
@@ -45,6 +46,7 @@ final readonly class Side
         public ?float $leastC,
         public ?float $mostC,
         public float $litres,
+        public ?Mix $mix,
         public Source $source,
     ) {
     }
@@ -57,7 +59,7 @@ final readonly class Side
             /**
              * @var list<array{id: string, name: string, called: string, minutes: array{int, int}, boil?: array{int, int},
              *     after?: int, waits: int, stir?: int, hands: array{int, int}, needs?: string, aisle?: string, shares?: bool,
-             *     heat?: array{int, int}, litres?: float, how: string, mark: string, citation?: string}> $rows
+             *     heat?: array{int, int}, litres?: float, mix?: string, how: string, mark: string, citation?: string}> $rows
              */
             $rows = Table::named('sides')['sides'];
             foreach ($rows as $row) {
@@ -80,6 +82,7 @@ final readonly class Side
                     isset($row['heat']) ? (float) $row['heat'][0] : null,
                     isset($row['heat']) ? (float) $row['heat'][1] : null,
                     $row['litres'] ?? 0.0,
+                    isset($row['mix']) ? Mix::ours()[$row['mix']] : null,
                     Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),
                 );
             }
@@ -106,7 +109,7 @@ final readonly class Side
     ): self {
         return new self(
             $id, $name, '', $how, $minutes, $minutes, 0.0, 0.0, $waitsMinutes, $stirMinutes, $readyMinutes, $doneMinutes, null, $aisle,
-            true, null, null, 0.0, Source::of(Mark::Common),
+            true, null, null, 0.0, null, Source::of(Mark::Common),
         );
     }
 

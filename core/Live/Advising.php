@@ -147,7 +147,7 @@ final class Advising
         }
 
         $begunS = $course->stageStarts[$number] ?? 0.0;
-        if ($stage->end->isTimed() && $course->nowS >= $begunS + 60.0 * (float) $stage->value) {
+        if ($stage->end->isTimed() && $course->nowS >= $begunS + 60.0 * $dish->stepMinutes($number)) {
             return self::overItsTime($dish, $stage, $last, $read, $coreNowC);
         }
         if ($stuckC !== null) {

@@ -143,7 +143,7 @@ final class Debrief
                 continue;
             }
             $minutes += $fact === null
-                ? (float) $stage->value
+                ? $dish->stepMinutes($i)
                 : ($fact->stageStartMinutes[$i + 1] ?? $fact->cookMinutes->likely) - ($fact->stageStartMinutes[$i] ?? 0.0);
         }
 

@@ -40,7 +40,7 @@ final class RigExplanation
     private static function preparations(Dish $dish): array
     {
         $workings = [];
-        foreach ($dish->preparations as $preparation) {
+        foreach ($dish->work() as $preparation) {
             $window = $dish->windowOf($preparation);
             $workings[] = new Working('prepare.'.$preparation->id, Message::of('why_rig.it_wants_so_long'), [
                 Input::of(

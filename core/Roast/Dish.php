@@ -7,6 +7,7 @@ namespace Diatherm\Roast;
 use Diatherm\Fire\BuriedBed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Form;
+use Diatherm\Food\OrderOfWork;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\PreparationWindow;
 use Diatherm\Food\Shape;
@@ -35,7 +36,7 @@ final readonly class Dish
      *     allows (Safety\Carryover)
      * @param  float  $restMinutes  as asked for; leastRestMinutes() is what it gets
      * @param  non-empty-list<Stage>  $stages
-     * @param  list<Preparation>  $preparations  in the order of the work
+     * @param  list<Preparation>  $preparations  as they were asked for, in the order of the work
      * @param  int  $course  in which it is served, the first is 1
      * @param  BuriedBed|null  $bed  the coals of a buried pot, whose heat fades; null while they are not laid
      */
@@ -134,6 +135,44 @@ final readonly class Dish
         return $this->thicknessM ?? ($this->girthM !== null ? $this->girthM / M_PI : $this->cut->shape->usualThicknessM($this->massKg));
     }
 
+    /**
+     * All handwork before it goes on, in its order: what was asked for, and what makes its form.
+     *
+     * @return list<Preparation>
+     */
+    public function work(): array
+    {
+        $asked = array_column($this->preparations, 'id');
+        $makesForm = array_filter(
+            array_map(Preparation::named(...), $this->form->work),
+            fn (Preparation $one): bool => $one->suits($this->cut) && ! in_array($one->id, $asked, true),
+        );
+
+        return $makesForm === [] ? $this->preparations : OrderOfWork::of([...array_values($makesForm), ...$this->preparations]);
+    }
+
+    /**
+     * What a step by the clock takes: its minutes; of one that is chilled or rested, also the handwork that is done meanwhile, with which
+     * it begins or the next one does.
+     */
+    public function stepMinutes(int $number): float
+    {
+        $stage = $this->stages[$number];
+        $work = $this->isWorkedOnAsItRests($number) ? $stage->preparations : [];
+        if ($stage->cooker->isRest() && ! $this->isWorkedOnAsItRests($number + 1)) {
+            $work = [...$work, ...$this->stages[$number + 1]->preparations ?? []];
+        }
+
+        return (float) $stage->value + array_sum(array_map(fn (Preparation $one): float => $one->handworkMinutes(), $work));
+    }
+
+    /** Whether the handwork of a step is done once it has come off the heat, at the step's beginning, and not before it. */
+    public function isWorkedOnAsItRests(int $number): bool
+    {
+        return isset($this->stages[$number]) && $this->stages[$number]->cooker->isRest()
+            && $number > 0 && ! $this->stages[$number - 1]->cooker->isRest();
+    }
+
     /** How long a preparation of it takes. */
     public function windowOf(Preparation $preparation): PreparationWindow
     {
@@ -191,7 +230,7 @@ final readonly class Dish
 
     public function isStuffed(): bool
     {
-        return $this->form->filled || $this->hasStuffing();
+        return $this->form->filled || in_array(true, array_column($this->preparations, 'fills'), true);
     }
 
     /** Whether it has stuffing in its cavity. */

@@ -29,7 +29,8 @@ final class RoastFile
 
     public const FORMAT = 'diatherm.roast';
 
-    public const VERSION = 2;
+    /** Handwork that does not suit its cut or its moment is left out of a file of an earlier version, and refused in this one. */
+    public const VERSION = 3;
 
     /** In the first version `coast: true` stood in every file and was nobody's wish; and there was no time zone. */
     private const FIRST_VERSION = 1;
@@ -50,8 +51,6 @@ final class RoastFile
     private const MOST_COURSES = 4;
 
     private const MOST_STAGES = 8;
-
-    private const MOST_PREPARATIONS = 8;
 
     /**
      * Stuffing is not smoked: in a cooler cooker it stays warm for hours and never hot. Source: USDA FSIS, Turkey Basics:
@@ -219,14 +218,14 @@ final class RoastFile
                 'coast' => $dish->coast,
                 'rest_minutes' => $dish->restMinutes,
                 'course' => $dish->course === 1 ? null : $dish->course,
-                'preparations' => $dish->preparations === [] ? null : array_column($dish->preparations, 'id'),
+                'preparations' => $dish->preparations === [] ? null : PreparationFile::write($dish->preparations),
                 'rig' => $dish->rig === null ? null : RigFile::write($dish->rig),
                 'stages' => array_map(fn (Stage $stage): array => [
                     'cooker' => $stage->cooker->id,
                     ...Stage::heatInFile($stage->cooker, $stage->cookerC),
                     $stage->end->value => $stage->value ?? true,
                     ...($stage->wrap === null ? [] : ['wrap' => $stage->wrap->value]),
-                    ...($stage->preparations === [] ? [] : ['preparations' => array_column($stage->preparations, 'id')]),
+                    ...($stage->preparations === [] ? [] : ['preparations' => PreparationFile::write($stage->preparations)]),
                     'chores' => array_map(fn (Chore $chore): array => [
                         'do' => $chore->kind,
                         ...($chore->words === '' ? [] : ['words' => $chore->words]),
@@ -359,14 +358,14 @@ final class RoastFile
         }
         $rest = $fields->number('rest_minutes', 'rest', 0.0, 240.0, Unit::Minute, $cut->restMinutes ?? 10.0);
         $course = $fields->wholeNumber('course', 'course', 1, self::MOST_COURSES, 1);
-        $preparations = self::preparations($fields, $cut);
+        $preparations = PreparationFile::read($fields, $cut, $version >= self::VERSION);
         $rigFields = $fields->object('rig', 'rig');
         $rig = $rigFields === null ? null : RigFile::read($rigFields);
         $list = $fields->list('stages', 'stages', 1, self::MOST_STAGES);
         $stages = [];
         $laid = [];
         foreach ($list as $i => $stage) {
-            $read = self::stage($stage, $cut, $i === count($list) - 1);
+            $read = self::stage($stage, $cut, $i === count($list) - 1, $version);
             array_push($laid, ...$read->preparations);
             $stages[] = $laid === [] ? $read : $read->laidIn($laid);
         }
@@ -402,32 +401,6 @@ final class RoastFile
         );
     }
 
-    /** @return list<Preparation> in the order of the work */
-    private static function preparations(Fields $fields, ?Cut $cut): array
-    {
-        $preparations = [];
-        foreach ($fields->list('preparations', 'preparations', 0, self::MOST_PREPARATIONS) as $field) {
-            try {
-                $preparation = Preparation::named($field->text('', 'preparation', 40));
-                if ($cut !== null && ! in_array($cut->kind, $preparation->kinds, true)) {
-                    $field->refuse(
-                        '',
-                        Message::of('roast_file.preparation_does_not_fit', cut: $cut->name, preparation: $preparation->name),
-                    );
-                }
-                if (isset($preparations[$preparation->id])) {
-                    $field->refuse('', Message::of('roast_file.is_there_twice', preparation: $preparation->name));
-                }
-                $preparations[$preparation->id] = $preparation;
-            } catch (OutOfRange $wrong) {
-                $field->refuse('', $wrong->says);
-            }
-        }
-        usort($preparations, fn (Preparation $a, Preparation $b): int => $a->order() <=> $b->order());
-
-        return $preparations;
-    }
-
     /** @return array{string|null, float} */
     private static function target(Fields $fields, ?Cut $cut): array
     {
@@ -450,7 +423,7 @@ final class RoastFile
         }
     }
 
-    private static function stage(Fields $fields, ?Cut $cut, bool $last): Stage
+    private static function stage(Fields $fields, ?Cut $cut, bool $last, int $version): Stage
     {
         $fields->only('cooker', 'cooker_c', 'hand_s', 'until_core_c', 'minutes', 'pull', 'until_tender', 'until_brown', 'chores', 'wrap', 'preparations');
         $cooker = CookerShed::kind('oven');
@@ -501,21 +474,21 @@ final class RoastFile
             null,
             $wrap,
             null,
-            self::between($fields, $cut),
+            self::between($fields, $cut, $version >= self::VERSION),
         );
     }
 
     /** @return list<Preparation> what is done as a step begins: work of a few minutes that leaves its shape as it is */
-    private static function between(Fields $fields, ?Cut $cut): array
+    private static function between(Fields $fields, ?Cut $cut, bool $isStrict): array
     {
-        $preparations = self::preparations($fields, $cut);
-        foreach ($preparations as $i => $one) {
-            if (! $one->isBetweenSteps()) {
+        $preparations = PreparationFile::read($fields, $cut, $isStrict);
+        foreach ($isStrict ? $preparations : [] as $i => $one) {
+            if (! $one->isBetweenSteps) {
                 $fields->refuse("preparations.$i", Message::of('roast_file.not_between_steps', preparation: $one->name));
             }
         }
 
-        return $preparations;
+        return array_values(array_filter($preparations, fn (Preparation $one): bool => $one->isBetweenSteps));
     }
 
     /** The heat of an open fire, told by seconds of the palm. */

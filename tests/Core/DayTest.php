@@ -105,7 +105,7 @@ it('lists the kit in the order that it is needed in, each thing once, and nothin
 });
 
 it('sorts the kit of several dishes into one list, whichever goes on first', function () {
-    $late = ['cut' => 'fish-whole', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['stuff'], 'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]];
+    $late = ['cut' => 'fish-whole', 'mass_kg' => 1.2, 'taste' => 'flaking', 'preparations' => ['stuff', 'sew'], 'stages' => [['cooker' => 'gas', 'cooker_c' => 200, 'pull' => true]]];
     $early = ['cut' => 'pork-shoulder', 'mass_kg' => 3.5, 'taste' => null, 'target_c' => 92, 'rig' => ['kind' => 'pot'], 'stages' => [['cooker' => 'camp-oven', 'cooker_c' => 150, 'pull' => true]]];
     foreach ([[$late, $early], [$early, $late]] as $dishes) {
         $kit = Plan::of(RoastFile::read(['dark_at' => '12:00', 'dishes' => $dishes] + Samples::file()), new DateTimeImmutable('2031-10-03T06:00:00+02:00'))->kit;

@@ -87,7 +87,7 @@ function kit(array $dish, array $roast = []): array
 }
 
 it('lists what the rig, the fire and the light ask for', function () {
-    $spit = kit(['cut' => 'duck', 'mass_kg' => 2.2, 'taste' => 'done', 'rig' => SPIT, 'preparations' => ['stuff']]);
+    $spit = kit(['cut' => 'duck', 'mass_kg' => 2.2, 'taste' => 'done', 'rig' => SPIT, 'preparations' => ['stuff', 'sew', 'truss']]);
     expect($spit)->toHaveKeys(['forks', 'twine', 'needle', 'probe', 'board', 'chimney'])->not->toHaveKeys(['lifter', 'headlamp']);
     $pot = kit(
         [

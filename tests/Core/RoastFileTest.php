@@ -51,7 +51,7 @@ it('refuses nonsense at its field', function (string $path, array $file) {
     'no dish' => ['dishes', ['dishes' => []] + Samples::file()],
     'dish that is text' => ['dishes.0', ['dishes' => ['rack']] + Samples::file()],
     'another format' => ['format', ['format' => 'other'] + Samples::file()],
-    'another version' => ['version', ['version' => 3] + Samples::file()],
+    'another version' => ['version', ['version' => 4] + Samples::file()],
     'unknown key' => ['colour', ['colour' => 'red'] + Samples::file()],
     'unknown cut' => ['dishes.0.cut', Samples::file(['cut' => 'unicorn'])],
     'negative mass' => ['dishes.0.mass_kg', Samples::file(['mass_kg' => -1])],

@@ -60,7 +60,7 @@ it('keeps small pieces within the charts', function () {
 it('keeps least, best and most in order for every preparation and cut that it suits', function (string $id) {
     $preparation = Preparation::named($id);
     foreach (Larder::cuts() as $cut) {
-        if (! in_array($cut->kind, $preparation->kinds, true)) {
+        if (! $preparation->suits($cut)) {
             continue;
         }
         foreach ([$cut->leastMassKg, $cut->mostMassKg] as $mass) {
@@ -86,7 +86,7 @@ function preparing(Plan $plan): array
 }
 
 it('lays preparations one after another before the fire, in the order of the work', function () {
-    $plan = prepared(['truss', 'dry_skin', 'thaw_fridge', 'dry_brine']);
+    $plan = prepared(['dry_skin', 'thaw_fridge', 'dry_brine', 'truss']);
     $entries = preparing($plan);
     expect(array_map(fn (Entry $entry): string => $entry->id->text(), $entries))->toBe(
         ['d0.prepare.thaw_fridge', 'd0.prepare.dry_brine', 'd0.prepare.dry_skin', 'd0.prepare.truss'],

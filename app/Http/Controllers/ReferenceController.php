@@ -15,6 +15,7 @@ use Diatherm\Food\Cut;
 use Diatherm\Food\Doneness;
 use Diatherm\Food\Form;
 use Diatherm\Food\Larder;
+use Diatherm\Food\OrderOfWork;
 use Diatherm\Food\Preparation;
 use Diatherm\Food\Side;
 use Diatherm\Measure\Message;
@@ -48,6 +49,7 @@ final class ReferenceController
                 'per_person_g' => $cut->perPersonG,
                 'rest_minutes' => $cut->restMinutes,
                 'tough' => $cut->tough,
+                'preparations' => array_column(array_filter(Preparation::all(), fn (Preparation $one): bool => $one->suits($cut)), 'id'),
                 'safe_c' => SafeMinimum::of($cut->safetyClass)->coreC,
                 'probe' => $cut->probe,
                 'carve' => $cut->carve,
@@ -57,8 +59,10 @@ final class ReferenceController
             'preparations' => array_values(
                 array_map(
                     fn (Preparation $one): array => [
-                        'id' => $one->id, 'name' => $one->name, 'kinds' => $one->kinds, 'how' => $one->how(),
-                        'between' => $one->isBetweenSteps(), 'source' => $one->source->inWords(),
+                        'id' => $one->id, 'name' => $one->name, 'how' => $one->how(), 'between' => $one->isBetweenSteps,
+                        'hands' => $one->isHandwork, 'minutes' => $one->isHandwork ? $one->handworkMinutes() : null,
+                        'before' => OrderOfWork::before($one), 'not_forms' => $one->butForms, 'not_with' => $one->butWith,
+                        'mix' => $one->mix?->id, 'source' => $one->source->inWords(),
                     ],
                     Preparation::all(),
                 ),
@@ -84,7 +88,7 @@ final class ReferenceController
                 ),
             ),
             'forms' => array_values(
-                array_map(fn (Form $form): array => ['id' => $form->id, 'name' => $form->name, 'kinds' => $form->kinds], Larder::forms()),
+                array_map(fn (Form $form): array => ['id' => $form->id, 'name' => $form->name, 'kinds' => $form->kinds, 'work' => $form->work], Larder::forms()),
             ),
             'cookers' => array_values(array_map(fn (Cooker $cooker): array => [
                 'id' => $cooker->id,

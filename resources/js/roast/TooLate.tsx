@@ -1,3 +1,4 @@
+import { lineOf } from './ticket/handwork';
 import type { Entry, Plan } from '../api/types';
 import { at, day } from '../units/time';
 import { useClock } from '../units/units';
@@ -72,6 +73,8 @@ const without = (draft: Draft, spared: readonly Entry[]): Draft => ({
   ...draft,
   dishes: draft.dishes.map((dish, i) => ({
     ...dish,
-    preparations: dish.preparations?.filter((one) => !spared.some((entry) => entry.dish === i && entry.parts[0] === one)),
+    preparations: dish.preparations?.filter(
+      (one, _, all) => !spared.some((entry) => entry.dish === i && entry.parts[0] === lineOf(all, one)),
+    ),
   })),
 });

@@ -1,6 +1,7 @@
 import type { Cut, FilePile, FileRig, Reference, RoastFile } from '../api/types';
 import type { Typed } from '../ui/NumberField';
 import { ownZone, withOffset } from '../units/time';
+import type { DraftWork } from './ticket/handwork';
 
 /** A roast being written: as the roast file, but a number may still be what the cook is typing. */
 export type DraftChore = { do: string; words?: string; every_minutes?: Typed; from_minutes?: Typed };
@@ -15,7 +16,7 @@ export type DraftStage = {
   until_brown?: Typed;
   wrap?: 'foil' | 'paper' | undefined;
   chores?: DraftChore[];
-  preparations?: string[] | undefined;
+  preparations?: DraftWork[] | undefined;
 };
 export type DraftRig = {
   kind: FileRig['kind'];
@@ -37,7 +38,7 @@ export type DraftDish = {
   coast?: boolean;
   rest_minutes?: Typed;
   course?: number;
-  preparations?: string[] | undefined;
+  preparations?: DraftWork[] | undefined;
   rig?: DraftRig;
   stages: DraftStage[];
 };

@@ -151,14 +151,37 @@ describe('ticket', () => {
     expect(seen.at(-1)?.dishes[0]).toMatchObject({ taste: 'tender', target_c: undefined });
   });
 
-  it('ticks preparations on and off', async () => {
+  it('puts handwork where it comes by nature, and takes it out again', async () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
     await userEvent.click(screen.getByRole('button', { name: /Before the fire/ }));
-    await userEvent.click(screen.getByRole('checkbox', { name: 'Tie it' }));
+    await userEvent.click(screen.getByRole('button', { name: '+ Tie it' }));
+    await userEvent.click(screen.getByRole('button', { name: '+ Butter under the skin' }));
+    expect(seen.at(-1)?.dishes[0]?.preparations).toEqual(['butter', 'truss']);
+    await userEvent.click(screen.getByRole('button', { name: /1 Butter under the skin/ }));
+    // The legs are tied once the butter is in, not before.
+    expect(screen.getByRole('button', { name: 'Later' })).toBeDisabled();
+    await userEvent.click(screen.getByRole('button', { name: 'Leave it out' }));
     expect(seen.at(-1)?.dishes[0]?.preparations).toEqual(['truss']);
-    await userEvent.click(screen.getByRole('checkbox', { name: 'Tie it' }));
-    expect(seen.at(-1)?.dishes[0]?.preparations).toBeUndefined();
+  });
+
+  it('lets the cook say how long handwork takes, and add a step of their own before it', async () => {
+    const seen: Draft[] = [];
+    show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
+    await userEvent.click(screen.getByRole('button', { name: /Before the fire/ }));
+    await userEvent.click(screen.getByRole('button', { name: '+ Tie it' }));
+    await userEvent.click(screen.getByRole('button', { name: /1 Tie it/ }));
+    await userEvent.type(screen.getByLabelText('Work of hands'), '20');
+    expect(seen.at(-1)?.dishes[0]?.preparations).toEqual([{ do: 'truss', minutes: 20 }]);
+    await userEvent.click(screen.getByRole('button', { name: /1 Tie it/ }));
+    await userEvent.click(screen.getByRole('button', { name: '+ Something of your own' }));
+    await userEvent.type(screen.getByLabelText('What is done'), 'Air it by the window');
+    await userEvent.click(screen.getByRole('radio', { name: 'In the room' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Earlier' }));
+    expect(seen.at(-1)?.dishes[0]?.preparations).toEqual([
+      { own: 'Air it by the window', hours: 1, cold: false },
+      { do: 'truss', minutes: 20 },
+    ]);
   });
 });
 

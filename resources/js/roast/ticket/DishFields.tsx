@@ -130,7 +130,10 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
       <Preparations
         label="Before the fire"
         chosen={dish.preparations ?? []}
-        fitting={reference.preparations.filter((one) => one.kinds.includes(cut.kind))}
+        suiting={reference.preparations.filter((one) => cut.preparations.includes(one.id))}
+        form={dish.form}
+        implied={reference.forms.find((one) => one.id === dish.form)?.work.filter((id) => cut.preparations.includes(id))}
+        reference={reference}
         errors={errors}
         onChange={(preparations) => onChange({ ...dish, preparations })}
       />

@@ -2,51 +2,84 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react
 import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
 import type { Errors } from './errors';
+import { added, idOf, isOwn, lineOf, maySwap, nameOf, offered, swapped, type DraftWork, type Row } from './handwork';
+import { WorkFields } from './WorkFields';
 
 type Props = {
   /** before the fire, or before a step */
   label: string;
-  chosen: readonly string[];
+  chosen: readonly DraftWork[];
   /** what suits this food, and this moment */
-  fitting: Reference['preparations'];
+  suiting: readonly Row[];
+  form: string | undefined;
+  /** what makes its form, and is done whether it is named or not */
+  implied?: readonly string[];
+  reference: Reference;
   errors: Errors;
-  onChange: (chosen: string[] | undefined) => void;
+  onChange: (chosen: DraftWork[] | undefined) => void;
 };
 
-/** What is done to a dish by hand: in the days and hours ahead, or in the minutes between two steps. */
-export function Preparations({ label, chosen, fitting, errors, onChange }: Props) {
-  if (fitting.length === 0) return null;
-  const toggle = (id: string) => {
-    const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
-    onChange(next.length === 0 ? undefined : next);
-  };
-  const wrong = Object.entries(errors).flatMap(([key, messages]) => (key.startsWith('preparations') ? messages : []));
+/** What is done to a dish by hand, in its order: in the days and hours ahead, or in the minutes between two steps. */
+export function Preparations({ label, chosen, suiting, form, implied = [], reference, errors, onChange }: Props) {
+  const rows = reference.preparations;
+  const change = (next: DraftWork[]) => onChange(next.length === 0 ? undefined : next);
+  const wrongAt = (at: number) => errorsOf(errors, `preparations.${at}`);
+  const wrong = errors.preparations ?? [];
+  const makesForm = implied.filter((id) => !chosen.some((one) => idOf(one) === id)).map((id) => nameOf(id, rows));
+  const names = [...makesForm, ...chosen.map((one) => nameOf(one, rows))];
   return (
-    <Disclosure defaultOpen={wrong.length > 0}>
+    <Disclosure defaultOpen={Object.keys(errors).some((key) => key.startsWith('preparations'))}>
       <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
         {label} <Caret />
       </DisclosureButton>
-      {chosen.length > 0 && (
-        <p className="-mt-1.5 mb-1 text-soft">{chosen.map((id) => fitting.find((one) => one.id === id)?.name ?? id).join(' · ')}</p>
-      )}
+      {names.length > 0 && <p className="-mt-1.5 mb-1 text-soft">{names.join(' · ')}</p>}
       <DisclosurePanel>
-        <ul>
-          {fitting.map((one) => (
-            <li key={one.id}>
-              <label className="flex min-h-11 cursor-pointer items-center gap-3 border-t border-hair">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-[var(--ember)]"
-                  checked={chosen.includes(one.id)}
-                  onChange={() => toggle(one.id)}
-                />
-                {one.name}
-              </label>
-            </li>
+        {makesForm.length > 0 && (
+          <p className="border-t border-hair py-2 text-label text-soft">Its form asks for: {makesForm.join(', ').toLowerCase()}</p>
+        )}
+        <ol aria-label="In this order">
+          {chosen.map((one, at) => (
+            <WorkFields
+              key={lineOf(chosen, one)}
+              number={at + 1}
+              one={one}
+              row={rows.find((row) => row.id === idOf(one))}
+              errors={wrongAt(at)}
+              earlier={at > 0 && maySwap(chosen, at - 1, rows) ? () => change(swapped(chosen, at - 1)) : undefined}
+              later={maySwap(chosen, at, rows) ? () => change(swapped(chosen, at)) : undefined}
+              onChange={(next) => change(chosen.map((old, i) => (i === at ? next : old)))}
+              onRemove={() => change(chosen.filter((_, i) => i !== at))}
+            />
           ))}
-        </ul>
+        </ol>
+        <div className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
+          {offered(chosen, suiting, form)
+            .filter((row) => !implied.includes(row.id))
+            .map((row) => (
+              <button key={row.id} type="button" className="text-push" onClick={() => change(added(chosen, row.id, rows))}>
+                {`+ ${row.name}`}
+              </button>
+            ))}
+          <button
+            type="button"
+            className="text-push"
+            disabled={chosen.some((one) => isOwn(one) && one.own === '')}
+            onClick={() => change([...chosen, { own: '', minutes: 5 }])}
+          >
+            + Something of your own
+          </button>
+        </div>
         {wrong.length > 0 && <p className="font-semibold text-ember">{wrong.join(' ')}</p>}
       </DisclosurePanel>
     </Disclosure>
+  );
+}
+
+/** Of one piece of work, by what stands after its path; '' for itself. */
+function errorsOf(errors: Errors, path: string): Errors {
+  return Object.fromEntries(
+    Object.entries(errors).flatMap(([key, messages]) =>
+      key === path || key.startsWith(`${path}.`) ? [[key.slice(path.length + 1), messages]] : [],
+    ),
   );
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { capital } from '../../words/say';
-import type { Reference } from '../../api/types';
+import type { Cut, Reference } from '../../api/types';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { type DraftStage } from '../draft';
@@ -18,8 +18,7 @@ type StageProps = {
   buried: boolean;
   /** a cut whose collagen takes hours */
   tough: boolean;
-  /** what kind of food it is */
-  kind: string;
+  cut: Cut;
   reference: Reference;
   errors: Errors;
   onChange: (stage: DraftStage) => void;
@@ -27,7 +26,7 @@ type StageProps = {
 };
 
 /** One stage: on which cooker, how hot, until when. */
-export function StageFields({ number, only, last, stage, buried, tough, kind, reference, errors, onChange, menu }: StageProps) {
+export function StageFields({ number, only, last, stage, buried, tough, cut, reference, errors, onChange, menu }: StageProps) {
   const on = reference.cookers.find((cooker) => cooker.id === stage.cooker);
   const open = on?.open === true;
   const fixed = on?.fixed === true;
@@ -156,7 +155,9 @@ export function StageFields({ number, only, last, stage, buried, tough, kind, re
         <Preparations
           label="By hand before it"
           chosen={stage.preparations ?? []}
-          fitting={reference.preparations.filter((one) => one.between && one.kinds.includes(kind))}
+          suiting={reference.preparations.filter((one) => one.between && cut.preparations.includes(one.id))}
+          form={undefined}
+          reference={reference}
           errors={errors}
           onChange={(preparations) => onChange({ ...stage, preparations })}
         />

@@ -1,3 +1,4 @@
+import { nameOf } from './handwork';
 import clsx from 'clsx';
 import { useState } from 'react';
 import type { Cut, Reference } from '../../api/types';
@@ -28,7 +29,7 @@ export function Steps({ dish, cut, reference, errors, onChange }: Props) {
       reference={reference}
       errors={within(errors, `stages.${i}`)}
       onChange={(next) => onChange(stages.map((old, at) => (at === i ? next : old)))}
-      kind={cut.kind}
+      cut={cut}
       menu={
         <StepMenu
           stages={stages}
@@ -106,7 +107,7 @@ function StepLine({ stage, reference }: { stage: DraftStage; reference: Referenc
           : stage.pull === true
             ? 'until done'
             : '';
-  const hand = (stage.preparations ?? []).map((id) => reference.preparations.find((one) => one.id === id)?.name ?? id);
+  const hand = (stage.preparations ?? []).map((one) => nameOf(one, reference.preparations));
   return (
     <>
       <span className="min-w-0">

@@ -1,0 +1,181 @@
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
+import { call } from '../../api/client';
+import { useMixes } from '../../api/queries';
+import { Caret, Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { NumberField, type Typed } from '../../ui/NumberField';
+import { Segments } from '../../ui/Segments';
+import { duration } from '../../units/time';
+import { useSay } from '../../words/Said';
+import type { Errors } from './errors';
+import { idOf, isOwn, nameOf, plain, type DraftOwnWork, type DraftRow, type DraftWork, type Row } from './handwork';
+
+type Props = {
+  number: number;
+  one: DraftWork;
+  /** of the table; none for the cook's own */
+  row: Row | undefined;
+  errors: Errors;
+  earlier: (() => void) | undefined;
+  later: (() => void) | undefined;
+  onChange: (next: DraftWork) => void;
+  onRemove: () => void;
+};
+
+/** One piece of handwork: its place in the order, how long it takes this cook, and what goes on with it. */
+export function WorkFields({ number, one, row, errors, earlier, later, onChange, onRemove }: Props) {
+  const say = useSay();
+  const own = isOwn(one) ? one : null;
+  const name = nameOf(one, row === undefined ? [] : [row]);
+  const wrong = Object.keys(errors).length > 0;
+  return (
+    <li className="border-t border-hair">
+      <Disclosure defaultOpen={wrong || own?.own === ''}>
+        <DisclosureButton className="flex min-h-11 w-full items-center gap-3 text-left">
+          <span className="label w-4 text-right">{number}</span>
+          <span className="min-w-0 grow">{name}</span>
+          <span className="label">{timeOf(one, row)}</span>
+          <Caret />
+        </DisclosureButton>
+        <DisclosurePanel className="grid gap-3 pb-3 pl-7">
+          {own !== null ? (
+            <OwnFields own={own} errors={errors} onChange={onChange} />
+          ) : (
+            row !== undefined && (
+              <>
+                <p className="text-soft">{say(row.how)}</p>
+                <RowFields one={typeof one === 'string' ? { do: one } : (one as DraftRow)} row={row} errors={errors} onChange={onChange} />
+              </>
+            )
+          )}
+          {errors[''] !== undefined && <p className="font-semibold text-ember">{errors[''].join(' ')}</p>}
+          <div className="flex flex-wrap gap-x-4">
+            <button type="button" className="text-push" disabled={earlier === undefined} onClick={earlier}>
+              Earlier
+            </button>
+            <button type="button" className="text-push" disabled={later === undefined} onClick={later}>
+              Later
+            </button>
+            <button type="button" className="text-push" onClick={onRemove}>
+              Leave it out
+            </button>
+          </div>
+        </DisclosurePanel>
+      </Disclosure>
+    </li>
+  );
+}
+
+function RowFields({ one, row, errors, onChange }: { one: DraftRow; row: Row; errors: Errors; onChange: (next: DraftWork) => void }) {
+  return (
+    <>
+      {row.hands ? (
+        <NumberField
+          label="Work of hands"
+          of={{ unit: 'min' }}
+          digits={0}
+          value={one.minutes}
+          usual={row.minutes ?? 'usual'}
+          errors={errors.minutes}
+          onChange={(minutes) => onChange(plain({ ...one, minutes }))}
+        />
+      ) : (
+        <NumberField
+          label="For"
+          of={{ unit: 'h' }}
+          value={one.hours}
+          usual="as it is best"
+          errors={errors.hours}
+          onChange={(hours) => onChange(plain({ ...one, hours }))}
+        />
+      )}
+      {row.mix !== null && <MixChoice one={one} usual={row.mix} errors={errors} onChange={onChange} />}
+    </>
+  );
+}
+
+/** What goes on with it: ours, the cook's own, or nothing. */
+function MixChoice({
+  one,
+  usual,
+  errors,
+  onChange,
+}: {
+  one: DraftRow;
+  usual: string;
+  errors: Errors;
+  onChange: (next: DraftWork) => void;
+}) {
+  const mixes = useMixes(1, 1).data ?? [];
+  const kind = mixes.find((mix) => mix.id === usual)?.kind;
+  const fitting = mixes.filter((mix) => mix.own || mix.kind === kind);
+  const written = typeof one.mix === 'object' ? one.mix : null;
+  const choose = async (id: string) => {
+    const mix = fitting.find((each) => each.id === id);
+    if (id === 'as-it-is') return;
+    if (id === usual) onChange(plain({ ...one, mix: undefined }));
+    else if (mix?.own === true) onChange({ ...one, mix: await call('get', '/api/mixes/{mix}', { at: { mix: id } }) });
+    else onChange({ ...one, mix: id });
+  };
+  return (
+    <Choice
+      label="With"
+      value={written !== null ? 'as-it-is' : ((one.mix as string | undefined) ?? usual)}
+      options={[
+        ...(written === null ? [] : [{ id: 'as-it-is', name: written.name }]),
+        ...fitting.map((mix) => ({ id: mix.id, name: mix.name, note: mix.own ? 'yours' : undefined })),
+        { id: 'none', name: 'nothing to buy' },
+      ]}
+      errors={errors.mix ?? Object.entries(errors).flatMap(([key, messages]) => (key.startsWith('mix.') ? messages : []))}
+      onChange={(id) => void choose(id)}
+    />
+  );
+}
+
+type Waits = 'hands' | 'cold' | 'room';
+
+function OwnFields({ own, errors, onChange }: { own: DraftOwnWork; errors: Errors; onChange: (next: DraftWork) => void }) {
+  const waits: Waits = own.hours === undefined ? 'hands' : own.cold === false ? 'room' : 'cold';
+  const turn = (next: Waits) =>
+    onChange(next === 'hands' ? { own: own.own, minutes: 5 } : { own: own.own, hours: own.hours ?? 1, cold: next === 'cold' });
+  return (
+    <>
+      <Field label="What is done" errors={errors.own}>
+        {(control) => (
+          <input
+            {...control}
+            className="field"
+            maxLength={120}
+            value={own.own}
+            onChange={(event) => onChange({ ...own, own: event.target.value })}
+          />
+        )}
+      </Field>
+      <Segments
+        label="How it passes"
+        value={waits}
+        options={[
+          { id: 'hands', name: 'Work' },
+          { id: 'cold', name: 'In the cold' },
+          { id: 'room', name: 'In the room' },
+        ]}
+        onChange={(id) => turn(id as Waits)}
+      />
+      <NumberField
+        label={waits === 'hands' ? 'Work of hands' : 'For'}
+        of={{ unit: waits === 'hands' ? 'min' : 'h' }}
+        value={waits === 'hands' ? own.minutes : own.hours}
+        errors={waits === 'hands' ? errors.minutes : errors.hours}
+        onChange={(value: Typed) => onChange(waits === 'hands' ? { ...own, minutes: value } : { ...own, hours: value ?? '' })}
+      />
+    </>
+  );
+}
+
+const isFigure = (value: unknown): value is number => typeof value === 'number';
+
+function timeOf(one: DraftWork, row: Row | undefined): string {
+  const said = typeof one === 'string' ? undefined : isFigure(one.hours) ? 60 * one.hours : isFigure(one.minutes) ? one.minutes : undefined;
+  if (said !== undefined) return duration(said);
+  return row?.minutes === null || row === undefined ? (idOf(one) === null ? '' : 'waits') : duration(row.minutes);
+}
