@@ -151,12 +151,17 @@ describe('ticket', () => {
     expect(seen.at(-1)?.dishes[0]).toMatchObject({ taste: 'tender', target_c: undefined });
   });
 
+  const addWork = async (words: string) => {
+    await userEvent.type(screen.getByRole('combobox', { name: /Add salt, a rub/ }), words);
+    await userEvent.click(screen.getAllByRole('option')[0] as HTMLElement);
+  };
+
   it('puts handwork where it comes by nature, and takes it out again', async () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
     await userEvent.click(screen.getByRole('button', { name: /Before the fire/ }));
-    await userEvent.click(screen.getByRole('button', { name: '+ Tie it' }));
-    await userEvent.click(screen.getByRole('button', { name: '+ Butter under the skin' }));
+    await addWork('tie');
+    await addWork('butter');
     expect(seen.at(-1)?.dishes[0]?.preparations).toEqual(['butter', 'truss']);
     await userEvent.click(screen.getByRole('button', { name: /1 Butter under the skin/ }));
     // The legs are tied once the butter is in, not before.
@@ -169,13 +174,13 @@ describe('ticket', () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
     await userEvent.click(screen.getByRole('button', { name: /Before the fire/ }));
-    await userEvent.click(screen.getByRole('button', { name: '+ Tie it' }));
+    await addWork('tie');
     await userEvent.click(screen.getByRole('button', { name: /1 Tie it/ }));
     await userEvent.type(screen.getByLabelText('Work of hands'), '20');
     expect(seen.at(-1)?.dishes[0]?.preparations).toEqual([{ do: 'truss', minutes: 20 }]);
     await userEvent.click(screen.getByRole('button', { name: /1 Tie it/ }));
-    await userEvent.click(screen.getByRole('button', { name: '+ Something of your own' }));
-    await userEvent.type(screen.getByLabelText('What is done'), 'Air it by the window');
+    await addWork('Air it by the window');
+    await userEvent.click(screen.getByRole('button', { name: /2 Air it by the window/ }));
     await userEvent.click(screen.getByRole('radio', { name: 'In the room' }));
     await userEvent.click(screen.getByRole('button', { name: 'Earlier' }));
     expect(seen.at(-1)?.dishes[0]?.preparations).toEqual([

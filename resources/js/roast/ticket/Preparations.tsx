@@ -2,7 +2,8 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react
 import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
 import type { Errors } from './errors';
-import { added, idOf, isOwn, lineOf, maySwap, nameOf, offered, swapped, type DraftWork, type Row } from './handwork';
+import { FindWork } from './FindWork';
+import { added, idOf, lineOf, maySwap, nameOf, offered, swapped, type DraftWork, type Row } from './handwork';
 import { WorkFields } from './WorkFields';
 
 type Props = {
@@ -26,13 +27,13 @@ export function Preparations({ label, chosen, suiting, form, implied = [], refer
   const wrongAt = (at: number) => errorsOf(errors, `preparations.${at}`);
   const wrong = errors.preparations ?? [];
   const makesForm = implied.filter((id) => !chosen.some((one) => idOf(one) === id)).map((id) => nameOf(id, rows));
-  const names = [...makesForm, ...chosen.map((one) => nameOf(one, rows))];
+  const all = implied.reduce((work, id) => (work.some((one) => idOf(one) === id) ? work : added(work, id, rows)), [...chosen]);
   return (
     <Disclosure defaultOpen={Object.keys(errors).some((key) => key.startsWith('preparations'))}>
       <DisclosureButton className="flex min-h-11 items-center gap-2 font-semibold">
         {label} <Caret />
       </DisclosureButton>
-      {names.length > 0 && <p className="-mt-1.5 mb-1 text-soft">{names.join(' · ')}</p>}
+      {all.length > 0 && <p className="-mt-1.5 mb-1 text-soft">{all.map((one) => nameOf(one, rows)).join(' · ')}</p>}
       <DisclosurePanel>
         {makesForm.length > 0 && (
           <p className="border-t border-hair py-2 text-label text-soft">Its form asks for: {makesForm.join(', ').toLowerCase()}</p>
@@ -52,22 +53,11 @@ export function Preparations({ label, chosen, suiting, form, implied = [], refer
             />
           ))}
         </ol>
-        <div className="flex flex-wrap gap-x-4 border-t border-hair pt-1">
-          {offered(chosen, suiting, form)
-            .filter((row) => !implied.includes(row.id))
-            .map((row) => (
-              <button key={row.id} type="button" className="text-push" onClick={() => change(added(chosen, row.id, rows))}>
-                {`+ ${row.name}`}
-              </button>
-            ))}
-          <button
-            type="button"
-            className="text-push"
-            disabled={chosen.some((one) => isOwn(one) && one.own === '')}
-            onClick={() => change([...chosen, { own: '', minutes: 5 }])}
-          >
-            + Something of your own
-          </button>
+        <div className="border-t border-hair pt-2">
+          <FindWork
+            rows={offered(chosen, suiting, form).filter((row) => !implied.includes(row.id))}
+            onFound={(id, words) => change(id === null ? [...chosen, { own: words, minutes: 5 }] : added(chosen, id, rows))}
+          />
         </div>
         {wrong.length > 0 && <p className="font-semibold text-ember">{wrong.join(' ')}</p>}
       </DisclosurePanel>

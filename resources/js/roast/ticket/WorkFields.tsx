@@ -30,7 +30,7 @@ export function WorkFields({ number, one, row, errors, earlier, later, onChange,
   const wrong = Object.keys(errors).length > 0;
   return (
     <li className="border-t border-hair">
-      <Disclosure defaultOpen={wrong || own?.own === ''}>
+      <Disclosure defaultOpen={wrong}>
         <DisclosureButton className="flex min-h-11 w-full items-center gap-3 text-left">
           <span className="label w-4 text-right">{number}</span>
           <span className="min-w-0 grow">{name}</span>
