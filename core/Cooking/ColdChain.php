@@ -29,6 +29,9 @@ final readonly class ColdChain
     {
         $handwork = $rawHours = 0.0;
         foreach ($dish->work() as $preparation) {
+            if ($preparation->makes !== null) {
+                continue;
+            }
             if ($preparation->isHandwork) {
                 $handwork += $preparation->handworkMinutes();
             } elseif (! $preparation->isCold && ! $preparation->isThawing()) {

@@ -27,6 +27,9 @@ final class DishTasks
     /** A probe has settled. Common practice. */
     private const READING_MINUTES = 1.0;
 
+    /** From the stove to the fire with a pot in the hand. Common practice. */
+    private const TO_THE_FIRE_MINUTES = 4.0;
+
     /** Wind from which a fire in the ground wants a barrier, m/s. Common practice. */
     private const BARRIER_WIND_MS = 4.0;
 
@@ -67,7 +70,9 @@ final class DishTasks
                 $number,
                 Act::Prepare,
                 Timing::after($on, $from),
-                Message::of('sheet.preparation', preparation: $preparation->name, dish: $dish->name),
+                Message::of(
+                    $preparation->makes === null ? 'sheet.preparation' : 'sheet.make', preparation: $preparation->name, dish: $dish->name,
+                ),
                 Message::notes($amounts, $preparation->how(), PreparationPlan::limit($preparation, $dish)),
                 latest: Timing::after($on, $to - PreparationPlan::leastOf($preparation, $dish)),
                 until: Timing::after($on, $to),
@@ -251,6 +256,29 @@ final class DishTasks
             $tempering->minutes > 0.0 => Message::of('sheet.to_start_at_all_through', start: Quantity::celsius($dish->startC)),
             default => Message::of($dish->cut->kind === 'poultry' ? 'sheet.pat_dry_rinsing' : 'sheet.pat_dry_season'),
         };
+    }
+
+    /** What is brushed or sprayed on, made by the first time. */
+    private static function making(int $number, Roast $roast, Dish $dish, int $stage, int $turn, \DateTimeImmutable $by): Entry
+    {
+        $chore = $dish->stages[$stage]->chores[$turn];
+        $mix = $chore->mix;
+        assert($mix !== null);
+        $minutes = $mix->minutes ?? 0.0;
+
+        return new Entry(
+            EntryId::of('make', $number, $stage, $turn),
+            $number,
+            Act::Prepare,
+            Timing::after($by, -$minutes - $mix->aloneMinutes - self::TO_THE_FIRE_MINUTES),
+            Message::of('sheet.make', preparation: $mix->name, dish: $dish->name),
+            Message::notes(
+                Ingredients::inWords(Ingredients::forChore($chore, $dish, $roast->people)),
+                $mix->method === '' ? null : Message::of('words.text', text: $mix->method),
+            ),
+            until: $by,
+            minutes: $minutes,
+        );
     }
 
     /** Takes the place of a pull or a step until it reads its number; over when that is likely to be. */
@@ -457,6 +485,9 @@ final class DishTasks
             }
             $fire = $fires[$stage->cooker->id] ?? null;
             foreach ($dish->isBuried() ? [] : $stage->chores as $j => $chore) {
+                if ($chore->mix !== null && $chore->mix->minutes !== null) {
+                    $entries[] = self::making($number, $roast, $dish, $i, $j, Timing::after($on, $starts[$i] + $chore->fromMinutes));
+                }
                 if ($fire !== null && ($chore->kind === 'fuel' || ($chore->kind === 'rotate' && $fire->count() !== null))) {
                     continue;
                 }

@@ -38,16 +38,16 @@ final readonly class Entry
 
     public function judged(bool $done, bool $late): self
     {
-        return $this->changed($this->at, $done, $late, $this->work, $this->clash);
+        return $this->changed($this->at, $this->until, $done, $late, $this->work, $this->clash);
     }
 
     /** Done by hands that had to be free for it. */
-    public function worked(Work $work, \DateTimeImmutable $at, ?Message $clash): self
+    public function worked(Work $work, \DateTimeImmutable $at, ?\DateTimeImmutable $until, ?Message $clash): self
     {
-        return $this->changed($at, $this->done, $this->late, $work, $clash);
+        return $this->changed($at, $until, $this->done, $this->late, $work, $clash);
     }
 
-    private function changed(\DateTimeImmutable $at, bool $done, bool $late, ?Work $work, ?Message $clash): self
+    private function changed(\DateTimeImmutable $at, ?\DateTimeImmutable $until, bool $done, bool $late, ?Work $work, ?Message $clash): self
     {
         return new self(
             $this->id,
@@ -58,7 +58,7 @@ final readonly class Entry
             $this->detail,
             $this->earliest,
             $this->latest,
-            $this->until,
+            $until,
             $done,
             $late,
             $this->minutes,

@@ -38,7 +38,7 @@ final readonly class Finishing
             $courses[$dish->course][] = [false, $i, $patience, Timing::carveMinutes($dish)];
         }
         foreach ($roast->sides as $i => $side) {
-            if ($side->side->isMadeAhead()) {
+            if ($side->side->isMadeAhead() || $side->anchor !== null) {
                 continue;
             }
             $courses[$side->course][] = [true, $i, $side->patienceMinutes(), $side->side->doneMinutes];

@@ -52,7 +52,7 @@ final class Hands
             fn (int $a, int $b): int => [$slack($a), $entries[$a]->at, $a] <=> [$slack($b), $entries[$b]->at, $b],
         );
         $hands = new self($roast->hands);
-        $at = [];
+        $at = $overBy = [];
         $handwork = self::handwork($entries, $works);
         foreach (array_diff($order, array_merge(...$handwork)) as $i) {
             $planned = $entries[$i]->at->getTimestamp();
@@ -64,6 +64,7 @@ final class Hands
                 $planned = $entries[$i]->at->getTimestamp();
                 $over = $planned + (int) round(60.0 * $works[$i]->minutes);
                 $waits = self::leastWaitS($entries[$i]);
+                $overBy[$i] = $by;
                 $by = $at[$i] = $waits === null
                     ? $hands->takeBefore($i, (int) min($by, $over), $entries[$i], $works[$i])
                     : $hands->take($i, (int) min($planned, $by - $waits), $works[$i], (int) min($by - $waits, $planned + 60.0 * $works[$i]->laterMinutes));
@@ -75,10 +76,17 @@ final class Hands
             fn (int $i): Entry => $entries[$i]->worked(
                 $works[$i],
                 isset($at[$i]) ? $entries[$i]->at->setTimestamp($at[$i]) : $entries[$i]->at,
+                self::until($entries[$i], $overBy[$i] ?? INF),
                 isset($clashes[$i]) ? Message::of('hands.clash', pairs: $roast->hands, other: $entries[$clashes[$i]]->title) : null,
             ),
             array_keys($entries),
         );
+    }
+
+    /** When it is over: by what follows it at the latest. */
+    private static function until(Entry $entry, float $by): ?\DateTimeImmutable
+    {
+        return $entry->until !== null && $entry->until->getTimestamp() > $by ? $entry->until->setTimestamp((int) $by) : $entry->until;
     }
 
     /** What is begun and then waits: how long at the least, s; null for what hands are at all the time. */

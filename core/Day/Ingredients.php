@@ -10,6 +10,7 @@ use Diatherm\Food\Mix;
 use Diatherm\Food\MixItem;
 use Diatherm\Food\Preparation;
 use Diatherm\Measure\Message;
+use Diatherm\Roast\Chore;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
 
@@ -22,6 +23,8 @@ final class Ingredients
         $kg = $dish->massKg * $dish->pieces;
 
         return match (true) {
+            $preparation->makes !== null => self::ofMix($preparation->makes, $kg, $people, $preparation->mlPerKg),
+            $preparation->isMixMade => [],
             $preparation->id === 'dry_brine' => [MixItem::of('salt', 1000.0 * Brine::drySaltKg($kg), 'g')],
             $preparation->id === 'wet_brine' => [
                 MixItem::of('water', 1000.0 * Brine::WATER_L_PER_KG * $kg, 'ml'),
@@ -30,6 +33,12 @@ final class Ingredients
             $preparation->mix !== null => self::ofMix($preparation->mix, $kg, $people, $preparation->mlPerKg),
             default => [],
         };
+    }
+
+    /** @return list<MixItem> what is brushed or sprayed on a dish in all */
+    public static function forChore(Chore $chore, Dish $dish, int $people): array
+    {
+        return $chore->mix === null ? [] : self::ofMix($chore->mix, $dish->massKg * $dish->pieces, $people, null);
     }
 
     /** @param  list<MixItem>  $items */
@@ -76,6 +85,13 @@ final class Ingredients
         foreach ($roast->dishes as $dish) {
             foreach ([...$dish->work(), ...array_merge(...array_column($dish->stages, 'preparations'))] as $preparation) {
                 foreach (self::for($preparation, $dish, $roast->people) as $item) {
+                    $all[] = [$item, $dish->name];
+                }
+            }
+        }
+        foreach ($roast->dishes as $dish) {
+            foreach (array_merge(...array_column($dish->stages, 'chores')) as $chore) {
+                foreach (self::forChore($chore, $dish, $roast->people) as $item) {
                     $all[] = [$item, $dish->name];
                 }
             }

@@ -39,10 +39,10 @@ final readonly class PreparationPlan
     ) {
     }
 
-    /** Of hands, in the last minutes before the rigging: after all that waits. */
+    /** Of hands on the food, in the last minutes before the rigging: after all that waits, and out of the cold. */
     public static function handworkMinutes(Dish $dish): float
     {
-        return array_sum(array_map(fn (Preparation $one): float => $one->handworkMinutes(), self::parts($dish)[1]));
+        return self::minutesOf(self::onTheFood(self::parts($dish)[1]));
     }
 
     /** What a short one takes of the hands that do it; null for a long one, which waits by itself. */
@@ -60,7 +60,8 @@ final readonly class PreparationPlan
     /** Least that the long ones take together, minutes, with the handwork that comes before them. */
     public static function leastMinutes(Dish $dish): float
     {
-        return array_sum(array_map(fn (Piece $piece): float => $piece->takesMinutes(0.0), self::pieces($dish)));
+        return array_sum(array_map(fn (Piece $piece): float => $piece->takesMinutes(0.0), self::pieces($dish)))
+            + self::minutesOf(self::makings(self::parts($dish)[1]));
     }
 
     /**
@@ -72,10 +73,11 @@ final readonly class PreparationPlan
     public static function of(Dish $dish, float $takeOut, float $rig, float $nowMinutes, \DateTimeImmutable $on): self
     {
         [$runs, $last] = self::parts($dish);
+        $out = min($takeOut, $rig - self::handworkMinutes($dish));
         $pieces = self::pieces($dish);
         $schedule = Schedule::backwards(
             Network::of([...$pieces, Piece::of(self::OUT, 0.0)], self::inARow([...$pieces, Piece::of(self::OUT, 0.0)])),
-            [self::OUT => $takeOut],
+            [self::OUT => $out - self::minutesOf(self::makings($last))],
             $nowMinutes,
             new WakingHours($on),
         );
@@ -83,15 +85,19 @@ final readonly class PreparationPlan
         $windows = [];
         foreach ($runs as $i => $run) {
             $at = $starts[$pieces[$i]->id];
-            $end = isset($pieces[$i + 1]) ? $starts[$pieces[$i + 1]->id] : $takeOut;
+            $end = isset($pieces[$i + 1]) ? $starts[$pieces[$i + 1]->id] : $starts[self::OUT];
             foreach ($run as $k => $preparation) {
                 $until = $k === count($run) - 1 ? $end : $at + $preparation->handworkMinutes();
                 $windows[] = [$preparation, $at, $until];
                 $at = $until;
             }
         }
+        $at = $out - self::minutesOf(self::makings($last));
+        foreach (self::makings($last) as $preparation) {
+            $windows[] = [$preparation, $at, $at += $preparation->handworkMinutes()];
+        }
         $at = $rig - self::handworkMinutes($dish);
-        foreach ($last as $preparation) {
+        foreach (self::onTheFood($last) as $preparation) {
             $windows[] = [$preparation, $at, $at += $preparation->handworkMinutes()];
         }
 
@@ -117,6 +123,32 @@ final readonly class PreparationPlan
         return [$runs, $run];
     }
 
+    /**
+     * Those that make a mix, which leave the food in the cold.
+     *
+     * @param  list<Preparation>  $work
+     * @return list<Preparation>
+     */
+    private static function makings(array $work): array
+    {
+        return array_values(array_filter($work, fn (Preparation $one): bool => $one->makes !== null));
+    }
+
+    /**
+     * @param  list<Preparation>  $work
+     * @return list<Preparation>
+     */
+    private static function onTheFood(array $work): array
+    {
+        return array_values(array_filter($work, fn (Preparation $one): bool => $one->makes === null));
+    }
+
+    /** @param  list<Preparation>  $work */
+    private static function minutesOf(array $work): float
+    {
+        return array_sum(array_map(fn (Preparation $one): float => $one->handworkMinutes(), $work));
+    }
+
     /** @return list<Piece> one for each that waits, with the handwork before it */
     private static function pieces(Dish $dish): array
     {
@@ -125,7 +157,7 @@ final readonly class PreparationPlan
         return array_map(function (array $run) use ($dish, $keeps): Piece {
             $waits = $run[count($run) - 1];
             $window = $dish->windowOf($waits);
-            $hands = array_sum(array_map(fn (Preparation $one): float => $one->isHandwork ? $one->handworkMinutes() : 0.0, $run));
+            $hands = self::minutesOf(array_slice($run, 0, -1));
 
             return Piece::of(
                 $waits->id,

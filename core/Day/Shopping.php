@@ -42,9 +42,7 @@ final class Shopping
             }
         }
         array_push($list, ...Ingredients::toBuy($roast));
-        foreach ($fires as $fire) {
-            array_push($list, ...self::fuel($fire));
-        }
+        array_push($list, ...self::fuel($fires));
         usort($list, fn (Purchase $a, Purchase $b): int => self::order($a) <=> self::order($b));
 
         return $list;
@@ -62,19 +60,35 @@ final class Shopping
             );
     }
 
-    /** @return list<Purchase> */
-    private static function fuel(FirePlan $fire): array
+    /**
+     * Each fuel once, for all the fires that burn it: the two sides of a grill are one.
+     *
+     * @param  list<FirePlan>  $fires
+     * @return list<Purchase>
+     */
+    private static function fuel(array $fires): array
     {
-        $name = $fire->feed()->boughtAs ?? $fire->stove->fuel?->boughtAs;
-        if ($name === null || $fire->buyKg() <= 0.0) {
-            return [];
+        $kg = $cookers = $smoke = [];
+        foreach ($fires as $fire) {
+            $name = $fire->feed()->boughtAs ?? $fire->stove->fuel?->boughtAs;
+            if ($name === null || $fire->buyKg() <= 0.0) {
+                continue;
+            }
+            $kg[$name] = ($kg[$name] ?? 0.0) + $fire->buyKg();
+            $cookers[$name][$fire->stove->equipment->kind->body] ??= $fire->stove->name;
+            $words = $fire->smokeWords();
+            if ($words !== null) {
+                $smoke[] = new Purchase('fuel', Message::of('shopping.smoke', cooker: $fire->stove->name), $words);
+            }
         }
-        $smoke = $fire->smokeWords();
-        $for = fn (string $what): Message => Message::of('shopping.for', what: $what, dish: $fire->stove->name);
 
         return [
-            new Purchase('fuel', $for($name), Message::of('words.figure', figure: Quantity::kg($fire->buyKg()))),
-            ...($smoke === null ? [] : [new Purchase('fuel', Message::of('shopping.smoke', cooker: $fire->stove->name), $smoke)]),
+            ...array_map(fn (string $name): Purchase => new Purchase(
+                'fuel',
+                Message::of('shopping.for', what: $name, dish: array_values($cookers[$name])),
+                Message::of('words.figure', figure: Quantity::kg($kg[$name])),
+            ), array_keys($kg)),
+            ...$smoke,
         ];
     }
 

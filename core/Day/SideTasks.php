@@ -65,14 +65,18 @@ final class SideTasks
             $entry(
                 'ready',
                 $times->readyAt,
-                Message::of('side.make_ready', side: $name),
+                Message::of($side->isCold ? 'side.make' : 'side.make_ready', side: $name),
                 Message::notes(
                     Ingredients::inWords($side->mix?->forDish(0.0, $roast->people) ?? []),
                     $side->how === '' ? null : Message::of('words.text', text: $side->how),
+                    $side->isCold ? Message::of('side.keeps_in_the_cold') : null,
                 ),
                 $times->waterAt ?? $times->onAt,
             ),
         ];
+        if ($side->isCold) {
+            return $entries;
+        }
         if ($times->waterAt !== null) {
             $entries[] = $entry('water', $times->waterAt, Message::of('side.water', side: $name), until: $times->onAt);
         }
@@ -102,11 +106,11 @@ final class SideTasks
             Message::of($side->isMadeAhead() ? 'side.done' : 'side.off', side: $name),
             Message::notes(
                 $side->afterMinutes > 0.0 ? Message::of('side.stands', minutes: Quantity::minutes($side->afterMinutes)) : null,
-                $side->isMadeAhead() ? Message::of('side.keeps_cold') : Message::of(
+                $times->isAfterTable() ? null : ($side->isMadeAhead() ? Message::of('side.keeps_cold') : Message::of(
                     $times->isKeptTooLong() ? 'side.waits_too_long' : 'side.waits',
                     waits: Quantity::minutes($times->waitsMinutes),
                     well: Quantity::duration($side->waitsMinutes),
-                ),
+                )),
             ),
             $times->doneAt,
         );

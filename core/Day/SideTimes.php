@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Diatherm\Day;
 
 use Diatherm\Cooker\CookerShed;
+use Diatherm\Roast\Anchor;
 use Diatherm\Roast\Dish;
 use Diatherm\Roast\Roast;
 use Diatherm\Roast\SideDish;
@@ -50,6 +51,7 @@ final readonly class SideTimes
      * @param  array<int, \DateTimeImmutable>  $pulls  when each dish comes off, by number
      * @param  array<int, \DateTimeImmutable>  $ons  and when it went on
      * @param  list<HeatSpan>  $spans  what the dishes have of their cookers
+     * @param  Moments  $moments  what sides may hang on
      * @param  \DateTimeImmutable  $now  what is made ahead is made the evening before, where there still is one
      * @return list<self> as they were asked for
      */
@@ -60,6 +62,7 @@ final readonly class SideTimes
         array $pulls,
         array $ons,
         array $spans,
+        Moments $moments,
         \DateTimeImmutable $now,
     ): array {
         $times = [];
@@ -69,6 +72,12 @@ final readonly class SideTimes
             $with = $roast->dishes[$dish->with ?? -1] ?? null;
             if ($with !== null && $with->isBuried()) {
                 $times[] = self::buried($dish, $ons[(int) $dish->with], $pulls[(int) $dish->with], $hours->at($dish->course));
+
+                continue;
+            }
+            if ($dish->anchor !== null) {
+                $of = fn (float $slowness): self => self::anchored($dish, $dish->anchor, $moments, $hours->at($dish->course), $slowness);
+                $times[] = self::placed($of, self::shared($dish, $with, $spans, $roast));
 
                 continue;
             }
@@ -147,6 +156,12 @@ final readonly class SideTimes
     {
         return $this->cooker === null || $this->cookerC === null
             || $this->dish->bears($this->cookerC, CookerShed::kind($this->cooker)->overFire);
+    }
+
+    /** Whether it is done once the table has eaten: a stock of the bones. */
+    public function isAfterTable(): bool
+    {
+        return $this->waitsMinutes < 0.0;
     }
 
     /** Whether it has to wait longer than it waits well. */
@@ -249,6 +264,17 @@ final readonly class SideTimes
         return self::before(
             $dish, $table, $withIt >= $doneBefore && $withIt <= $dish->patienceMinutes() ? $withIt : $doneBefore, $slowness,
         );
+    }
+
+    /** On or off so long after a moment of a dish, whatever its patience says. */
+    private static function anchored(SideDish $dish, Anchor $anchor, Moments $moments, \DateTimeImmutable $table, float $slowness): self
+    {
+        $off = $anchor->ends
+            ? $moments->at($anchor)
+            : Timing::after($moments->at($anchor), $dish->minutes ?? $slowness * $dish->takesMinutes());
+        $done = Timing::after($off, $dish->side->afterMinutes + $dish->side->doneMinutes);
+
+        return self::before($dish, $table, ($table->getTimestamp() - $done->getTimestamp()) / 60.0, $slowness);
     }
 
     private static function before(SideDish $dish, \DateTimeImmutable $serveAt, float $doneBefore, float $slowness): self

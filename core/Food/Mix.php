@@ -25,12 +25,18 @@ final readonly class Mix
 
     private const MOST_ITEMS = 40;
 
+    private const LONGEST_MINUTES = 240.0;
+
     /** What is brushed on or sprayed over a kilogram, and what a rub of so many parts comes to. Common practice. */
     private const LITRES_PER_KG = 0.1;
 
     private const LITRES_OF_PARTS_PER_KG = 0.03;
 
-    /** @param  non-empty-list<MixItem>  $items */
+    /**
+     * @param  non-empty-list<MixItem>  $items
+     * @param  float|null  $minutes  of hands that it takes to make; null for what is no work of its own
+     * @param  float  $aloneMinutes  and then by itself: reduced, simmered, cooled
+     */
     private function __construct(
         public string $id,
         public string $name,
@@ -38,6 +44,8 @@ final readonly class Mix
         public string $basis,
         public array $items,
         public string $method,
+        public ?float $minutes,
+        public float $aloneMinutes,
     ) {
     }
 
@@ -68,7 +76,7 @@ final readonly class Mix
     public static function read(mixed $data, string $id = ''): self
     {
         $fields = Fields::of($data);
-        $fields->only('format', 'version', 'id', 'name', 'kind', 'basis', 'items', 'method');
+        $fields->only('format', 'version', 'id', 'name', 'kind', 'basis', 'items', 'method', 'minutes', 'alone_minutes');
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', Message::of('file.format', format: self::FORMAT));
         }
@@ -87,10 +95,12 @@ final readonly class Mix
         if ($basis === 'parts' && $fields->isClean() && array_sum(array_column($items, 'amount')) <= 0.0) {
             $fields->refuse('items', Message::of('mix.the_parts_add_up'));
         }
+        $minutes = $fields->optionalNumber('minutes', 'minutes', 0.0, self::LONGEST_MINUTES, Unit::Minute);
+        $alone = $fields->number('alone_minutes', 'minutes', 0.0, self::LONGEST_MINUTES, Unit::Minute, 0.0);
         $fields->orThrow();
         assert($items !== []);
 
-        return new self($id, $name, $kind, $basis, $items, $method);
+        return new self($id, $name, $kind, $basis, $items, $method, $minutes, $alone);
     }
 
     /**
@@ -170,6 +180,8 @@ final readonly class Mix
             'basis' => $this->basis,
             'items' => array_map(fn (MixItem $item): array => $item->toArray(), $this->items),
             'method' => $this->method,
+            ...($this->minutes === null ? [] : ['minutes' => $this->minutes]),
+            ...($this->aloneMinutes > 0.0 ? ['alone_minutes' => $this->aloneMinutes] : []),
         ];
     }
 

@@ -28,6 +28,31 @@ final class OrderOfWork
         return $ordered;
     }
 
+    /**
+     * With the making of each mix that is work of its own, as late as it can be made in one go with what it is for: after all that waits
+     * before that.
+     *
+     * @param  list<Preparation>  $work  in its order
+     * @return list<Preparation>
+     */
+    public static function withMixes(array $work): array
+    {
+        $made = $run = [];
+        foreach ($work as $one) {
+            if ($one->mix?->minutes !== null) {
+                array_unshift($run, Preparation::making($one->mix, $one));
+                $one = $one->withMixMade();
+            }
+            $run[] = $one;
+            if (! $one->isHandwork) {
+                array_push($made, ...$run);
+                $run = [];
+            }
+        }
+
+        return [...$made, ...$run];
+    }
+
     /** @return list<string> ids of all that has to be done before one, where it is done */
     public static function before(Preparation $one): array
     {

@@ -54,6 +54,8 @@ final readonly class Preparation
      * @param  bool  $isHandwork  whether hands are at it all the time; anything else is begun and waits by itself
      * @param  bool  $isCold  whether the food is in the refrigerator while it waits
      * @param  bool  $isTimed  whether the cook said how long it takes
+     * @param  Mix|null  $makes  what it makes for one that follows; null for work on the food itself
+     * @param  bool  $isMixMade  whether its mix is made by work of its own before
      * @param  string|null  $own  the cook's own words; null for a row of the table
      */
     private function __construct(
@@ -81,6 +83,8 @@ final readonly class Preparation
         public Source $source,
         public bool $isTimed = false,
         public ?string $own = null,
+        public ?Mix $makes = null,
+        public bool $isMixMade = false,
     ) {
     }
 
@@ -172,6 +176,34 @@ final readonly class Preparation
         return $this->changed([(1.0 - $loose) * $hours, $hours, (1.0 + $loose) * $hours], $this->mix, true);
     }
 
+    /** The work that makes the mix of another. */
+    public static function making(Mix $mix, self $for): self
+    {
+        $hours = ($mix->minutes ?? 0.0) / 60.0;
+
+        return new self(
+            "make-$for->id", $mix->name, null, [$hours, $hours, $hours], $for->mlPerKg, [], [], [], [], null, 1.0, 0.0, false, false, false, false,
+            isBetweenSteps: false,
+            needs: [],
+            mix: null,
+            isHandwork: true,
+            isCold: false,
+            source: Source::of(Mark::Common),
+            makes: $mix,
+        );
+    }
+
+    /** The same, its mix made before it. */
+    public function withMixMade(): self
+    {
+        return new self(
+            $this->id, $this->name, $this->rule, $this->hours, $this->mlPerKg, $this->fits, $this->butForms, $this->butWith, $this->after,
+            $this->keepsMinutes, $this->halfFactor, $this->layerM2KW, $this->seals, $this->foil, $this->crowds, $this->fills,
+            $this->isBetweenSteps, $this->needs, $this->mix, $this->isHandwork, $this->isCold, $this->source, $this->isTimed, $this->own,
+            isMixMade: true,
+        );
+    }
+
     /** The same, with a mix that the cook chose; null for none. */
     public function with(?Mix $mix): self
     {
@@ -196,6 +228,10 @@ final readonly class Preparation
     /** How it is done, in few words. */
     public function how(): ?Message
     {
+        if ($this->makes !== null) {
+            return $this->makes->method === '' ? null : Message::of('words.text', text: $this->makes->method);
+        }
+
         return $this->own !== null ? null : Message::of(
             "preparation.{$this->id}",
             cold: Quantity::celsius(self::REFRIGERATOR_C),

@@ -13,6 +13,7 @@ use Diatherm\Day\Finishing;
 use Diatherm\Day\HeatSpan;
 use Diatherm\Day\Kit;
 use Diatherm\Day\KitItem;
+use Diatherm\Day\Moments;
 use Diatherm\Day\Progress;
 use Diatherm\Day\Purchase;
 use Diatherm\Day\RunSheet;
@@ -127,8 +128,12 @@ final readonly class Plan
         $pulls = array_map(fn (int $i): \DateTimeImmutable => $progress[$i]->pulledAt
             ?? Timing::after($ons[$i], $timings[$i]->pull->likely), array_keys($forecasts));
         $spans = HeatSpan::all($forecasts, $ons);
+        $carves = array_map(fn (Forecast $forecast, int $i): \DateTimeImmutable => $progress[$i]->carvedAt ?? Timing::after(
+            $hours->at($forecast->dish->course), -$finishing->dishes[$i] - Timing::carveMinutes($forecast->dish),
+        ), $forecasts, array_keys($forecasts));
+        $moments = Moments::of($forecasts, $ons, $pulls, $carves);
         $sides = SideTimes::asBegun(
-            SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $now), array_merge(...array_column($progress, 'done')),
+            SideTimes::of($roast, $finishing, $hours, $pulls, $ons, $spans, $moments, $now), array_merge(...array_column($progress, 'done')),
         );
         $timings = self::litForSides($forecasts, $timings, $sides);
         $fires = FirePlanning::all($roast, $forecasts, $ons, $laid->yard, self::heatsOfSides($roast, $sides, $spans));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Diatherm\Roast;
 
+use Diatherm\Food\Mix;
 use Diatherm\Measure\Message;
 
 /** Something to do again and again during a stage. */
@@ -14,6 +15,7 @@ final readonly class Chore
     /**
      * @param  value-of<self::KINDS>  $kind
      * @param  string  $words  of the cook's own, for a chore that has no kind
+     * @param  Mix|null  $mix  what is brushed or sprayed on; null where nobody said
      * @param  float  $everyMinutes  0 for once
      * @param  float  $fromMinutes  into the stage; the first time
      */
@@ -22,6 +24,7 @@ final readonly class Chore
         public float $everyMinutes,
         public float $fromMinutes,
         public string $words = '',
+        public ?Mix $mix = null,
     ) {
     }
 

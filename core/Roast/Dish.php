@@ -136,7 +136,7 @@ final readonly class Dish
     }
 
     /**
-     * All handwork before it goes on, in its order: what was asked for, and what makes its form.
+     * All handwork before it goes on, in its order: what was asked for, what makes its form, and what makes the mixes for it.
      *
      * @return list<Preparation>
      */
@@ -148,7 +148,9 @@ final readonly class Dish
             fn (Preparation $one): bool => $one->suits($this->cut) && ! in_array($one->id, $asked, true),
         );
 
-        return $makesForm === [] ? $this->preparations : OrderOfWork::of([...array_values($makesForm), ...$this->preparations]);
+        return OrderOfWork::withMixes(
+            $makesForm === [] ? $this->preparations : OrderOfWork::of([...array_values($makesForm), ...$this->preparations]),
+        );
     }
 
     /**

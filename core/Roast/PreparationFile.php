@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Diatherm\Roast;
 
 use Diatherm\Food\Cut;
-use Diatherm\Food\Mix;
 use Diatherm\Food\OrderOfWork;
 use Diatherm\Food\Preparation;
 use Diatherm\Measure\Fields;
-use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
 use Diatherm\Measure\Unit;
@@ -20,9 +18,6 @@ use Diatherm\Measure\Unit;
  */
 final class PreparationFile
 {
-    /** In a file, in place of the mix that a preparation usually takes. */
-    private const NO_MIX = 'none';
-
     private const LONGEST_WORDS = 120;
 
     private const MOST = 16;
@@ -111,7 +106,7 @@ final class PreparationFile
         $long = $row->isHandwork ? ($minutes === null ? null : $minutes / 60.0) : $hours;
         $row = $long === null ? $row : $row->lasting($long);
 
-        return $field->has('mix') ? $row->with(self::mix($field)) : $row;
+        return $field->has('mix') ? $row->with(MixFile::read($field)) : $row;
     }
 
     private static function hours(Fields $field): ?float
@@ -122,30 +117,6 @@ final class PreparationFile
     private static function minutes(Fields $field): ?float
     {
         return $field->optionalNumber('minutes', 'minutes', 0.0, Preparation::LONGEST_HANDWORK_MINUTES, Unit::Minute);
-    }
-
-    private static function mix(Fields $field): ?Mix
-    {
-        $written = $field->raw('mix');
-        if ($written !== null) {
-            try {
-                return Mix::read($written);
-            } catch (InvalidInput $wrong) {
-                foreach ($wrong->messages as $path => $messages) {
-                    foreach ($messages as $message) {
-                        $field->refuse("mix.$path", $message);
-                    }
-                }
-
-                return null;
-            }
-        }
-        $id = $field->text('mix', 'mix', 40);
-        if ($id !== self::NO_MIX && ! isset(Mix::ours()[$id])) {
-            $field->refuse('mix', OutOfRange::unknown('mix', $id)->says);
-        }
-
-        return Mix::ours()[$id] ?? null;
     }
 
     /** @return string|array<string, mixed> */
@@ -163,8 +134,7 @@ final class PreparationFile
         $usual = Preparation::named($one->id)->mix;
         $mix = match (true) {
             $one->mix?->id === $usual?->id && $one->mix?->id !== '' => [],
-            $one->mix === null => ['mix' => self::NO_MIX],
-            default => ['mix' => $one->mix->id !== '' ? $one->mix->id : $one->mix->toArray()],
+            default => ['mix' => MixFile::write($one->mix)],
         };
 
         return $time === [] && $mix === [] ? $one->id : ['do' => $one->id] + $time + $mix;

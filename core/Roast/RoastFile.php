@@ -10,7 +10,6 @@ use Diatherm\Fire\HandTest;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
 use Diatherm\Food\Preparation;
-use Diatherm\Food\Side;
 use Diatherm\Heat\Vapour;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\InvalidInput;
@@ -48,7 +47,7 @@ final class RoastFile
 
     private const MOST_HANDS = 4;
 
-    private const MOST_COURSES = 4;
+    public const MOST_COURSES = 4;
 
     private const MOST_STAGES = 8;
 
@@ -147,7 +146,7 @@ final class RoastFile
             $fields->list('dishes', 'dishes', 1, self::MOST_DISHES),
         );
         $sides = array_map(
-            fn (Fields $side): ?SideDish => self::side($side, max(1, count($dishes))),
+            fn (Fields $side): ?SideDish => SideFile::read($side, max(1, count($dishes))),
             $fields->list('sides', 'sides', 0, self::MOST_SIDES),
         );
         $fields->orThrow();
@@ -231,55 +230,14 @@ final class RoastFile
                         ...($chore->words === '' ? [] : ['words' => $chore->words]),
                         'every_minutes' => $chore->everyMinutes,
                         'from_minutes' => $chore->fromMinutes,
+                        ...($chore->mix === null ? [] : ['mix' => MixFile::write($chore->mix)]),
                     ], $stage->chores),
                 ], $dish->stages),
             ], fn (mixed $value): bool => $value !== null), $roast->dishes),
-            ...($roast->sides === [] ? [] : ['sides' => array_map(fn (SideDish $side): array => [
-                'side' => $side->side->id,
-                'name' => $side->name,
-                ...($side->minutes === null ? [] : ['minutes' => $side->minutes]),
-                ...($side->course === 1 ? [] : ['course' => $side->course]),
-                ...($side->with === null ? [] : ['with' => $side->with]),
-                ...($side->on === null ? [] : ['on' => $side->on]),
-                ...($side->side->id === OwnSideFile::ID ? ['own' => OwnSideFile::known($side->side)] : []),
-            ], $roast->sides)]),
+            ...($roast->sides === [] ? [] : ['sides' => array_map(SideFile::write(...), $roast->sides)]),
             ...($roast->hands === 1 ? [] : ['hands' => $roast->hands]),
             ...($roast->courseMinutes === Roast::COURSE_MINUTES ? [] : ['course_minutes' => $roast->courseMinutes]),
         ];
-    }
-
-    /** @param  int  $dishes  how many the roast has */
-    private static function side(Fields $fields, int $dishes): ?SideDish
-    {
-        $fields->only('side', 'name', 'minutes', 'course', 'with', 'on', 'own');
-        $minutes = $fields->optionalNumber('minutes', 'time_that_it_takes', 1.0, 1440.0, Unit::Minute);
-        $course = $fields->wholeNumber('course', 'course', 1, self::MOST_COURSES, 1);
-        $with = $fields->has('with') ? $fields->wholeNumber('with', 'dish_that_it_lies_with', 0, $dishes - 1, 0) : null;
-        $on = $fields->has('on') ? $fields->text('on', 'cooker', 40) : null;
-        if ($on !== null && $with !== null) {
-            $fields->refuse('on', Message::of('roast_file.one_place_for_a_side'));
-        }
-        $id = $fields->text('side', 'side', 40);
-        if ($id !== OwnSideFile::ID && $fields->has('own')) {
-            $fields->refuse('own', Message::of('side_file.not_of_one_that_is_known'));
-        }
-        if ($id === OwnSideFile::ID) {
-            $minutes ??= $fields->number('minutes', 'time_that_it_takes', 1.0, 1440.0, Unit::Minute);
-            $known = $fields->object('own', 'side') ?? Fields::of([]);
-            $known->only('how', 'waits_minutes', 'ready_minutes', 'done_minutes', 'stir_minutes', 'aisle');
-            $name = $fields->text('name', 'name', Roast::LONGEST_NAME);
-
-            return new SideDish(OwnSideFile::facts($known, $name, $minutes), $name, $minutes, $course, $with, $on);
-        }
-        try {
-            $side = Side::named($id);
-
-            return new SideDish($side, $fields->text('name', 'name', Roast::LONGEST_NAME, $side->name), $minutes, $course, $with, $on);
-        } catch (OutOfRange $wrong) {
-            $fields->refuse('side', $wrong->says);
-
-            return null;
-        }
     }
 
     private static function dish(Fields $fields, int $version): ?Dish
@@ -515,7 +473,7 @@ final class RoastFile
 
     private static function chore(Fields $fields): Chore
     {
-        $fields->only('do', 'words', 'every_minutes', 'from_minutes');
+        $fields->only('do', 'words', 'every_minutes', 'from_minutes', 'mix');
         $kind = $fields->text('do', 'chore', 20);
         if (! in_array($kind, Chore::KINDS, true)) {
             $fields->refuse('do', Message::of('roast_file.a_chore_is_one', kinds: Chore::KINDS));
@@ -528,6 +486,9 @@ final class RoastFile
 
         $words = $fields->text('words', 'words_of_the_chore', Roast::LONGEST_NAME, $kind === 'own' ? null : '');
 
-        return new Chore($kind, $every, $fields->number('from_minutes', 'first_time', 0.0, 2880.0, Unit::Minute, $every), $words);
+        return new Chore(
+            $kind, $every, $fields->number('from_minutes', 'first_time', 0.0, 2880.0, Unit::Minute, $every), $words,
+            $fields->has('mix') ? MixFile::read($fields) : null,
+        );
     }
 }

@@ -22,6 +22,7 @@ final readonly class SideDish
      * @param  float|null  $minutes  that it takes; null for as long as is usual
      * @param  int  $course  in which it is served, the first is 1
      * @param  int|null  $with  number of the dish that it shares a pot or pan with; null for a place of its own
+     * @param  Anchor|null  $anchor  the moment of a dish that it hangs on; null for as near to the table as it waits well
      * @param  string|null  $on  kind of the cooker, one of this roast's, that it lies on; null for a place of its own
      */
     public function __construct(
@@ -31,13 +32,14 @@ final readonly class SideDish
         public int $course = 1,
         public ?int $with = null,
         public ?string $on = null,
+        public ?Anchor $anchor = null,
     ) {
     }
 
     /** In a place of its own. */
     public function alone(): self
     {
-        return new self($this->side, $this->name, $this->minutes, $this->course);
+        return new self($this->side, $this->name, $this->minutes, $this->course, anchor: $this->anchor);
     }
 
     /** From when it goes on until it is done: what the cook knows, else the slow end of what is usual. */

@@ -144,7 +144,7 @@ final class BehindTime
             dishes: array_map(fn (Dish $dish): Dish => $dish->changed(course: 2), $roast->dishes),
             sides: array_map(
                 fn (SideDish $side): SideDish => new SideDish(
-                    $side->side, $side->name, $side->minutes, min(self::MOST_COURSES, $side->course + 1), $side->with, $side->on,
+                    $side->side, $side->name, $side->minutes, min(self::MOST_COURSES, $side->course + 1), $side->with, $side->on, $side->anchor,
                 ),
                 $roast->sides,
             ),

@@ -22,7 +22,7 @@ function orderOn(Plan $plan): array
 {
     $lines = array_filter(
         $plan->runSheet->entries,
-        fn (Entry $entry): bool => $entry->dish === 0 && in_array($entry->id->what, ['prepare', 'take_out', 'rig', 'on', 'between', 'stage', 'pull', 'carve', 'marinade'], true),
+        fn (Entry $entry): bool => $entry->dish === 0 && in_array($entry->id->what, ['prepare', 'take_out', 'rig', 'on', 'between', 'stage', 'pull', 'carve', 'marinade', 'make'], true),
     );
 
     return array_values(array_map(fn (Entry $entry): string => match ($entry->id->what) {
@@ -37,24 +37,24 @@ it('has the work of each way in the order in which its cooks do it', function (s
     expect(implode(' > ', orderOn(Plan::of(Beginning::all()[$id]->at(new DateTimeImmutable('2031-10-04T18:45:00+02:00')), new DateTimeImmutable(DAYS_BEFORE)))))->toBe($order);
 })->with([
     // Tied before it is filled, sewn once it is, the paste before the rub.
-    'a lamb on a spit' => ['spit-lamb', 'fold > salt_inside > aromatics > sew > spread > rub > take_out > rig > on > pull > carve'],
+    'a lamb on a spit' => ['spit-lamb', 'make-rub > fold > salt_inside > aromatics > sew > spread > rub > take_out > rig > on > make > pull > carve'],
     'a bird by the element' => ['element-turkey', 'giblets > dry_skin > take_out > truss > rig > on > pull > carve'],
-    'a bird on a can' => ['can-chicken', 'salt_inside > rub > take_out > stand > rig > on > pull > carve'],
-    'filled breasts' => ['ceramic-breasts', 'pound > salt_inside > fill > roll > bard > pins > rest_cold > take_out > rig > on > step 1 > step 2 > pull > carve'],
-    'thighs in yoghurt' => ['char-thighs', 'marinate_yoghurt > take_out > rig > on > dip > step 1 > pull > carve'],
-    'a parcel of fish' => ['parcel-fish', 'dressing > parcel > rest_cold > take_out > rig > on > pull > carve'],
+    'a bird on a can' => ['can-chicken', 'make-rub > salt_inside > rub > take_out > stand > rig > on > pull > carve'],
+    'filled breasts' => ['ceramic-breasts', 'make-fill > pound > salt_inside > fill > roll > bard > pins > rest_cold > take_out > rig > on > step 1 > step 2 > pull > carve'],
+    'thighs in yoghurt' => ['char-thighs', 'make-marinate_yoghurt > marinate_yoghurt > take_out > rig > on > dip > step 1 > pull > carve'],
+    'a parcel of fish' => ['parcel-fish', 'make-dressing > dressing > parcel > rest_cold > take_out > rig > on > pull > carve'],
     'small whole fish' => ['direct-fish', 'take_out > clean > salt_inside > oil > rig > on > pull > carve'],
-    'a chicken on a spit' => ['spit-chicken', 'giblets > truss > spread > rub > take_out > rig > on > pull > carve'],
-    'a leg before the burner' => ['spit-leg', 'pockets > marinate_oil > take_out > truss > rig > on > marinade > pull > carve'],
-    'a bird in the roaster' => ['roaster-turkey', 'take_out > giblets > butter > salt_inside > aromatics > truss > rig > on > pull > carve'],
+    'a chicken on a spit' => ['spit-chicken', 'make-rub > giblets > truss > spread > rub > take_out > rig > on > make > pull > carve'],
+    'a leg before the burner' => ['spit-leg', 'make-marinate_oil > pockets > marinate_oil > take_out > truss > rig > on > marinade > pull > carve'],
+    'a bird in the roaster' => ['roaster-turkey', 'make-butter > take_out > giblets > butter > salt_inside > aromatics > truss > rig > on > pull > carve'],
     'a fillet in pastry' => ['pastry-fillet', 'take_out > rig > on > step 1 > step 2 > spread > mushrooms > step 3 > pastry > step 4 > own-1 > step 5 > pull > carve'],
     'a rack in a camp oven' => ['camp-rack', 'take_out > crowd > rig > on > pull > carve'],
-    'a scored fish' => ['scored-fish', 'clean > score > marinate_fish > take_out > aromatics > rig > marinade > on > pull > carve'],
-    'a triangular roast' => ['kettle-triangle', 'trim > rub > take_out > rig > on > step 1 > step 2 > pull > carve'],
+    'a scored fish' => ['scored-fish', 'make-marinate_fish > clean > score > marinate_fish > take_out > aromatics > rig > marinade > on > pull > carve'],
+    'a triangular roast' => ['kettle-triangle', 'make-rub > trim > rub > take_out > rig > on > step 1 > step 2 > pull > carve'],
     'a frame over a trench' => ['trench-lamb', 'take_out > own-1 > salt_inside > rig > on > pull > carve'],
-    'a pot in the ground' => ['buried-breast', 'take_out > butter > bard > rig > on > pull > carve'],
-    'an opened bird' => ['flat-chicken', 'take_out > giblets > backbone > butter > rig > on > pull > carve'],
-    'scored breasts' => ['kettle-breasts', 'score > rub > take_out > crumbs > rig > on > pull > carve'],
+    'a pot in the ground' => ['buried-breast', 'make-butter > take_out > butter > bard > rig > on > pull > carve'],
+    'an opened bird' => ['flat-chicken', 'make-butter > take_out > giblets > backbone > butter > rig > on > pull > carve'],
+    'scored breasts' => ['kettle-breasts', 'make-rub > score > rub > take_out > crumbs > rig > on > pull > carve'],
 ]);
 
 // Each line: what comes first, and what does not.
@@ -161,11 +161,11 @@ it('takes the time that the cook says, and a step of their own in its place', fu
     ]]), new DateTimeImmutable(DAYS_BEFORE));
     $lines = array_values(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id->what === 'prepare'));
     $long = fn (Entry $line): float => ($line->until->getTimestamp() - $line->at->getTimestamp()) / 3600.0;
-    expect(array_map(fn (Entry $line): string => (string) $line->id->parts[0], $lines))->toBe(['marinate_yoghurt', 'own-1', 'own-2', 'oil'])
+    expect(array_map(fn (Entry $line): string => (string) $line->id->parts[0], $lines))->toBe(['make-marinate_yoghurt', 'marinate_yoghurt', 'own-1', 'own-2', 'oil'])
         // Eighteen hours, to a fifth, for the sake of the night.
-        ->and($long($lines[0]))->toBeGreaterThan(14.3)->toBeLessThan(21.7)
-        ->and(60.0 * $long($lines[1]))->toEqualWithDelta(7.0, 0.1)->and($long($lines[2]))->toEqualWithDelta(1.5, 0.01)
-        ->and(said($lines[1]->title))->toContain('Wipe off the marinade');
+        ->and($long($lines[1]))->toBeGreaterThan(14.3)->toBeLessThan(21.7)
+        ->and(60.0 * $long($lines[2]))->toEqualWithDelta(7.0, 0.1)->and($long($lines[3]))->toEqualWithDelta(1.5, 0.01)
+        ->and(said($lines[2]->title))->toContain('Wipe off the marinade');
     $written = RoastFile::write($plan->roast);
     expect(RoastFile::read($written))->toEqual($plan->roast)->and($written['dishes'][0]['preparations'])->toBe([
         ['do' => 'marinate_yoghurt', 'hours' => 18.0], ['own' => 'Wipe off the marinade', 'minutes' => 7.0],

@@ -6,6 +6,7 @@ use Diatherm\Day\Act;
 use Diatherm\Day\CourseHours;
 use Diatherm\Day\Entry;
 use Diatherm\Day\Finishing;
+use Diatherm\Day\Moments;
 use Diatherm\Day\Purchase;
 use Diatherm\Day\SideTimes;
 use Diatherm\Day\Timing;
@@ -89,7 +90,7 @@ it('has all of a course finished by one pair of hands, one thing after another, 
             ),
         ]));
         $finishing = Finishing::of($roast);
-        $times = SideTimes::of($roast, $finishing, CourseHours::of($roast, [], [], $finishing, []), [], [], [], $roast->serveAt->modify('-3 hours'));
+        $times = SideTimes::of($roast, $finishing, CourseHours::of($roast, [], [], $finishing, []), [], [], [], Moments::of([], [], [], []), $roast->serveAt->modify('-3 hours'));
         foreach ($times as $i => $one) {
             expect($one->dish)->toBe($roast->sides[$i])->and($one->doneAt <= $roast->tableAt($one->dish->course))->toBeTrue();
             // Whatever waits longer than it waits well says so.

@@ -104,7 +104,7 @@ it('lays preparations one after another before the fire, in the order of the wor
 // Common practice: yoghurt wants six hours at the least and eighteen at best; after that it gains nothing.
 it('shrinks a marinade to the time there is, and calls the hour too near below its least', function () {
     $hours = function (string $now): array {
-        $plan = prepared(['marinate_yoghurt'], $now);
+        $plan = prepared([['do' => 'marinate_yoghurt', 'mix' => 'none']], $now);
         $entry = preparing($plan)[0];
 
         return [($entry->until->getTimestamp() - $entry->at->getTimestamp()) / 3600.0, $plan->runSheet->isTooLate()];
@@ -163,7 +163,7 @@ it('refuses a preparation that does not suit the cut, or comes twice', function 
 it('begins no long preparation in the middle of the night', function (string $serve) {
     foreach (['dry_brine', 'dry_skin', 'marinate_yoghurt', 'rub', 'wet_brine'] as $id) {
         $plan = Plan::of(
-            Samples::roast(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => [$id]], ['serve_at' => $serve]),
+            Samples::roast(['cut' => 'chicken', 'mass_kg' => 1.8, 'taste' => 'done', 'preparations' => [['do' => $id, 'mix' => 'none']]], ['serve_at' => $serve]),
             new DateTimeImmutable('2031-09-28T09:00:00+02:00'),
         );
         $hour = (int) preparing($plan)[0]->at->format('G');
@@ -186,7 +186,7 @@ it('seals a parcel, so that nothing dries and nothing shines on it', function ()
 });
 
 it('says when more marinating gains nothing', function () {
-    expect(said(preparing(prepared(['marinate_yoghurt']))[0]->detail))->toContain('6 h at the least, no more gain after 18 h');
+    expect(said(preparing(prepared(['marinate_yoghurt']))[1]->detail))->toContain('6 h at the least, no more gain after 18 h');
 });
 
 // Common practice: pieces crowded in a pan take about a quarter longer. Herbs in a cavity or butter under a skin change

@@ -72,7 +72,7 @@ final class ReferenceController
                     fn (Side $side): array => [
                         'id' => $side->id, 'name' => $side->name, 'called' => $side->called, 'how' => $side->how,
                         'least_minutes' => $side->leastMinutes, 'most_minutes' => $side->mostMinutes,
-                        'waits_minutes' => $side->waitsMinutes, 'shares' => $side->shares,
+                        'waits_minutes' => $side->waitsMinutes, 'shares' => $side->shares, 'cold' => $side->isCold,
                         'least_c' => $side->leastC, 'most_c' => $side->mostC, 'source' => $side->source->inWords(),
                     ],
                     Side::all(),

@@ -1,10 +1,16 @@
-import type { Cut, FilePile, FileRig, Reference, RoastFile } from '../api/types';
+import type { Cut, FilePile, FileRig, MixFile, Reference, RoastFile } from '../api/types';
 import type { Typed } from '../ui/NumberField';
 import { ownZone, withOffset } from '../units/time';
 import type { DraftWork } from './ticket/handwork';
 
 /** A roast being written: as the roast file, but a number may still be what the cook is typing. */
-export type DraftChore = { do: string; words?: string; every_minutes?: Typed; from_minutes?: Typed };
+export type DraftChore = {
+  do: string;
+  words?: string;
+  every_minutes?: Typed;
+  from_minutes?: Typed;
+  mix?: string | MixFile | undefined;
+};
 export type DraftStage = {
   cooker: string;
   cooker_c?: Typed;
@@ -61,6 +67,8 @@ export type DraftOwnSide = {
   stir_minutes?: Typed;
   aisle?: string;
 };
+/** A moment of a dish that a side hangs on, and minutes after it. */
+export type DraftMoment = { dish?: number; moment: 'on' | 'first_baste' | 'wrap' | 'pull' | 'carve'; minutes?: Typed };
 export type DraftSide = {
   side: string;
   name?: string;
@@ -68,6 +76,8 @@ export type DraftSide = {
   course?: number;
   with?: number | undefined;
   on?: string | undefined;
+  begins?: DraftMoment | undefined;
+  ends?: DraftMoment | undefined;
   own?: DraftOwnSide;
 };
 export type Draft = {
@@ -157,10 +167,17 @@ const OFF_THE_HEAT: readonly string[] = ['rest', 'fridge'];
 
 /** The draft without one dish: what lay in its pot has a place of its own, and what lay in others' stays there. */
 export function withoutDish(draft: Draft, index: number): Draft {
-  const sides = draft.sides?.map((side): DraftSide => {
-    if (side.with === undefined || side.with < index) return side;
-    return { ...side, with: side.with === index ? undefined : side.with - 1 };
-  });
+  const left = (dish: number | undefined) => (dish === undefined || dish < index ? dish : dish === index ? undefined : dish - 1);
+  const hung = (moment: DraftMoment | undefined) => {
+    const dish = left(moment?.dish ?? 0);
+    return moment === undefined || dish === undefined ? undefined : { ...moment, dish };
+  };
+  const sides = draft.sides?.map((side): DraftSide => ({
+    ...side,
+    with: left(side.with),
+    begins: hung(side.begins),
+    ends: hung(side.ends),
+  }));
   return { ...draft, dishes: draft.dishes.filter((_, i) => i !== index), ...(sides === undefined ? {} : { sides }) };
 }
 

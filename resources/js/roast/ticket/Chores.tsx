@@ -3,8 +3,12 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { type DraftChore } from '../draft';
-import type { Errors } from './errors';
+import { within, type Errors } from './errors';
+import { MixChoice } from './MixChoice';
 import { useSay } from '../../words/Said';
+
+/** What is brushed or sprayed on. */
+const BRUSHED = ['baste', 'spray'];
 
 /** What is done again and again during a stage. */
 export function Chores({
@@ -29,7 +33,14 @@ export function Chores({
             value={chore.do}
             options={reference.chores.map((one) => ({ id: one.id, name: say(one.name) }))}
             errors={errors[`chores.${i}.do`]}
-            onChange={(id) => change(i, { ...chore, do: id, words: id === 'own' ? (chore.words ?? '') : undefined })}
+            onChange={(id) =>
+              change(i, {
+                ...chore,
+                do: id,
+                words: id === 'own' ? (chore.words ?? '') : undefined,
+                mix: BRUSHED.includes(id) ? chore.mix : undefined,
+              })
+            }
           />
           <button
             type="button"
@@ -52,6 +63,16 @@ export function Chores({
                 />
               )}
             </Field>
+          )}
+          {BRUSHED.includes(chore.do) && (
+            <MixChoice
+              label="With"
+              mix={chore.mix}
+              usual={null}
+              kinds={['baste', 'glaze', 'marinade', 'sauce', 'butter']}
+              errors={within(errors, `chores.${i}`)}
+              onChange={(mix) => change(i, { ...chore, mix })}
+            />
           )}
           <div className="col-start-1 grid grid-cols-2 gap-2">
             <NumberField

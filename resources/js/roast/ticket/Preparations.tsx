@@ -1,7 +1,7 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import type { Reference } from '../../api/types';
 import { Caret } from '../../ui/Choice';
-import type { Errors } from './errors';
+import { within, type Errors } from './errors';
 import { FindWork } from './FindWork';
 import { added, idOf, lineOf, maySwap, nameOf, offered, swapped, type DraftWork, type Row } from './handwork';
 import { WorkFields } from './WorkFields';
@@ -24,7 +24,7 @@ type Props = {
 export function Preparations({ label, chosen, suiting, form, implied = [], reference, errors, onChange }: Props) {
   const rows = reference.preparations;
   const change = (next: DraftWork[]) => onChange(next.length === 0 ? undefined : next);
-  const wrongAt = (at: number) => errorsOf(errors, `preparations.${at}`);
+  const wrongAt = (at: number) => within(errors, `preparations.${at}`);
   const wrong = errors.preparations ?? [];
   const makesForm = implied.filter((id) => !chosen.some((one) => idOf(one) === id)).map((id) => nameOf(id, rows));
   const all = implied.reduce((work, id) => (work.some((one) => idOf(one) === id) ? work : added(work, id, rows)), [...chosen]);
@@ -62,14 +62,5 @@ export function Preparations({ label, chosen, suiting, form, implied = [], refer
         {wrong.length > 0 && <p className="font-semibold text-ember">{wrong.join(' ')}</p>}
       </DisclosurePanel>
     </Disclosure>
-  );
-}
-
-/** Of one piece of work, by what stands after its path; '' for itself. */
-function errorsOf(errors: Errors, path: string): Errors {
-  return Object.fromEntries(
-    Object.entries(errors).flatMap(([key, messages]) =>
-      key === path || key.startsWith(`${path}.`) ? [[key.slice(path.length + 1), messages]] : [],
-    ),
   );
 }

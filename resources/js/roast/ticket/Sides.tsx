@@ -14,6 +14,7 @@ import { searched } from '../../words/search';
 import { FileButton } from '../../ui/FileButton';
 import { COURSES } from './DishFields';
 import { OwnSide } from './OwnSide';
+import { SideMoment } from './SideMoment';
 import type { Errors } from './errors';
 
 type Side = Reference['sides'][number];
@@ -102,6 +103,16 @@ export function Sides({
                       onChange={(place) => onChange(sides.map((old, j) => (j === i ? placed(old, place) : old)))}
                     />
                   </div>
+                )}
+                {(usual === undefined || !usual.cold) && (
+                  <SideMoment
+                    side={side}
+                    name={name}
+                    index={i}
+                    dishes={dishes}
+                    errors={errors}
+                    onChange={(next) => onChange(sides.map((old, j) => (j === i ? next : old)))}
+                  />
                 )}
                 {courses > 1 && (
                   <div className="col-span-3">

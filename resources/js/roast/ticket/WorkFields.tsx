@@ -1,13 +1,12 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
-import { call } from '../../api/client';
-import { useMixes } from '../../api/queries';
-import { Caret, Choice } from '../../ui/Choice';
+import { Caret } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { NumberField, type Typed } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
 import { duration } from '../../units/time';
 import { useSay } from '../../words/Said';
 import type { Errors } from './errors';
+import { MixChoice } from './MixChoice';
 import { idOf, isOwn, nameOf, plain, type DraftOwnWork, type DraftRow, type DraftWork, type Row } from './handwork';
 
 type Props = {
@@ -89,46 +88,17 @@ function RowFields({ one, row, errors, onChange }: { one: DraftRow; row: Row; er
           onChange={(hours) => onChange(plain({ ...one, hours }))}
         />
       )}
-      {row.mix !== null && <MixChoice one={one} usual={row.mix} errors={errors} onChange={onChange} />}
+      {row.mix !== null && (
+        <MixChoice
+          label="With"
+          mix={one.mix}
+          usual={row.mix}
+          kinds={[]}
+          errors={errors}
+          onChange={(mix) => onChange(plain({ ...one, mix }))}
+        />
+      )}
     </>
-  );
-}
-
-/** What goes on with it: ours, the cook's own, or nothing. */
-function MixChoice({
-  one,
-  usual,
-  errors,
-  onChange,
-}: {
-  one: DraftRow;
-  usual: string;
-  errors: Errors;
-  onChange: (next: DraftWork) => void;
-}) {
-  const mixes = useMixes(1, 1).data ?? [];
-  const kind = mixes.find((mix) => mix.id === usual)?.kind;
-  const fitting = mixes.filter((mix) => mix.own || mix.kind === kind);
-  const written = typeof one.mix === 'object' ? one.mix : null;
-  const choose = async (id: string) => {
-    const mix = fitting.find((each) => each.id === id);
-    if (id === 'as-it-is') return;
-    if (id === usual) onChange(plain({ ...one, mix: undefined }));
-    else if (mix?.own === true) onChange({ ...one, mix: await call('get', '/api/mixes/{mix}', { at: { mix: id } }) });
-    else onChange({ ...one, mix: id });
-  };
-  return (
-    <Choice
-      label="With"
-      value={written !== null ? 'as-it-is' : ((one.mix as string | undefined) ?? usual)}
-      options={[
-        ...(written === null ? [] : [{ id: 'as-it-is', name: written.name }]),
-        ...fitting.map((mix) => ({ id: mix.id, name: mix.name, note: mix.own ? 'yours' : undefined })),
-        { id: 'none', name: 'nothing to buy' },
-      ]}
-      errors={errors.mix ?? Object.entries(errors).flatMap(([key, messages]) => (key.startsWith('mix.') ? messages : []))}
-      onChange={(id) => void choose(id)}
-    />
   );
 }
 
