@@ -186,6 +186,7 @@ final class DishWords
             $turns => Message::of('sheet.along_the_middle'),
             ! $cooker->lid || $cooker->overFire => Message::of('sheet.pat_dry_oil_the_meat', cooker: $cooker->id),
             self::isTiedToOneThickness($dish) => Message::of('sheet.tie_to_one_thickness_set'),
+            $cooker->vessel !== null => Message::of('sheet.pat_dry_into_its_pan'),
             default => Message::of('sheet.pat_dry_set_the_probe'),
         };
         $hands = match (true) {

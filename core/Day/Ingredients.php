@@ -66,11 +66,19 @@ final class Ingredients
         foreach ($sums as [$sum, $names]) {
             $aisle = Aisle::of($sum->what);
             if ($aisle !== null) {
-                $list[] = new Purchase($aisle, Message::of('shopping.for', what: self::capital($sum->what), dish: $names), $sum->inWords());
+                $list[] = new Purchase($aisle, self::forWhat($sum, $names), $sum->toBuy());
             }
         }
 
         return $list;
+    }
+
+    /** @param  list<string>  $names  of the dishes and sides that take it */
+    private static function forWhat(MixItem $item, array $names): Message
+    {
+        $what = self::capital($item->what);
+
+        return $names === [$what] ? Message::of('words.text', text: $what) : Message::of('shopping.for', what: $what, dish: $names);
     }
 
     private static function capital(string $what): string

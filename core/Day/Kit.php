@@ -150,8 +150,10 @@ final class Kit
             }
         }
         $first = $dish->stages[0]->cooker;
-        if ($first->lid && ! $first->overFire && $first->light !== 'switch' && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
-            $items[] = new KitItem('drip_pan', Message::of('kit.drip_pan_with_water'), Message::of('kit.fat_on_coals_makes_dirty'), $rig);
+        if ($first->lid && ! $first->overFire && $first->vessel === null && $dish->cut->isPerishable() && ! $dish->rig instanceof PotRig) {
+            $items[] = $first->light === 'switch'
+                ? new KitItem('drip_pan', Message::of('kit.a_pan_below'), Message::of('kit.catches_what_drips'), $rig)
+                : new KitItem('drip_pan', Message::of('kit.drip_pan_with_water'), Message::of('kit.fat_on_coals_makes_dirty'), $rig);
         }
 
         return $items;

@@ -142,6 +142,12 @@ final readonly class MixItem
         };
     }
 
+    /** As a shop sells it: nobody buys half a lemon. */
+    public function toBuy(): Message
+    {
+        return in_array($this->unit, ['', ...self::COUNTED], true) ? (new self($this->what, ceil($this->amount), $this->unit))->inWords() : $this->inWords();
+    }
+
     /** With its amount: “2 cloves garlic”, “salt to taste”. */
     public function named(): Message
     {

@@ -103,8 +103,10 @@ it('has poultry that lay half done too long thrown away and cautions of whole mu
     }
 })->with([
     'bird' => [A_BIRD, 48.0, true], 'rack' => [RACK_ON_A_KETTLE, 40.0, false], 'rib' => [RARE_RIB, 30.0, false],
-    'a loin that was opened, filled and rolled' => [
-        ['cut' => 'pork-loin', 'mass_kg' => 1.5, 'taste' => null, 'target_c' => 74, 'form' => 'rolled', 'stages' => [['cooker' => 'oven', 'cooker_c' => 180, 'pull' => true]]],
+    'a loin that was opened, filled and rolled by quick hands' => [
+        ['cut' => 'pork-loin', 'mass_kg' => 1.5, 'taste' => null, 'target_c' => 74, 'form' => 'rolled', 'preparations' => array_map(
+            fn (string $id): array => ['do' => $id, 'minutes' => 1], ['open', 'pound', 'fill', 'roll'],
+        ), 'stages' => [['cooker' => 'oven', 'cooker_c' => 180, 'pull' => true]]],
         45.0, true,
     ],
 ]);

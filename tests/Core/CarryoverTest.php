@@ -187,7 +187,7 @@ it('says what is cool for a bird on every cooker, what is cool for long, and ref
                         'cut' => 'chicken-breast',
                         'mass_kg' => 0.3,
                         'taste' => null,
-                        'preparations' => ['stuff'],
+                        'preparations' => ['fill'],
                         'stages' => [
                             ['cooker' => 'ceramic', 'cooker_c' => 150, 'minutes' => 15],
                             ['cooker' => 'ceramic', 'cooker_c' => 170, 'pull' => true],

@@ -8,6 +8,7 @@ use Diatherm\Cooker\Cooker;
 use Diatherm\Cooker\CookerShed;
 use Diatherm\Food\Cut;
 use Diatherm\Food\Larder;
+use Diatherm\Food\Preparation;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Roast\RoastFile;
 
@@ -71,7 +72,7 @@ final class Matrix
                 $files["$id stuffed on $cooker->id"] = self::file(
                     Larder::cut($id),
                     [['cooker' => $cooker->id, 'pull' => true]],
-                    ['preparations' => ['stuff']],
+                    ['preparations' => [Preparation::named('stuff')->suits(Larder::cut($id)) ? 'stuff' : 'fill']],
                 );
             }
         }
