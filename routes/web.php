@@ -85,6 +85,7 @@ Route::prefix('api')->middleware('no-store')->group(function (): void {
 
         Route::get('mixes', [MixController::class, 'index']);
         Route::post('mixes', [MixController::class, 'store']);
+        Route::post('mixes/read', [MixController::class, 'read']);
         Route::get('mixes/{mix}', [MixController::class, 'export'])->middleware('can:use,mix');
         Route::delete('mixes/{mix}', [MixController::class, 'destroy'])->middleware('can:use,mix');
 

@@ -95,7 +95,7 @@ final readonly class MixItem
     /** A line as recipes print it: “1 ½ tbsp oil”, “200 g yoghurt”, “2 onions”, “salt”. */
     public static function fromLine(string $line): self
     {
-        $line = trim((string) preg_replace('/\s+/', ' ', $line));
+        $line = trim((string) preg_replace(['/\s+/', '/^an?\s/iu', '/,?\s*to taste$/iu'], [' ', '1 ', ''], $line));
         $amount = 0.0;
         while (preg_match('#^(\d+(?:[.,]\d+)?(?:/\d+)?|[½⅓⅔¼¾⅛])\s*#u', $line, $found) === 1) {
             $amount += self::number($found[1]);
@@ -159,12 +159,18 @@ final readonly class MixItem
     /** Whether the two can be bought as one. */
     public function isLike(self $other): bool
     {
-        return mb_strtolower($this->what) === mb_strtolower($other->what) && $this->unit === $other->unit;
+        return mb_strtolower($this->thing()) === mb_strtolower($other->thing()) && $this->unit === $other->unit;
     }
 
     public function plus(self $other): self
     {
-        return new self($this->what, $this->amount + $other->amount, $this->unit);
+        return new self($this->what === $other->what ? $this->what : $this->thing(), $this->amount + $other->amount, $this->unit);
+    }
+
+    /** Without how it is cut or kept: “garlic” of “garlic, crushed”. */
+    private function thing(): string
+    {
+        return trim(explode(',', $this->what)[0]);
     }
 
     /** @return array{what: string, amount: float, unit: string} */

@@ -9,6 +9,7 @@ it('shows when each preparation begins, and lets one be added and taken away', f
     $this->sees('Salt it dry');
     $this->sees('55 g salt');
     $this->press('Before the fire');
+    $this->type('Add salt, a rub, a step of your own…', 'bacon');
     $this->press('Wrap in bacon');
     $this->sees('Overlapping, tied');
     $this->press('As it was');
@@ -79,13 +80,34 @@ it('keeps a mix of one’s own', function () {
     $this->join();
     $this->begin();
     $this->press('Write your own');
-    $this->type('Name', 'Lock gate rub');
-    $this->browser->executeScript('document.querySelector("[name=amount0]").focus()');
-    $this->browser->getKeyboard()->sendKeys('12');
-    $this->browser->executeScript('document.querySelector("[name=what0]").focus()');
-    $this->browser->getKeyboard()->sendKeys('sumac');
+    $this->type('Paste a recipe, a line for each ingredient', "Lock gate rub\nFor 2 kg\n24 g sumac\n2 cloves garlic\nPress it on all over.");
+    $this->press('Read it');
+    $this->until(fn (): bool => $this->value('Name') === 'Lock gate rub', 'What was pasted stands in its fields.');
+    expect($this->value('What to do'))->toBe('Press it on all over.');
     $this->press('Keep the mix');
     $this->sees('sumac');
     $this->press('Delete it');
     $this->seesNot('sumac');
 });
+
+it('lets a cook put work in, time it, move it as far as nature lets it, and buys what it takes', function (int $width, int $height) {
+    $this->window($width, $height);
+    $this->join();
+    $this->begin('Thighs in yoghurt, charred at the end');
+    $this->press('Before the fire');
+    $this->press('Marinate in yoghurt');
+    $this->type('For', '18');
+    $this->sees('18 h');
+    $this->type('Add salt, a rub, a step of your own…', 'Pat the skin dry');
+    $this->press('“Pat the skin dry”');
+    $this->press('Pat the skin dry');
+    $this->type('Work of hands', '7');
+    $this->sees('7 min');
+    expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
+    $this->press('Keep this roast');
+    $this->press('Rig');
+    $this->sees('Plain yoghurt');
+    $this->press('Plain yoghurt, for Thighs, Yoghurt dip');
+    $this->sees('in the house');
+    expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
+})->with([[1280, 800], [390, 844]]);

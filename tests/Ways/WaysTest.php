@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Diatherm\Food\Preparation;
+use Diatherm\Food\Side;
 use Diatherm\Roast\Beginning;
 
 /*
@@ -40,7 +42,13 @@ it('goes whole from an empty ticket to the debrief', function (string $way, int 
     // One pair of hands can do it, and every side is there with its lines.
     $this->seesNot('One pair of hands is at');
     foreach ($beginning->file['sides'] ?? [] as $side) {
-        $this->sees(($side['name'] ?? Diatherm\Food\Side::named($side['side'])->name).' '.(isset($side['with']) ? 'in with' : ''));
+        $known = Side::named($side['side']);
+        $name = $side['name'] ?? $known->name;
+        $this->sees(match (true) {
+            $known->isCold => "Make $name",
+            isset($side['with']) => "$name in with",
+            default => $name,
+        });
     }
     expect($this->fits())->toBeTrue()->and($this->barriers())->toBe([]);
     $this->press('Rig');
@@ -51,6 +59,17 @@ it('goes whole from an empty ticket to the debrief', function (string $way, int 
     expect($this->fits())->toBeTrue();
 
     $this->press($narrow ? 'Sheet' : 'Run sheet');
+    $this->sees("$dish on");
+    // What hands do to it stands in the order in which its cooks do it.
+    $lines = array_map(
+        fn (Preparation $one): string => $one->makes === null ? "$one->name: $dish" : "Make it: $one->name",
+        $beginning->at(new DateTimeImmutable('+9 hours'))->dishes[0]->work(),
+    );
+    $text = mb_strtolower($this->text());
+    $places = array_map(fn (string $line): int => (int) mb_strpos($text, mb_strtolower($line)), $lines);
+    $sorted = $places;
+    sort($sorted);
+    expect($places)->toBe($sorted)->not->toContain(0);
     $this->press('20 min ago');
     $this->press("$dish on: done");
     $this->sees('✓');

@@ -9,6 +9,7 @@ use App\Models\Mix;
 use App\Models\User;
 use Diatherm\Food\Mix as CoreMix;
 use Diatherm\Food\MixItem;
+use Diatherm\Food\RecipeText;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
@@ -22,6 +23,8 @@ final class MixController
     use AsksItsCook;
 
     private const MOST_BYTES = 262_144;
+
+    private const MOST_TEXT_BYTES = 16_384;
 
     /** Scaled by mass_kg of meat, litres and guests; each mix takes what it is made for. */
     public function index(MeasuresRequest $request): JsonResponse
@@ -72,6 +75,17 @@ final class MixController
         });
 
         return self::all($cook, MeasuresRequest::ONE)->setStatusCode(201);
+    }
+
+    /** A recipe as plain text, read and not kept: the cook corrects what was not understood. */
+    public function read(Request $request): JsonResponse
+    {
+        $text = $request->json('text');
+        if (! is_string($text) || trim($text) === '' || strlen($text) > self::MOST_TEXT_BYTES || ! mb_check_encoding($text, 'UTF-8')) {
+            throw InvalidInput::atField('text', Message::of('mixes.paste_a_recipe', kb: intdiv(self::MOST_TEXT_BYTES, 1024)));
+        }
+
+        return new JsonResponse(RecipeText::read($text));
     }
 
     public function export(Mix $mix): JsonResponse

@@ -1,14 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { call, Refused } from '../api/client';
 import { keys, useMixes } from '../api/queries';
-import type { MixFile } from '../api/types';
 import { FileButton } from '../ui/FileButton';
 import { Choice } from '../ui/Choice';
-import { Field } from '../ui/Field';
 import { Sheet } from '../ui/Sheet';
 import { useUnits } from '../units/units';
 import { Said } from '../words/Said';
+import { WriteMix } from './WriteMix';
 
 /** Marinades, rubs, bastes and gravies, scaled to the meat; the cook's own beside ours. */
 export function Mixes({ kg, guests }: { kg: number; guests: number }) {
@@ -80,56 +79,13 @@ export function Mixes({ kg, guests }: { kg: number; guests: number }) {
         </div>
       </div>
       <Sheet title="A mix of your own" open={writing} onClose={() => setWriting(false)}>
-        <Writing
+        <WriteMix
           onSave={(file) => add.mutate(JSON.stringify(file))}
           errors={add.error instanceof Refused ? add.error.errors : {}}
           busy={add.isPending}
         />
       </Sheet>
     </section>
-  );
-}
-
-const UNITS = ['g', 'ml', 'tsp', 'tbsp', 'oz', 'cup'];
-const ROWS = 6;
-
-function Writing({ onSave, errors, busy }: { onSave: (file: MixFile) => void; errors: Record<string, string[]>; busy: boolean }) {
-  const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
-    const text = (name: string) => String(form.get(name) ?? '').trim();
-    const items = Array.from({ length: ROWS }, (_, i) => ({
-      what: text(`what${i}`),
-      amount: Number(text(`amount${i}`).replace(',', '.')) || 0,
-      unit: text(`unit${i}`),
-    }));
-    onSave({ name: text('name'), basis: 'per_kg', items: items.filter((item) => item.what !== ''), method: text('method') });
-  };
-  return (
-    <form onSubmit={submit} className="grid gap-3" noValidate>
-      <Field label="Name" errors={errors.name}>
-        {(control) => <input {...control} name="name" className="field" maxLength={80} />}
-      </Field>
-      <p className="label">For a kilogram of meat</p>
-      {errors.items !== undefined && <p className="font-semibold text-ember">{errors.items.join(' ')}</p>}
-      {Array.from({ length: ROWS }, (_, i) => (
-        <div key={i} className="grid grid-cols-[minmax(0,9fr)_minmax(0,10fr)_minmax(0,26fr)] gap-2">
-          <input name={`amount${i}`} aria-label={`Amount ${i + 1}`} inputMode="decimal" className="field" />
-          <select name={`unit${i}`} aria-label={`Unit ${i + 1}`} className="field" defaultValue="ml">
-            {UNITS.map((unit) => (
-              <option key={unit}>{unit}</option>
-            ))}
-          </select>
-          <input name={`what${i}`} aria-label={`Ingredient ${i + 1}`} className="field" maxLength={120} />
-        </div>
-      ))}
-      <Field label="What to do" errors={errors.method}>
-        {(control) => <textarea {...control} name="method" className="field py-2 font-normal" rows={3} maxLength={2000} />}
-      </Field>
-      <button type="submit" className="push push-main" disabled={busy}>
-        Keep the mix
-      </button>
-    </form>
   );
 }
 

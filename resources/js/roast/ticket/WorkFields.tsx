@@ -31,10 +31,12 @@ export function WorkFields({ number, one, row, errors, earlier, later, onChange,
     <li className="border-t border-hair">
       <Disclosure defaultOpen={wrong}>
         <DisclosureButton className="flex min-h-11 w-full items-center gap-3 text-left">
-          <span className="label w-4 text-right">{number}</span>
-          <span className="min-w-0 grow">{name}</span>
-          <span className="label">{timeOf(one, row)}</span>
-          <Caret />
+          <span className="order-2 min-w-0 grow">{name}</span>
+          <span className="label order-1 w-4 text-right">{number}</span>
+          <span className="label order-3">{timeOf(one, row)}</span>
+          <span className="order-4">
+            <Caret />
+          </span>
         </DisclosureButton>
         <DisclosurePanel className="grid gap-3 pb-3 pl-7">
           {own !== null ? (
