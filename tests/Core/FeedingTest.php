@@ -81,6 +81,7 @@ it('puts what feeds a joint, and what it feeds, where their cooks have it', func
     $can = ofWay('can-chicken');
     $spit = ofWay('spit-chicken');
     $rack = ofWay('camp-rack');
+    $fillet = ofWay('pastry-fillet');
     $after = fn (Entry $then, Entry $first): float => ($then->at->getTimestamp() - $first->at->getTimestamp()) / 60.0;
     // Stock of this lamb's bones, once it is carved, twelve hours; the spray is made before it is first sprayed.
     expect($after($lamb['side.stock.on'], $lamb['d0.carve']))->toBeGreaterThan(20.0)
@@ -96,6 +97,8 @@ it('puts what feeds a joint, and what it feeds, where their cooks have it', func
         ->and($after($can['d0.pull'], $can['side.roots-in-stock.off']))->toBeGreaterThan(10.0)
         // The sauce is ready by its first use at half an hour.
         ->and($after($spit['d0.chore.0.0.0'], $spit['d0.make.0.0']))->toBeGreaterThan(20.0)->toBeLessThan(40.0)
+        // Mushrooms are smoked and dry before they go round the fillet, whenever the day begins.
+        ->and($after($fillet['d0.between.3.mushrooms'], $fillet['side.dried-mushrooms.done']))->toBeGreaterThan(3.0)
         // The meat has a head start of 15 to 20 minutes.
         ->and($after($rack['side.diced-potatoes.on'], $rack['d0.on']))->toEqualWithDelta(17.0, 3.0);
 });
