@@ -165,11 +165,10 @@ describe('to buy', () => {
   it('keeps what is in the house for the next roast, and leaves it out of the list that is shared', async () => {
     const writeText = vi.fn(() => Promise.resolve());
     const view = show(<ShoppingList plan={aRoast().plan} />);
-    vi.stubGlobal('navigator', Object.assign(Object.create(navigator) as Navigator, { clipboard: { writeText } }));
+    Object.defineProperty(navigator, 'clipboard', { value: { writeText }, configurable: true });
     await userEvent.click(screen.getByRole('checkbox', { name: 'Briquettes, for Kettle: in the house' }));
     await userEvent.click(screen.getByRole('button', { name: 'Copy the list' }));
     expect(writeText).toHaveBeenCalledWith('At the butcher’s\n- Brace of ducks: 4.4 kg');
-    vi.unstubAllGlobals();
     view.unmount();
     show(<ShoppingList plan={aRoast().plan} />);
     expect(screen.getByRole('checkbox', { name: 'Briquettes, for Kettle: in the house' })).toBeChecked();
