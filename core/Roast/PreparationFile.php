@@ -10,6 +10,7 @@ use Diatherm\Food\Preparation;
 use Diatherm\Measure\Fields;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\OutOfRange;
+use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Unit;
 
 /**
@@ -56,7 +57,32 @@ final class PreparationFile
             $preparations[$one->id] = $one;
         }
 
-        return OrderOfWork::of(array_values($preparations));
+        $ordered = OrderOfWork::of(array_values($preparations));
+        self::refuseLongWaits($fields, $ordered);
+
+        return $ordered;
+    }
+
+    /**
+     * What may lie for minutes alone once it is done, a stuffed bird, has no longer wait after it.
+     *
+     * @param  list<Preparation>  $ordered
+     */
+    private static function refuseLongWaits(Fields $fields, array $ordered): void
+    {
+        $first = null;
+        $waited = 0.0;
+        foreach ($ordered as $one) {
+            $waited += $first === null || $one->isHandwork ? 0.0 : 60.0 * ($one->hoursAsTimed() ?? 0.0);
+            if ($first?->keepsMinutes !== null && $waited > $first->keepsMinutes) {
+                $fields->refuse('preparations', Message::of(
+                    'roast_file.not_so_long_after', first: $first->name, keeps: Quantity::duration($first->keepsMinutes),
+                ));
+
+                return;
+            }
+            $first = $one->keepsMinutes !== null ? $one : $first;
+        }
     }
 
     /**

@@ -68,11 +68,33 @@ it('has what nature has first before the other, however they were asked for', fu
     'filled before it is rolled' => ['chicken-breast', 'fill', 'roll'], 'wrapped before it is pinned' => ['chicken-breast', 'bard', 'pins'],
     'herbs in before the parcel is closed' => ['fish-whole', 'aromatics', 'parcel'], 'butter in before the legs are tied' => ['chicken', 'butter', 'truss'],
     'filled before the legs are tied' => ['turkey', 'stuff', 'truss'], 'filled before it is sewn' => ['turkey', 'stuff', 'sew'],
-    'tied to fit before it is filled' => ['lamb-whole', 'fold', 'aromatics'], 'sewn before the rub' => ['lamb-whole', 'sew', 'rub'],
+    'tied to fit before it is filled' => ['lamb-whole', 'fold', 'aromatics'],
+    'rubbed before it is stuffed' => ['turkey', 'rub', 'stuff'],
     'brined before it is dried' => ['chicken', 'wet_brine', 'dry_skin'], 'mustard under the mushrooms' => ['beef-fillet', 'spread', 'mushrooms'],
     'mushrooms under the pastry' => ['beef-fillet', 'mushrooms', 'pastry'], 'scored before the salt' => ['pork-belly', 'score', 'dry_brine'],
     'slits before the marinade' => ['lamb-leg', 'pockets', 'marinate_oil'], 'salt inside before it is closed' => ['fish-whole', 'salt_inside', 'sew'],
 ]);
+
+// Stuffed just before it is cooked, never the night before. Source: USDA FSIS, Turkey Basics: Stuffing.
+it('lays no wait between the stuffing and the heat', function (string $cut) {
+    foreach (array_keys(Preparation::all()) as $id) {
+        if (! Preparation::named($id)->suits(Larder::cut($cut)) || in_array($id, ['stuff', 'pastry'], true)) {
+            continue;
+        }
+        $plan = Plan::of(Samples::roast([
+            'cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 75, 'preparations' => ['stuff', 'sew', $id === 'sew' ? 'oil' : $id],
+            'stages' => [['cooker' => 'oven', 'cooker_c' => 180, 'pull' => true]],
+        ]), new DateTimeImmutable(DAYS_BEFORE));
+        $at = [];
+        foreach ($plan->runSheet->entries as $entry) {
+            $at[$entry->id->text()] = $entry->at->getTimestamp();
+        }
+        expect(($at['d0.on'] - $at['d0.prepare.stuff']) / 60.0)->toBeLessThan(110.0, "$cut $id");
+    }
+    expect(fn () => Samples::roast([
+        'cut' => $cut, 'mass_kg' => Larder::cut($cut)->typicalMassKg, 'taste' => null, 'target_c' => 75, 'preparations' => ['stuff', ['own' => 'Leave it overnight', 'hours' => 10, 'cold' => true]],
+    ]))->toThrow(InvalidInput::class);
+})->with(['chicken', 'turkey', 'duck', 'fish-whole']);
 
 it('leaves the order to the cook where nature has none', function () {
     $ask = fn (array $ids): array => array_column(RoastFile::read(Samples::file([
