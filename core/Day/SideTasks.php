@@ -106,7 +106,7 @@ final class SideTasks
             Message::of($side->isMadeAhead() ? 'side.done' : 'side.off', side: $name),
             Message::notes(
                 $side->afterMinutes > 0.0 ? Message::of('side.stands', minutes: Quantity::minutes($side->afterMinutes)) : null,
-                $times->isAfterTable() ? null : ($side->isMadeAhead() ? Message::of('side.keeps_cold') : Message::of(
+                $side->isMadeAhead() ? Message::of('side.keeps_cold') : ($times->isAfterTable() ? null : Message::of(
                     $times->isKeptTooLong() ? 'side.waits_too_long' : 'side.waits',
                     waits: Quantity::minutes($times->waitsMinutes),
                     well: Quantity::duration($side->waitsMinutes),

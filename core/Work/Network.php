@@ -57,7 +57,8 @@ final readonly class Network
     {
         do {
             $count = count($ids);
-            $ids = array_values(array_filter($ids, fn (string $id): bool => array_intersect(array_column($from[$id] ?? [], 'after'), $ids) !== []));
+            $isWaitedFor = fn (string $id): bool => array_intersect(array_column($from[$id] ?? [], 'after'), $ids) !== [];
+            $ids = array_values(array_filter($ids, $isWaitedFor));
         } while (count($ids) < $count);
 
         return $ids;

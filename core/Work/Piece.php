@@ -23,13 +23,20 @@ final readonly class Piece
     }
 
     /** @throws OutOfRange for minutes below 0 or out of order */
-    public static function of(string $id, float $handsMinutes, float $leastMinutes = 0.0, ?float $bestMinutes = null, ?float $mostMinutes = null): self
-    {
+    public static function of(
+        string $id,
+        float $handsMinutes,
+        float $leastMinutes = 0.0,
+        ?float $bestMinutes = null,
+        ?float $mostMinutes = null,
+    ): self {
         OutOfRange::check('minutes', $handsMinutes, 0.0, INF, Unit::Minute);
         OutOfRange::check('minutes', $leastMinutes, 0.0, INF, Unit::Minute);
         $best = OutOfRange::check('minutes', $bestMinutes ?? $leastMinutes, $leastMinutes, INF, Unit::Minute);
 
-        return new self($id, $handsMinutes, $leastMinutes, $best, OutOfRange::check('minutes', $mostMinutes ?? $best, $best, INF, Unit::Minute));
+        $most = OutOfRange::check('minutes', $mostMinutes ?? $best, $best, INF, Unit::Minute);
+
+        return new self($id, $handsMinutes, $leastMinutes, $best, $most);
     }
 
     /** From its start until its end, at a share of the way from the least (0) to the best (1). */

@@ -37,19 +37,31 @@ it('has the work of each way in the order in which its cooks do it', function (s
     expect(implode(' > ', orderOn(Plan::of(Beginning::all()[$id]->at(new DateTimeImmutable('2031-10-04T18:45:00+02:00')), new DateTimeImmutable(DAYS_BEFORE)))))->toBe($order);
 })->with([
     // Tied before it is filled, sewn once it is, the paste before the rub.
-    'a lamb on a spit' => ['spit-lamb', 'make-rub > fold > salt_inside > aromatics > sew > spread > rub > take_out > rig > on > make > pull > carve'],
+    'a lamb on a spit' => [
+        'spit-lamb', 'make-rub > fold > salt_inside > aromatics > sew > spread > rub > take_out > rig > on > make > pull > carve',
+    ],
     'a bird by the element' => ['element-turkey', 'giblets > dry_skin > take_out > truss > rig > on > pull > carve'],
     'a bird on a can' => ['can-chicken', 'make-rub > salt_inside > rub > take_out > stand > rig > on > pull > carve'],
-    'filled breasts' => ['ceramic-breasts', 'make-fill > pound > salt_inside > fill > roll > bard > pins > rest_cold > take_out > rig > on > step 1 > step 2 > pull > carve'],
+    'filled breasts' => [
+        'ceramic-breasts', 'make-fill > pound > salt_inside > fill > roll > bard > pins > rest_cold > take_out > rig > on > step 1 > step 2 > pull > carve',
+    ],
     'thighs in yoghurt' => ['char-thighs', 'make-marinate_yoghurt > marinate_yoghurt > take_out > rig > on > dip > step 1 > pull > carve'],
     'a parcel of fish' => ['parcel-fish', 'make-dressing > dressing > parcel > rest_cold > take_out > rig > on > pull > carve'],
     'small whole fish' => ['direct-fish', 'take_out > clean > salt_inside > oil > rig > on > pull > carve'],
     'a chicken on a spit' => ['spit-chicken', 'make-rub > giblets > truss > spread > rub > take_out > rig > on > make > pull > carve'],
-    'a leg before the burner' => ['spit-leg', 'make-marinate_oil > pockets > marinate_oil > take_out > truss > rig > on > marinade > pull > carve'],
-    'a bird in the roaster' => ['roaster-turkey', 'make-butter > take_out > giblets > butter > salt_inside > aromatics > truss > rig > on > pull > carve'],
-    'a fillet in pastry' => ['pastry-fillet', 'take_out > rig > on > step 1 > step 2 > spread > mushrooms > step 3 > pastry > step 4 > own-1 > step 5 > pull > carve'],
+    'a leg before the burner' => [
+        'spit-leg', 'make-marinate_oil > pockets > marinate_oil > take_out > truss > rig > on > marinade > pull > carve',
+    ],
+    'a bird in the roaster' => [
+        'roaster-turkey', 'make-butter > take_out > giblets > butter > salt_inside > aromatics > truss > rig > on > pull > carve',
+    ],
+    'a fillet in pastry' => [
+        'pastry-fillet', 'take_out > rig > on > step 1 > step 2 > spread > mushrooms > step 3 > pastry > step 4 > own-1 > step 5 > pull > carve',
+    ],
     'a rack in a camp oven' => ['camp-rack', 'take_out > crowd > rig > on > pull > carve'],
-    'a scored fish' => ['scored-fish', 'make-marinate_fish > clean > score > marinate_fish > take_out > aromatics > rig > marinade > on > pull > carve'],
+    'a scored fish' => [
+        'scored-fish', 'make-marinate_fish > clean > score > marinate_fish > take_out > aromatics > rig > marinade > on > pull > carve',
+    ],
     'a triangular roast' => ['kettle-triangle', 'make-rub > trim > rub > take_out > rig > on > step 1 > step 2 > pull > carve'],
     'a frame over a trench' => ['trench-lamb', 'take_out > own-1 > salt_inside > rig > on > pull > carve'],
     'a pot in the ground' => ['buried-breast', 'make-butter > take_out > butter > bard > rig > on > pull > carve'],
