@@ -4,7 +4,7 @@ import { call } from '../api/client';
 import type { MixFile } from '../api/types';
 import { Choice } from '../ui/Choice';
 import { Wrong } from '../ui/Failure';
-import { Field } from '../ui/Field';
+import { TextField } from '../ui/TextField';
 
 type Item = MixFile['items'][number];
 type Basis = NonNullable<MixFile['basis']>;
@@ -55,18 +55,14 @@ export function WriteMix({ onSave, errors, busy }: { onSave: (file: MixFile) => 
         onSave({ ...file, items: file.items.filter((item) => item.what.trim() !== '') });
       }}
     >
-      <Field label="Paste a recipe, a line for each ingredient" errors={errors.text}>
-        {(control) => (
-          <textarea
-            {...control}
-            className="field py-2 font-normal"
-            rows={3}
-            value={text}
-            placeholder={'For 2 kg\n250 g yoghurt\n2 cloves garlic'}
-            onChange={(event) => setText(event.target.value)}
-          />
-        )}
-      </Field>
+      <TextField
+        label="Paste a recipe, a line for each ingredient"
+        rows={3}
+        value={text}
+        placeholder={'For 2 kg\n250 g yoghurt\n2 cloves garlic'}
+        errors={errors.text}
+        onChange={setText}
+      />
       <button
         type="button"
         className="push justify-self-start"
@@ -76,17 +72,7 @@ export function WriteMix({ onSave, errors, busy }: { onSave: (file: MixFile) => 
         Read it
       </button>
       <Wrong error={read.error} />
-      <Field label="Name" errors={errors.name}>
-        {(control) => (
-          <input
-            {...control}
-            className="field"
-            maxLength={80}
-            value={file.name}
-            onChange={(event) => setFile({ ...file, name: event.target.value })}
-          />
-        )}
-      </Field>
+      <TextField label="Name" maxLength={80} value={file.name} errors={errors.name} onChange={(name) => setFile({ ...file, name })} />
       <div className="grid gap-3 sm:grid-cols-2">
         <Choice
           label="What it is"
@@ -103,6 +89,11 @@ export function WriteMix({ onSave, errors, busy }: { onSave: (file: MixFile) => 
           onChange={(basis) => setFile({ ...file, basis: basis as Basis })}
         />
       </div>
+      <p className="label -mb-2 grid grid-cols-[minmax(0,9fr)_minmax(0,11fr)_minmax(0,26fr)] gap-2" aria-hidden>
+        <span>Amount</span>
+        <span>Unit</span>
+        <span>Ingredient</span>
+      </p>
       {errors.items !== undefined && <p className="font-semibold text-ember">{errors.items.join(' ')}</p>}
       {file.items.map((item, i) => (
         <div key={i}>
@@ -143,18 +134,14 @@ export function WriteMix({ onSave, errors, busy }: { onSave: (file: MixFile) => 
       <button type="button" className="text-push justify-self-start" onClick={() => setFile({ ...file, items: [...file.items, EMPTY] })}>
         Another ingredient
       </button>
-      <Field label="What to do" errors={errors.method}>
-        {(control) => (
-          <textarea
-            {...control}
-            className="field py-2 font-normal"
-            rows={3}
-            maxLength={2000}
-            value={file.method ?? ''}
-            onChange={(event) => setFile({ ...file, method: event.target.value })}
-          />
-        )}
-      </Field>
+      <TextField
+        label="What to do"
+        rows={3}
+        maxLength={2000}
+        value={file.method ?? ''}
+        errors={errors.method}
+        onChange={(method) => setFile({ ...file, method })}
+      />
       <button type="submit" className="push push-main" disabled={busy}>
         Keep the mix
       </button>

@@ -1,7 +1,7 @@
 import type { Reference } from '../../api/types';
 import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
+import { TextField } from '../../ui/TextField';
 import { type DraftChore } from '../draft';
 import { within, type Errors } from './errors';
 import { MixChoice } from './MixChoice';
@@ -51,18 +51,14 @@ export function Chores({
             ✕
           </button>
           {chore.do === 'own' && (
-            <Field label="What" errors={errors[`chores.${i}.words`]}>
-              {(control) => (
-                <input
-                  {...control}
-                  className="field"
-                  maxLength={80}
-                  placeholder="Mop with cider"
-                  value={chore.words ?? ''}
-                  onChange={(event) => change(i, { ...chore, words: event.target.value })}
-                />
-              )}
-            </Field>
+            <TextField
+              label="What"
+              maxLength={80}
+              placeholder="Mop with cider"
+              value={chore.words ?? ''}
+              errors={errors[`chores.${i}.words`]}
+              onChange={(words) => change(i, { ...chore, words })}
+            />
           )}
           {BRUSHED.includes(chore.do) && (
             <MixChoice

@@ -1,9 +1,9 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import type { Reference } from '../../api/types';
 import { Caret, Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
+import { TextField } from '../../ui/TextField';
 import { useUnits } from '../../units/units';
 import { massFor, withCut, type DraftDish } from '../draft';
 import type { Errors } from './errors';
@@ -142,17 +142,13 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           More about this dish <Caret />
         </DisclosureButton>
         <DisclosurePanel className="grid gap-3">
-          <Field label="Name" errors={errors.name}>
-            {(control) => (
-              <input
-                {...control}
-                className="field"
-                maxLength={80}
-                value={dish.name ?? ''}
-                onChange={(event) => onChange({ ...dish, name: event.target.value })}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Name"
+            maxLength={80}
+            value={dish.name ?? ''}
+            errors={errors.name}
+            onChange={(name) => onChange({ ...dish, name })}
+          />
           <div className="grid grid-cols-2 gap-3">
             <NumberField
               label="Starts at"

@@ -56,7 +56,7 @@ export function Preparations({ label, chosen, suiting, form, implied = [], refer
         <div className="border-t border-hair pt-2">
           <FindWork
             rows={offered(chosen, suiting, form).filter((row) => !implied.includes(row.id))}
-            onFound={(id, words) => change(id === null ? [...chosen, { own: words, minutes: 5 }] : added(chosen, id, rows))}
+            onFound={(work) => change(added(chosen, work, rows))}
           />
         </div>
         {wrong.length > 0 && <p className="font-semibold text-ember">{wrong.join(' ')}</p>}

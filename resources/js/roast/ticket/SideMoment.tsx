@@ -45,7 +45,7 @@ export function SideMoment({
   if (moment === undefined && !asked) {
     return (
       <button type="button" className="text-push col-span-3 justify-self-start" onClick={() => setAsked(true)}>
-        Hang it on a moment of a dish
+        Begin or end it with a dish
       </button>
     );
   }

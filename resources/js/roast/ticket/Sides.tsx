@@ -1,10 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Wrong } from '../../ui/Failure';
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { useState } from 'react';
 import type { Reference } from '../../api/types';
 import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
+import { Finder, type Offer } from '../../ui/Finder';
 import { NumberField } from '../../ui/NumberField';
 import { duration } from '../../units/time';
 import type { DraftSide } from '../draft';
@@ -65,7 +63,7 @@ export function Sides({
                   {usual !== undefined && <span className="label block">waits well for {duration(usual.waits_minutes)}</span>}
                 </span>
                 <NumberField
-                  label="Takes"
+                  label={usual?.cold === true ? 'Stands' : 'Takes'}
                   of={{ unit: 'min' }}
                   digits={0}
                   value={side.minutes}
@@ -151,70 +149,32 @@ const bakes = (usual: Side | undefined): boolean => usual !== undefined && usual
 
 const isPlaced = (side: DraftSide, usual: Side | undefined): boolean => side.side === OWN || usual?.shares === true || bakes(usual);
 
-type Offer = { key: string; name: string; note: string; side: DraftSide };
-
 function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: string[] | undefined; onFound: (side: DraftSide) => void }) {
-  const [query, setQuery] = useState('');
   const cache = useQueryClient();
   const own = useOwnSides().data ?? [];
   const open = useMutation({
     mutationFn: (text: string) => call('post', '/api/sides', { body: text }),
     onSuccess: (all) => stands(cache, keys.sides, all),
   });
-  const wanted = query.trim().toLowerCase();
-  const offers: Offer[] = [
+  const known: Offer<DraftSide>[] = [
     ...own.map(({ id, name, side: { minutes, how, waits_minutes, ready_minutes, done_minutes, stir_minutes, aisle } }) => ({
       key: id,
       name,
       note: 'yours',
-      side: { side: OWN, name, minutes, own: { how, waits_minutes, ready_minutes, done_minutes, stir_minutes, aisle } },
+      value: { side: OWN, name, minutes, own: { how, waits_minutes, ready_minutes, done_minutes, stir_minutes, aisle } },
     })),
-    ...sides.map((side) => ({ key: side.id, name: side.name, note: takes(side), side: { side: side.id, name: side.name } })),
+    ...sides.map((side) => ({ key: side.id, name: side.name, note: takes(side), value: { side: side.id, name: side.name } })),
   ];
-  const isWanted = searched(query);
-  const found = offers.filter((offer) => isWanted(offer.name, sides.find((side) => side.id === offer.key)?.called ?? ''));
-  const news = wanted !== '' && !offers.some((offer) => offer.name.toLowerCase() === wanted);
+  const offers = (words: string): Offer<DraftSide>[] => {
+    const isWanted = searched(words);
+    const found = known.filter((offer) => isWanted(offer.name, sides.find((side) => side.id === offer.key)?.called ?? ''));
+    const isKnown = known.some((offer) => offer.name.toLowerCase() === words.toLowerCase());
+    const news = { key: OWN, name: `“${words}”`, note: 'one of your own', value: { side: OWN, name: words, minutes: OWN_MINUTES } };
+    return words === '' || isKnown ? found : [...found, news];
+  };
   return (
     <>
-      <Field label="Add greens, bread, a sauce…" errors={errors}>
-        {(control) => (
-          <Combobox
-            value={null}
-            immediate
-            onChange={(offer: Offer | null) => offer !== null && onFound(offer.side)}
-            onClose={() => setQuery('')}
-          >
-            <ComboboxInput {...control} className="field" displayValue={() => query} onChange={(event) => setQuery(event.target.value)} />
-            <ComboboxOptions
-              anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-              className="laid-over max-h-96 w-[max(var(--input-width),16rem)] overflow-auto py-1 empty:invisible"
-            >
-              {[
-                ...found,
-                ...(news
-                  ? [
-                      {
-                        key: OWN,
-                        name: `“${query.trim()}”`,
-                        note: 'one of your own',
-                        side: { side: OWN, name: query.trim(), minutes: OWN_MINUTES },
-                      },
-                    ]
-                  : []),
-              ].map((offer) => (
-                <ComboboxOption
-                  key={offer.key}
-                  value={offer}
-                  className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[focus]:bg-paper"
-                >
-                  <span>{offer.name}</span>
-                  <span className="label">{offer.note}</span>
-                </ComboboxOption>
-              ))}
-            </ComboboxOptions>
-          </Combobox>
-        )}
-      </Field>
+      <Finder label="Add greens, bread, a sauce…" errors={errors} offers={offers} onFound={onFound} />
       <p className="-mt-2 flex">
         <FileButton quiet accept=".json,application/json" onText={(text) => open.mutate(text)}>
           Open a side that someone gave you

@@ -1,8 +1,8 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { Caret } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
 import { NumberField, type Typed } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
+import { TextField } from '../../ui/TextField';
 import { duration } from '../../units/time';
 import { useSay } from '../../words/Said';
 import type { Errors } from './errors';
@@ -85,7 +85,7 @@ function RowFields({ one, row, errors, onChange }: { one: DraftRow; row: Row; er
           label="For"
           of={{ unit: 'h' }}
           value={one.hours}
-          usual="as it is best"
+          usual="as long as is best"
           errors={errors.hours}
           onChange={(hours) => onChange(plain({ ...one, hours }))}
         />
@@ -112,17 +112,13 @@ function OwnFields({ own, errors, onChange }: { own: DraftOwnWork; errors: Error
     onChange(next === 'hands' ? { own: own.own, minutes: 5 } : { own: own.own, hours: own.hours ?? 1, cold: next === 'cold' });
   return (
     <>
-      <Field label="What is done" errors={errors.own}>
-        {(control) => (
-          <input
-            {...control}
-            className="field"
-            maxLength={120}
-            value={own.own}
-            onChange={(event) => onChange({ ...own, own: event.target.value })}
-          />
-        )}
-      </Field>
+      <TextField
+        label="What is done"
+        maxLength={120}
+        value={own.own}
+        errors={errors.own}
+        onChange={(words) => onChange({ ...own, own: words })}
+      />
       <Segments
         label="How it passes"
         value={waits}
@@ -149,5 +145,5 @@ const isFigure = (value: unknown): value is number => typeof value === 'number';
 function timeOf(one: DraftWork, row: Row | undefined): string {
   const said = typeof one === 'string' ? undefined : isFigure(one.hours) ? 60 * one.hours : isFigure(one.minutes) ? one.minutes : undefined;
   if (said !== undefined) return duration(said);
-  return row?.minutes === null || row === undefined ? (idOf(one) === null ? '' : 'waits') : duration(row.minutes);
+  return row?.minutes === null || row === undefined ? (idOf(one) === null ? '' : 'hours') : duration(row.minutes);
 }

@@ -26,11 +26,11 @@ export function plain(one: DraftRow): DraftWork {
   return one.hours === undefined && one.minutes === undefined && one.mix === undefined ? one.do : one;
 }
 
-/** With one more, where it usually comes. */
-export function added(all: readonly DraftWork[], id: string, rows: readonly Row[]): DraftWork[] {
+/** With one more: where it usually comes, a step of the cook's own at the end. */
+export function added(all: readonly DraftWork[], work: DraftWork, rows: readonly Row[]): DraftWork[] {
   const place = (one: DraftWork) => rows.findIndex((row) => row.id === idOf(one));
-  const at = all.findIndex((one) => place(one) > place(id));
-  return at < 0 ? [...all, id] : [...all.slice(0, at), id, ...all.slice(at)];
+  const at = isOwn(work) ? -1 : all.findIndex((one) => place(one) > place(work));
+  return at < 0 ? [...all, work] : [...all.slice(0, at), work, ...all.slice(at)];
 }
 
 /** Whether one may change places with the one after it: not where nature has them in this order. */
