@@ -98,7 +98,11 @@ final class Remembered
      */
     public static function dishes(LaidRoast $laid, bool $keep = true): array
     {
-        $keys = array_map(fn ($dish): string => 'dish.'.hash('xxh128', serialize([$dish, $laid->asked->airC])), $laid->dishes);
+        $keys = array_map(
+            fn (Dish $dish, array $partHeats): string => 'dish.'.hash('xxh128', serialize([$dish, $partHeats, $laid->asked->airC])),
+            $laid->dishes,
+            $laid->partHeats,
+        );
         $kept = Cache::many($keys);
         $dishes = [];
         foreach ($keys as $number => $key) {

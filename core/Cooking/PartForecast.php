@@ -8,7 +8,7 @@ use Diatherm\Food\Part;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 
-/** How one part of a whole animal fares in the heat that all of it gets. */
+/** How one part of a whole animal fares in the heat that it gets. */
 final readonly class PartForecast
 {
     /** Records of its course that are kept. */
@@ -32,8 +32,11 @@ final readonly class PartForecast
     ) {
     }
 
-    /** @return list<self> one a part, empty for a dish that is one piece; the coldest at the pull decides */
-    public static function all(Forecast $forecast): array
+    /**
+     * @param  array<string, float>  $heats  at each part over what the dish is reckoned with, by id; 1 where it is not named
+     * @return list<self> one a part, empty for a dish that is one piece; the coldest at the pull decides
+     */
+    public static function all(Forecast $forecast, array $heats = []): array
     {
         $dish = $forecast->dish;
         $pull = $forecast->cookMinutes->likely;
@@ -44,7 +47,7 @@ final readonly class PartForecast
                 $forecast->airC,
                 Resolution::coarse(),
                 new Course(pulledS: 60.0 * ($pull + self::FOLLOWED_MINUTES)),
-                Variation::of(1.0, $part->halfShare),
+                Variation::of($heats[$part->id] ?? 1.0, $part->halfShare),
             );
             $trace = $cook->body->record(false);
             $cook->toPull($dish->targetC);

@@ -33,20 +33,8 @@ final class DishTasks
     /** Wind from which a fire in the ground wants a barrier, m/s. Common practice. */
     private const BARRIER_WIND_MS = 4.0;
 
-    /** A rest so long is told its clock when it was never hot. */
-    private const LONG_REST_MINUTES = 45.0;
-
-    /** An oven that keeps it hot and no more, °C. Common practice. */
-    private const WARM_OVEN_C = 75.0;
-
     /** A chore comes round no more often than this in one step. */
     private const MOST_TURNS = 60;
-
-    /** Nobody warms a box for what is carved so soon after it was last hot. Common practice. */
-    private const SOON_CARVED_MINUTES = 10.0;
-
-    /** It is wrapped before it is too cold to be held. */
-    private const BEFORE_COLD_MINUTES = 5.0;
 
     /** @return list<Entry> */
     public static function preparations(
@@ -340,7 +328,7 @@ final class DishTasks
         ];
     }
 
-    /** @return list<Entry> the rest, and the hot hold that takes over when the joint would no longer stay hot by itself */
+    /** @return list<Entry> the rest, and the hot hold that takes over once it has rested */
     private static function waiting(
         int $number,
         Forecast $forecast,
@@ -354,64 +342,59 @@ final class DishTasks
         if ($minutes < 1.0 || in_array($made->cameOff, [CameOff::TooSoon, CameOff::LeftOut], true)) {
             return [];
         }
-        $allowed = Clocks::allowedMinutes($roast->airC);
-        $hot = $made->hotMinutes ?? $forecast->knownHotMinutes();
-        $words = $dish->leastRestMinutes() < 1.0
-            ? Message::of('sheet.covered_until_it_is_served')
-            : Message::of(
-                'sheet.or_more_on_a_clean',
-                least_rest: Quantity::minutes($dish->leastRestMinutes()),
-                wrap: $dish->lastStage()->wrap->value ?? 'none',
+        $wait = Wait::of($forecast, $minutes);
+        $heldFrom = Timing::after($pullAt, $wait->restMinutes);
+        $entries = [];
+        if ($wait->restMinutes >= 1.0) {
+            $entries[] = new Entry(
+                EntryId::of('rest', $number),
+                $number,
+                Act::Rest,
+                $pullAt,
+                Message::of('sheet.rest', dish: $dish->name),
+                $dish->leastRestMinutes() < 1.0
+                    ? Message::of('sheet.covered_until_it_is_served')
+                    : Message::of(
+                        'sheet.or_more_on_a_clean',
+                        least_rest: Quantity::minutes($dish->leastRestMinutes()),
+                        wrap: $dish->lastStage()->wrap->value ?? 'none',
+                    ),
+                until: $wait->hold === null ? $carveAt : $heldFrom,
             );
-        if (! $dish->cut->isPerishable() || $minutes <= $hot + self::SOON_CARVED_MINUTES || $hot <= 0.0) {
-            $clock = $dish->cut->isPerishable()
-                && $hot <= 0.0
-                && $minutes > self::LONG_REST_MINUTES
-                ? Message::of(
-                    'sheet.under_from_the_first',
-                    hold: Quantity::celsius(Clocks::HOLD_C),
-                    until: Timing::after($pullAt, $allowed),
-                )
-                : null;
-
-            return [new Entry(
-                EntryId::of('rest', $number),
-                $number,
-                Act::Rest,
-                $pullAt,
-                Message::of('sheet.rest', dish: $dish->name),
-                Message::note($words, $clock),
-                until: $carveAt,
-            )];
         }
-        $holdAt = Timing::after($pullAt, max(0.0, $hot - self::BEFORE_COLD_MINUTES));
-
-        return [
-            new Entry(
-                EntryId::of('rest', $number),
-                $number,
-                Act::Rest,
-                $pullAt,
-                Message::of('sheet.rest', dish: $dish->name),
-                $words,
-                until: $holdAt,
-            ),
-            new Entry(
+        if ($wait->hold !== null) {
+            $entries[] = new Entry(
                 EntryId::of('hold', $number),
                 $number,
                 Act::Hold,
-                $holdAt,
+                $heldFrom,
                 Message::of('sheet.keep_hot', dish: $dish->name),
-                Message::of(
-                    'sheet.wrapped_in_a_box_warmed',
-                    oven: Quantity::celsius(self::WARM_OVEN_C),
-                    hold: Quantity::celsius(Clocks::HOLD_C),
-                    from: Timing::after($pullAt, $hot),
-                    until: Timing::after($pullAt, $hot + $allowed),
+                Message::sentences(
+                    Message::of('sheet.hold', hold: $wait->hold->value, oven: Quantity::celsius(Hold::OVEN_C)),
+                    self::heldClock($made->hotMinutes ?? $forecast->knownHotMinutes(), $minutes, $pullAt, Clocks::allowedMinutes($roast->airC)),
                 ),
                 until: $carveAt,
+            );
+        }
+
+        return $entries;
+    }
+
+    /** What the two-hour rule asks of a hold: a reading now and then, and the hour by which it is eaten where it was never hot. */
+    private static function heldClock(float $hotMinutes, float $minutes, \DateTimeImmutable $pullAt, float $allowedMinutes): Message
+    {
+        $hold = Quantity::celsius(Clocks::HOLD_C);
+
+        return match (true) {
+            $hotMinutes <= 0.0 => Message::of('sheet.under_from_the_first', hold: $hold, until: Timing::after($pullAt, $allowedMinutes)),
+            $minutes <= $hotMinutes => Message::of('sheet.read_while_held', hold: $hold),
+            default => Message::of(
+                'sheet.read_while_held_or_the_clock_runs',
+                hold: $hold,
+                from: Timing::after($pullAt, $hotMinutes),
+                until: Timing::after($pullAt, $hotMinutes + $allowedMinutes),
             ),
-        ];
+        };
     }
 
     /**

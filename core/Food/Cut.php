@@ -28,6 +28,7 @@ final readonly class Cut
      * @param  bool  $tough  shoulder, brisket and the like, whose collagen needs time as well as heat
      * @param  float  $wetShare  share of the surface that gives off water: not skin, fat or bone
      * @param  string  $called  what else people look for it by
+     * @param  bool  $crackling  whether its rind is eaten crisp
      * @param  array{float, float}  $perPersonG  raw mass for one eater, from modest to hungry
      */
     public function __construct(
@@ -55,6 +56,7 @@ final readonly class Cut
         public float $wetShare = 1.0,
         public bool $tough = false,
         public string $called = '',
+        public bool $crackling = false,
     ) {
     }
 

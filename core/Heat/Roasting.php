@@ -549,6 +549,7 @@ final class Roasting
         $this->trace->coreC[] = $this->cellsC[0];
         $this->trace->surfaceC[] = $this->surfaceC;
         $this->trace->airC[] = $airC;
+        $this->trace->meanC[] = $this->meanC();
         [$near, $share] = $this->near;
         $this->trace->nearC[] = $this->cellsC[$near - 1] + $share * ($this->cellsC[$near] - $this->cellsC[$near - 1]);
         if ($this->profiles) {

@@ -22,6 +22,9 @@ final class Trace
     /** @var list<float> at a quarter of the half-thickness from the core, as far off as a probe is placed */
     public array $nearC = [];
 
+    /** @var list<float> averaged over the volume */
+    public array $meanC = [];
+
     /** @var list<list<float>> temperatures of the cells from the centre outwards */
     public array $profilesC = [];
 
@@ -38,6 +41,11 @@ final class Trace
     public function surfaceAt(float $seconds): float
     {
         return $this->interpolate($this->surfaceC, $seconds);
+    }
+
+    public function meanAt(float $seconds): float
+    {
+        return $this->interpolate($this->meanC, $seconds);
     }
 
     public function airAt(float $seconds): float
@@ -150,6 +158,9 @@ final class Trace
             $thin->airC[] = $this->airC[$i];
             if (isset($this->nearC[$i])) {
                 $thin->nearC[] = $this->nearC[$i];
+            }
+            if (isset($this->meanC[$i])) {
+                $thin->meanC[] = $this->meanC[$i];
             }
             if (isset($this->profilesC[$i])) {
                 $thin->profilesC[] = $this->profilesC[$i];

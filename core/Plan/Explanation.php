@@ -6,6 +6,8 @@ namespace Diatherm\Plan;
 
 use Diatherm\Cooking\Forecast;
 use Diatherm\Cooking\Uncertainty;
+use Diatherm\Day\Timing;
+use Diatherm\Day\Wait;
 use Diatherm\Food\Tenderness;
 use Diatherm\Measure\Input;
 use Diatherm\Measure\Mark;
@@ -27,6 +29,18 @@ final class Explanation
     public static function of(Forecast $forecast): array
     {
         return [...self::heat($forecast), ...self::eating($forecast), ...self::safety($forecast), ...RigExplanation::of($forecast)];
+    }
+
+    /** How hot it is on the plate. */
+    public static function plate(Wait $wait): Working
+    {
+        return new Working('plate_c', Message::of('why.on_the_plate'), [
+            Input::of('rests', self::minutes($wait->restMinutes)),
+            Input::of('mean_once_rested', Quantity::celsius($wait->restedC())),
+            ...($wait->hold === null ? [] : [Input::of('is_held', self::minutes($wait->holdMinutes))]),
+            Input::of('carved_within', self::minutes(Timing::carveMinutes($wait->forecast->dish))),
+            Input::of('outside_air', Quantity::celsius($wait->forecast->airC)),
+        ], Source::computed());
     }
 
     /** @return list<Working> */

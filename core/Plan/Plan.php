@@ -20,6 +20,7 @@ use Diatherm\Day\RunSheet;
 use Diatherm\Day\Shopping;
 use Diatherm\Day\SideTimes;
 use Diatherm\Day\Timing;
+use Diatherm\Day\Wait;
 use Diatherm\Food\Portions;
 use Diatherm\Measure\InvalidInput;
 use Diatherm\Roast\Dish;
@@ -43,6 +44,7 @@ final readonly class Plan
      * @param  list<KitItem>  $kit
      * @param  list<Purchase>  $shopping
      * @param  list<Keeping>  $keeping
+     * @param  list<Wait>  $waits  of each dish from the pull to the plate
      * @param  list<PlaceClash>  $places  cookers that more is asked of than they have
      * @param  array{int, int}  $feeds  how many the whole table feeds, hungry and modest
      */
@@ -57,6 +59,7 @@ final readonly class Plan
         public array $keeping,
         public array $feeds,
         public array $places,
+        public array $waits,
     ) {
     }
 
@@ -92,7 +95,10 @@ final readonly class Plan
      */
     public static function dish(LaidRoast $laid, int $number): PlannedDish
     {
-        return PlannedDish::of(Forecast::of($laid->dishes[$number], $laid->asked->airC, "dishes.$number"));
+        return PlannedDish::of(
+            Forecast::of($laid->dishes[$number], $laid->asked->airC, "dishes.$number"),
+            $laid->partHeats[$number],
+        );
     }
 
     /**
@@ -150,6 +156,11 @@ final readonly class Plan
             [...self::leftWhole($roast), ...Keeping::rules($roast->airC)],
             Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
             PlaceClash::all($roast, $spans, $sides),
+            array_map(
+                fn (Forecast $forecast, int $i): Wait => Wait::of($forecast, ($carves[$i]->getTimestamp() - $pulls[$i]->getTimestamp()) / 60.0),
+                $forecasts,
+                array_keys($forecasts),
+            ),
         );
     }
 

@@ -26,11 +26,12 @@ final readonly class PlannedDish
     ) {
     }
 
-    public static function of(Forecast $forecast): self
+    /** @param  array<string, float>  $partHeats  at each part of a whole animal over the heat that decides, by id */
+    public static function of(Forecast $forecast, array $partHeats = []): self
     {
         $dish = $forecast->dish;
         $drips = $dish->cut->isPerishable() && $dish->stages[0]->cooker->lid && ! $dish->rig instanceof PotRig;
 
-        return new self($forecast, PartForecast::all($forecast), $drips ? DripPan::for($forecast) : null, Explanation::of($forecast));
+        return new self($forecast, PartForecast::all($forecast, $partHeats), $drips ? DripPan::for($forecast) : null, Explanation::of($forecast));
     }
 }

@@ -34,13 +34,18 @@ final class LaidFires
     /** What is shown as a buried fire's heat is that of so long after the pot went in, minutes. */
     private const BURIED_AFTER_MINUTES = 60.0;
 
+    /** A part beyond the coals still gets the warmth of those beside it, and one right over them no more than this. Common practice. */
+    private const LEAST_PART_HEAT = 0.05;
+
+    private const MOST_PART_HEAT = 8.0;
+
     /** What is not hot by then never will be, minutes. */
     private const LONGEST_PREHEAT = 45.0;
 
     /** @param  array<string, OwnCooker>  $yard  the cook's own cookers, by name */
     public static function lay(Roast $roast, array $yard): LaidRoast
     {
-        return new LaidRoast($roast, array_map(function (Dish $dish) use ($roast, $yard): Dish {
+        $dishes = array_map(function (Dish $dish) use ($roast, $yard): Dish {
             $dish = self::buried($dish, $roast->airC);
             $stages = [];
             $left = [];
@@ -55,7 +60,46 @@ final class LaidFires
             }
 
             return $dish->through($stages);
-        }, $roast->dishes), $yard);
+        }, $roast->dishes);
+
+        return new LaidRoast($roast, $dishes, array_map(fn (Dish $dish): array => self::partHeats($dish, $roast, $yard), $roast->dishes), $yard);
+    }
+
+    /**
+     * @param  array<string, OwnCooker>  $yard
+     * @return array<string, float> flux at each part over the flux that the forecast counts on, by id; none where all parts get the same
+     */
+    private static function partHeats(Dish $dish, Roast $roast, array $yard): array
+    {
+        $stage = $dish->mainStage();
+        $kind = $stage->cooker->id;
+        $parts = Part::of($dish->cut);
+        if ($parts === [] || ! Equipment::has($kind)) {
+            return [];
+        }
+        $wish = $roast->fires[$kind] ?? new FireWish($kind);
+        $equipment = OwnCooker::wished($wish->own, $kind, $yard)->equipment ?? Equipment::of($kind);
+        if (! $equipment->isOpen()) {
+            return [];
+        }
+        [$fire, $floor] = self::floor($wish, $equipment, $stage, $roast->weather());
+        $decides = max(1.0, self::decidingWm2($floor, $fire->heightM, $dish));
+        $lengthM = self::lengthM($dish);
+
+        return array_combine(
+            array_column($parts, 'id'),
+            array_map(fn (Part $part): float => min(self::MOST_PART_HEAT, max(
+                self::LEAST_PART_HEAT, $floor->downWm2($part->middleM($lengthM), 0.0, $fire->heightM) / $decides,
+            )), $parts),
+        );
+    }
+
+    /** @return array{OpenFire, FireFloor} a fire as it is laid, and its coals as they lie for a step */
+    private static function floor(FireWish $wish, Equipment $equipment, Stage $stage, Weather $weather): array
+    {
+        $fire = self::open($equipment, $wish);
+
+        return [$fire, $fire->floor($wish->laidKg() ?? $fire->settingsFor($stage->cookerC, $weather)->get('coals_kg'))];
     }
 
     /** A dish whose pot goes into the ground, with the coals round it; any other as it is. */
@@ -197,8 +241,7 @@ final class LaidFires
     /** What it meets of this fire over what it would meet of the usual one: coals moved under the thick end have it done sooner. */
     private static function reaching(FireWish $wish, Equipment $equipment, Dish $dish, Stage $stage, Weather $weather): float
     {
-        $fire = self::open($equipment, $wish);
-        $floor = $fire->floor($wish->laidKg() ?? $fire->settingsFor($stage->cookerC, $weather)->get('coals_kg'));
+        [$fire, $floor] = self::floor($wish, $equipment, $stage, $weather);
 
         return self::decidingWm2($floor, $fire->heightM, $dish) / max(1.0, self::usualWm2($equipment, $dish, $stage->cookerC, $weather));
     }
