@@ -11,6 +11,8 @@ use Diatherm\Day\CameOff;
 use Diatherm\Day\Progress;
 use Diatherm\Live\AdviceAct;
 use Diatherm\Live\LiveForecast;
+use Diatherm\Obstacles\Obstacle;
+use Diatherm\Obstacles\Obstacles;
 use Diatherm\Plan\Plan;
 use Diatherm\Tending\LaidFires;
 
@@ -76,6 +78,12 @@ final readonly class Day
         }
 
         return new self($stored, Plan::from($laid, $dishes, $now, $progress), $diary, $live, $progress);
+    }
+
+    /** @return list<Obstacle> what stands in the way, as long as nobody has begun */
+    public function obstacles(): array
+    {
+        return $this->status() === 'planned' ? Obstacles::of($this->plan, CarbonImmutable::now()) : [];
     }
 
     private static function cameOff(LiveForecast $live, ?CarbonImmutable $pulledAt): ?CameOff

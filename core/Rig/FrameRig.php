@@ -47,6 +47,12 @@ final readonly class FrameRig implements Rig
         );
     }
 
+    /** The same frame, longer or shorter. */
+    public function asLongAs(float $lengthM): self
+    {
+        return self::of($lengthM, $this->leanDeg, $this->lowestM, $this->stakeM, $this->size);
+    }
+
     public function size(): ?JointSize
     {
         return $this->size;

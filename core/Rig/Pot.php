@@ -16,6 +16,9 @@ final readonly class Pot
     /** Between meat and lid. Common practice. */
     private const UNDER_LID_M = 0.01;
 
+    /** Between meat and wall, both together. Common practice. */
+    private const BESIDE_M = 0.02;
+
     /** Liquid for a long buried cook, whatever the sum says. Common practice: 3 to 4 cm. */
     private const LEAST_BURIED_M = 0.03;
 
@@ -51,6 +54,20 @@ final readonly class Pot
         return self::of($diameterM, 0.375 * $diameterM);
     }
 
+    /** The smallest that holds a joint, to a centimetre; null where none is made so large. */
+    public static function that(JointSize $size): ?self
+    {
+        $upToACm = fn (float $m): float => ceil(100.0 * $m - 1e-6) / 100.0;
+        try {
+            return self::of(
+                $upToACm(max(0.15, $size->lengthM + self::BESIDE_M)),
+                $upToACm(max(0.06, min($size->depthM, $size->widthM) + self::RAISED_M + self::UNDER_LID_M)),
+            );
+        } catch (OutOfRange) {
+            return null;
+        }
+    }
+
     /** Room over a joint that lies on its flattest side, m; negative when the lid would not close. */
     public function roomOverM(JointSize $size): float
     {
@@ -60,7 +77,7 @@ final readonly class Pot
     /** Room beside it, m; negative when it does not go in lengthwise. */
     public function roomBesideM(JointSize $size): float
     {
-        return $this->diameterM - 0.02 - $size->lengthM;
+        return $this->diameterM - self::BESIDE_M - $size->lengthM;
     }
 
     public function holds(JointSize $size): bool

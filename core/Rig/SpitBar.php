@@ -21,6 +21,9 @@ final readonly class SpitBar
 {
     private const STEEL_KG_M3 = 7900.0;
 
+    /** None is thicker, mm. */
+    private const THICKEST_MM = 120.0;
+
     /** Sag that still turns evenly, share of the span; stress that still forgives, share of the yield. Common practice. */
     private const MOST_SAG = 1.0 / 200.0;
 
@@ -73,6 +76,25 @@ final readonly class SpitBar
     }
 
     /** Second moment of area, m⁴: round πd⁴/64, tube the difference of two, square a⁴/12. */
+    /** The thinnest of this section, by whole millimetres, that holds that load on these rests; null where none does. */
+    public function thickEnough(float $loadKg): ?self
+    {
+        for ($mm = ceil(1000.0 * $this->sizeM); $mm <= self::THICKEST_MM; $mm++) {
+            $bar = self::of($this->section, $mm / 1000.0, $this->wallM, $this->spanM, $this->steel);
+            if ($bar->holds($loadKg)) {
+                return $bar;
+            }
+        }
+
+        return null;
+    }
+
+    /** The same bar on rests that are so far apart. */
+    public function spanning(float $spanM): self
+    {
+        return self::of($this->section, $this->sizeM, $this->wallM, $spanM, $this->steel);
+    }
+
     public function secondMomentM4(): float
     {
         $outer = $this->sizeM;

@@ -17,7 +17,7 @@ final readonly class SpitFit
     public const LEAST_CLEARANCE_M = 0.025;
 
     /** What is left of the length when neck and back are folded in or the shanks cut and tied. Common practice. */
-    private const FOLDED = 0.78;
+    public const FOLDED = 0.78;
 
     private const ANGLES = 72;
 

@@ -29,6 +29,30 @@ final readonly class SpitRig implements Rig
     ) {
     }
 
+    /** With a counterweight that brings it into balance. */
+    public function balanced(): self
+    {
+        return new self(
+            $this->betweenM, $this->biteM, $this->roomM, $this->size, $this->bar, $this->motorNm, 0.0, $this->testArmM, $this->heavyDeg,
+        );
+    }
+
+    /** With so much between its forks, on a bar that reaches over it as far as this one reaches over its own. */
+    public function takingLength(float $betweenM): self
+    {
+        return new self(
+            $betweenM, $this->biteM, $this->roomM, $this->size, $this->bar->spanning($this->bar->spanM + $betweenM - $this->betweenM),
+            $this->motorNm, $this->testKg, $this->testArmM, $this->heavyDeg,
+        );
+    }
+
+    public function onBar(SpitBar $bar): self
+    {
+        return new self(
+            $this->betweenM, $this->biteM, $this->roomM, $this->size, $bar, $this->motorNm, $this->testKg, $this->testArmM, $this->heavyDeg,
+        );
+    }
+
     public function size(): ?JointSize
     {
         return $this->size;

@@ -85,6 +85,7 @@ final readonly class Dish
      * The same dish, another in what is given.
      *
      * @param  non-empty-list<Stage>|null  $stages
+     * @param  list<Preparation>|null  $preparations
      */
     public function changed(
         ?array $stages = null,
@@ -93,6 +94,9 @@ final readonly class Dish
         ?float $massKg = null,
         ?float $restMinutes = null,
         ?int $course = null,
+        ?Rig $rig = null,
+        ?float $startC = null,
+        ?array $preparations = null,
     ): self {
         return new self(
             $this->name,
@@ -102,14 +106,14 @@ final readonly class Dish
             $massKg ?? $this->massKg,
             $this->thicknessM,
             $this->girthM,
-            $this->startC,
+            $startC ?? $this->startC,
             $this->taste,
             $this->targetC,
             $this->coast,
             $restMinutes ?? $this->restMinutes,
             $stages ?? $this->stages,
-            $this->preparations,
-            $this->rig,
+            $preparations ?? $this->preparations,
+            $rig ?? $this->rig,
             $course ?? $this->course,
             $bed ?? $this->bed,
         );

@@ -30,6 +30,22 @@ final readonly class FireWish
     ) {
     }
 
+    /** @param  list<Pile>  $piles  of its coals */
+    public function laidAs(array $piles): self
+    {
+        return new self($this->kind, $this->own, $this->fuel, $this->layout, $piles, $this->steady, $this->moisture);
+    }
+
+    public function burning(string $fuel): self
+    {
+        return new self($this->kind, $this->own, $fuel, $this->layout, $this->piles, $this->steady, null);
+    }
+
+    public function fedWhenLow(): self
+    {
+        return new self($this->kind, $this->own, $this->fuel, $this->layout, $this->piles, false, $this->moisture);
+    }
+
     /** What burns in it, the usual fuel where none was named; null for a cooker without fuel. */
     public function burns(Equipment $equipment): ?Fuel
     {

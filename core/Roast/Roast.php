@@ -16,6 +16,9 @@ final readonly class Roast
     /** A light air, where nothing was said. Common practice. */
     public const USUAL_WIND_MS = 1.5;
 
+    /** Pairs of hands that a kitchen has room for. */
+    public const MOST_HANDS = 4;
+
     /** A first dish buys the roast so long. Common practice. */
     public const COURSE_MINUTES = 20.0;
 
@@ -60,6 +63,7 @@ final readonly class Roast
         ?array $fires = null,
         ?array $sides = null,
         ?float $courseMinutes = null,
+        ?int $hands = null,
     ): self {
         return new self(
             $this->name,
@@ -74,7 +78,7 @@ final readonly class Roast
             $this->altitudeM,
             $fires ?? $this->fires,
             $sides ?? $this->sides,
-            $this->hands,
+            $hands ?? $this->hands,
             $courseMinutes ?? $this->courseMinutes,
         );
     }

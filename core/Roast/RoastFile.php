@@ -45,8 +45,6 @@ final class RoastFile
 
     private const MOST_SIDES = 12;
 
-    private const MOST_HANDS = 4;
-
     public const MOST_COURSES = 4;
 
     private const MOST_STAGES = 8;
@@ -138,7 +136,7 @@ final class RoastFile
         $windMs = $fields->number('wind_ms', 'wind', 0.0, 20.0, Unit::MetrePerSecond, Roast::USUAL_WIND_MS);
         $rain = $fields->truth('rain', 'rain', false);
         $altitudeM = $fields->number('altitude_m', 'altitude', 0.0, 4000.0, Unit::Metre, 0.0);
-        $hands = $fields->wholeNumber('hands', 'pairs_of_hands', 1, self::MOST_HANDS, 1);
+        $hands = $fields->wholeNumber('hands', 'pairs_of_hands', 1, Roast::MOST_HANDS, 1);
         $courseMinutes = $fields->number('course_minutes', 'time_between_courses', 5.0, 120.0, Unit::Minute, Roast::COURSE_MINUTES);
         $fires = FireFile::readAll($fields);
         $dishes = array_map(

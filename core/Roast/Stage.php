@@ -95,6 +95,12 @@ final readonly class Stage
         return $this->changed($this->cooker, $this->cookerC, StageEnd::Pull, null, [], null, $this->held);
     }
 
+    /** The same step with another end, that asks for no number. */
+    public function until(StageEnd $end): self
+    {
+        return $this->changed($this->cooker, $this->cookerC, $end, null, $this->chores, $this->settling, $this->held);
+    }
+
     /** The same step on another cooker of its kind, which comes to its heat like that. */
     public function cookedOn(Cooker $cooker, Held $held, ?Settling $settling = null): self
     {

@@ -218,6 +218,7 @@ const dish: FollowedDish = {
   peak_c: 74,
   hottest_c: 74,
   credit_k: 0,
+  plate_c: 55,
   hot_minutes: 70,
   peak_minutes: 95,
   under_60_minutes: 140,
@@ -301,7 +302,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
         entry('serve', 'serve', '2031-10-04T18:45:00Z', { title: text('Table'), dish: null }),
       ],
       sides: [],
-      places: [],
+      obstacles: [],
       shopping: [
         { aisle: text('At the butcher’s'), what: text('Brace of ducks'), amount: text('4.4 kg') },
         {

@@ -41,6 +41,9 @@ function rooms(): array
         'Plan' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day'],
         'Live' => ['Measure', 'Food', 'Fire', 'Heat', 'Cooker', 'Safety', 'Roast', 'Cooking'],
         'Ways' => ['Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day', 'Plan', 'Live'],
+        'Obstacles' => [
+            'Measure', 'Food', 'Rig', 'Fire', 'Cooker', 'Safety', 'Roast', 'Cooking', 'Tending', 'Day', 'Plan', 'Ways',
+        ],
         'Practice' => ['Measure', 'Fire', 'Heat', 'Cooker', 'Roast', 'Cooking', 'Tending', 'Plan', 'Live'],
     ];
 }

@@ -9,6 +9,7 @@ use App\Http\Resources\PlanResource;
 use App\Roasts\Remembered;
 use App\Roasts\Yard;
 use Carbon\CarbonImmutable;
+use Diatherm\Obstacles\Obstacles;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
 use Diatherm\Tending\LaidFires;
@@ -25,8 +26,9 @@ final class PreviewController
         $cook = self::cook($request);
         $laid = LaidFires::lay($roast, Yard::for($roast, $cook->id));
         // Dishes that nobody is changing are known already.
-        $plan = Plan::from($laid, Remembered::dishes($laid, keep: false), CarbonImmutable::now(), []);
-        $answer = (new PlanResource($plan))->toArray();
+        $now = CarbonImmutable::now();
+        $plan = Plan::from($laid, Remembered::dishes($laid, keep: false), $now, []);
+        $answer = (new PlanResource($plan, obstacles: Obstacles::of($plan, $now)))->toArray();
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $answer['dishes'];
         $answer['dishes'] = array_map(

@@ -12,6 +12,7 @@ use Diatherm\Day\Entry;
 use Diatherm\Day\KitItem;
 use Diatherm\Day\Purchase;
 use Diatherm\Day\SideTimes;
+use Diatherm\Day\Wait;
 use Diatherm\Heat\Resolution;
 use Diatherm\Heat\Trace;
 use Diatherm\Measure\Input;
@@ -19,9 +20,12 @@ use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
 use Diatherm\Measure\Spread;
 use Diatherm\Measure\Working;
-use Diatherm\Plan\PlaceClash;
+use Diatherm\Obstacles\Obstacle;
+use Diatherm\Obstacles\WayOut;
+use Diatherm\Plan\Explanation;
 use Diatherm\Plan\Plan;
 use Diatherm\Plan\PlannedDish;
+use Diatherm\Roast\RoastFile;
 use Diatherm\Safety\Caution;
 use Diatherm\Safety\Keeping;
 use Illuminate\Http\Request;
@@ -40,8 +44,11 @@ final class PlanResource extends JsonResource
 
     private const PART_POINTS = 40;
 
-    /** @param  bool  $fires  whether the fires are told in full; a list of roasts does without */
-    public function __construct(Plan $plan, private readonly bool $fires = true)
+    /**
+     * @param  bool  $fires  whether the fires are told in full; a list of roasts does without
+     * @param  list<Obstacle>  $obstacles  before it is kept; none of a roast that was begun
+     */
+    public function __construct(Plan $plan, private readonly bool $fires = true, private readonly array $obstacles = [])
     {
         parent::__construct($plan);
     }
@@ -63,7 +70,7 @@ final class PlanResource extends JsonResource
             'table_feeds' => ['least' => $hungry, 'most' => $modest],
             'air_c' => $plan->roast->airC,
             'wind_ms' => $plan->roast->windMs,
-            'dishes' => array_map(self::dish(...), $plan->dishes),
+            'dishes' => array_map(self::dish(...), $plan->dishes, $plan->waits),
             'fires' => $this->fires ? array_map(FireResource::of(...), $plan->fires) : [],
             'run_sheet' => array_map(self::entry(...), $plan->runSheet->entries),
             'sides' => array_map(self::side(...), $plan->runSheet->sides),
@@ -76,11 +83,17 @@ final class PlanResource extends JsonResource
                 ],
                 $plan->kit,
             ),
-            'places' => array_map(
-                fn (PlaceClash $clash): array => [
-                    'cooker' => $clash->kind, 'dishes' => $clash->dishes, 'side' => $clash->side, 'words' => $clash->words,
+            'obstacles' => array_map(
+                fn (Obstacle $one): array => [
+                    'id' => $one->id,
+                    'dish' => $one->dish,
+                    'words' => $one->words,
+                    'ways_out' => array_map(
+                        fn (WayOut $way): array => ['words' => $way->words, 'file' => RoastFile::write($way->roast)], $one->waysOut,
+                    ),
+                    'cooker' => $one->cooker,
                 ],
-                $plan->places,
+                $this->obstacles,
             ),
             'shopping' => array_map(
                 fn (Purchase $one): array => ['aisle' => $one->aisleInWords(), 'what' => $one->what, 'amount' => $one->amount],
@@ -220,7 +233,7 @@ final class PlanResource extends JsonResource
     }
 
     /** @return array<string, mixed> */
-    private static function dish(PlannedDish $planned): array
+    private static function dish(PlannedDish $planned, Wait $wait): array
     {
         $forecast = $planned->forecast;
         $dish = $forecast->dish;
@@ -258,6 +271,7 @@ final class PlanResource extends JsonResource
             'temper_minutes' => is_finite($forecast->tempering->minutes) ? round($forecast->tempering->minutes) : null,
             'tender_share' => $forecast->tenderShare === null ? null : round($forecast->tenderShare, 2),
             'rest_minutes' => $dish->leastRestMinutes(),
+            'plate_c' => self::celsius($wait->plateC()),
             'total_kg' => round($dish->massKg * $dish->pieces, 3),
             'feeds' => ['least' => $least, 'most' => $most],
             'shape' => ['half_thickness_cm' => round(100.0 * $shape->halfThicknessM, 2), 'exponent' => round($shape->exponent, 2)],
@@ -289,7 +303,7 @@ final class PlanResource extends JsonResource
             ], $planned->parts),
             'suggested_size_cm' => array_map(fn (float $m): float => round(100.0 * $m, 1), $cut->shape->usualSizeM($dish->massKg)),
             'warnings' => self::warnings($forecast->cautions),
-            'workings' => self::workings($planned->workings),
+            'workings' => self::workings([...$planned->workings, Explanation::plate($wait)]),
         ];
     }
 

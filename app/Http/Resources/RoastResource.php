@@ -59,7 +59,7 @@ final class RoastResource extends JsonResource
     {
         $day = $this->resource;
         $stored = $day->stored;
-        $plan = (new PlanResource($day->plan, $this->whole))->toArray();
+        $plan = (new PlanResource($day->plan, $this->whole, $this->whole ? $day->obstacles() : []))->toArray();
         /** @var list<array<string, mixed>> $dishes */
         $dishes = $plan['dishes'];
         foreach ($dishes as $i => $dish) {

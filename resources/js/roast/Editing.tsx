@@ -4,10 +4,10 @@ import type { Plan, Reference, Roast } from '../api/types';
 import { TimeSkewer } from '../charts/TimeSkewer';
 import { toDraft, type Draft } from './draft';
 import { Clashes } from './Clashes';
+import { Obstacles } from './Obstacles';
 import { useDrafts, type Changed } from './drafts';
 import { Planner, type Shown } from './Planner';
 import type { Errors } from './ticket/errors';
-import { TooLate } from './TooLate';
 import { useKept } from './useKept';
 import { OtherWays } from './ways/OtherWays';
 
@@ -49,7 +49,7 @@ export function Editing({ roast, now, ticket, answer }: Props) {
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}
-            {plan !== null && sound && roast.status === 'planned' && <TooLate plan={plan} now={now} draft={current} onChange={change} />}
+            {plan !== null && sound && roast.status === 'planned' && <Obstacles plan={plan} draft={current} onChange={change} />}
             {plan !== null && sound && roast.status === 'planned' && <OtherWays plan={plan} draft={current} onChange={change} />}
             {draft !== null && Object.keys(kept.errors).length > 0 && (
               <p className="font-semibold text-ember">{Object.values(kept.errors).flat().join(' ')}</p>

@@ -160,6 +160,11 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             {format.length(2 * dish.shape.half_thickness_cm)}
           </Why>
         </Line>
+        <Line label="On the plate">
+          <Why of="plate_c" workings={workings}>
+            {format.temperature(dish.plate_c)}
+          </Why>
+        </Line>
         {dish.temper_minutes !== null && dish.temper_minutes > 0 && (
           <Line label="Out of the cold before that">
             <Why of="temper_minutes" workings={workings}>

@@ -15,7 +15,7 @@ import { entryAt } from '../api/runSheet';
 import { titleOf } from './acts';
 import { again, begunFrom, grown, type Beginning as Way } from './beginningFiles';
 import { Beginnings } from './Beginnings';
-import { isTooNear, TooLate, TooNear } from './TooLate';
+import { Obstacles, ToObstacles } from './Obstacles';
 import { newDraft, toFile, type Draft } from './draft';
 import { Food } from './Food';
 import { Planner } from './Planner';
@@ -149,12 +149,12 @@ function Writing({ title, start, way, onBack, note = '' }: WritingProps) {
         actions={(plan, sound) => (
           <div className="grid gap-3">
             {plan !== null && <TimeSkewer plan={plan} now={now} />}
-            {plan !== null && sound && <TooLate plan={plan} now={now} draft={draft} onChange={setDraft} />}
+            {plan !== null && sound && <Obstacles plan={plan} draft={draft} onChange={setDraft} />}
             {plan !== null && sound && <OtherWays plan={plan} draft={draft} onChange={setDraft} />}
             <Wrong error={trouble} />
             <div className="fixed inset-x-0 bottom-[56px] z-10 border-t border-hair bg-paper px-4 py-2 md:static md:border-0 md:p-0">
-              {plan !== null && sound && isTooNear(plan) && <TooNear plan={plan} />}
-              {plan !== null && sound && !isTooNear(plan) && (
+              {plan !== null && sound && <ToObstacles plan={plan} />}
+              {plan !== null && sound && plan.obstacles.length === 0 && (
                 <p className="mb-1.5 flex justify-between gap-3 font-semibold md:hidden">
                   <span>
                     On at <Figure>{clock(entryAt(plan, 0, 'on') ?? 0, plan.time_zone)}</Figure>

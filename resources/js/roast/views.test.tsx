@@ -10,6 +10,7 @@ import { RigTicket } from './rig/RigTicket';
 import { RigView } from './rig/RigView';
 import { RunSheet } from './RunSheet';
 import { Ticket } from './ticket/Ticket';
+import { Obstacles } from './Obstacles';
 import { TooLate } from './TooLate';
 import { logged } from './useLogging';
 import { text } from '../words/testing';
@@ -225,35 +226,45 @@ describe('run sheet', () => {
 });
 
 describe('too late', () => {
-  it('promises the earliest hour and offers to take it', async () => {
-    const change = vi.fn();
-    const plan = { ...aRoast().plan, too_late: true, earliest_serve_at: '2031-10-04T19:40:00Z' };
-    const draft = { serve_at: '2031-10-04T18:00:00Z', dishes: [{ cut: 'duck', preparations: ['dry_brine', 'truss'] }] } as Draft;
-    show(<TooLate plan={plan} now={Date.UTC(2031, 9, 4, 17)} draft={draft} onChange={change} />);
-    await userEvent.click(screen.getByRole('button', { name: 'Move the table to 19:40' }));
-    expect(change).toHaveBeenCalledWith({ ...draft, serve_at: '2031-10-04T19:40:00Z' });
-    expect(screen.queryByRole('button', { name: /Leave out/ })).toBeNull();
-  });
-
-  it('offers to leave out what takes hours and there is no time for, and nothing that has to be done', async () => {
-    const change = vi.fn();
-    const prepare = (what: string, until: string, late = true) =>
-      entry(`d0.prepare.${what}`, 'prepare', '2031-10-04T06:00:00Z', { parts: [what], title: text(what), late, until });
-    const plan = { ...aRoast().plan, too_late: true, earliest_serve_at: '2031-10-04T19:40:00Z' };
-    plan.run_sheet = [
-      prepare('thaw_fridge', '2031-10-04T16:00:00Z'),
-      prepare('dry_brine', '2031-10-04T16:00:00Z'),
-      prepare('truss', '2031-10-04T06:10:00Z'),
-      prepare('dry_skin', '2031-10-04T16:00:00Z', false),
-    ];
-    const draft = { serve_at: '', dishes: [{ cut: 'duck', preparations: ['thaw_fridge', 'dry_brine', 'truss', 'dry_skin'] }] } as Draft;
-    show(<TooLate plan={plan} now={Date.UTC(2031, 9, 4, 17)} draft={draft} onChange={change} />);
-    await userEvent.click(screen.getByRole('button', { name: 'Leave out: dry_brine' }));
-    expect(change.mock.calls[0]?.[0].dishes[0].preparations).toEqual(['thaw_fridge', 'truss', 'dry_skin']);
+  it('promises the earliest hour', () => {
+    show(<TooLate plan={{ ...aRoast().plan, too_late: true, earliest_serve_at: '2031-10-04T19:40:00Z' }} now={Date.UTC(2031, 9, 4, 17)} />);
+    expect(screen.getByRole('alert')).toHaveTextContent('the table can be promised for 19:40');
   });
 
   it('is silent while there is time', () => {
     const { container } = show(<TooLate plan={aRoast().plan} now={0} />);
+    expect(container).toHaveTextContent('');
+  });
+});
+
+describe('what stands in the way', () => {
+  const draft = { serve_at: '2031-10-04T18:00:00Z', dishes: [{ cut: 'duck', preparations: [] }] } as unknown as Draft;
+
+  it('is told before anything is kept, and taken away with one press', async () => {
+    const change = vi.fn();
+    const file = { ...aRoast().file, people: 11 };
+    const plan = {
+      ...aRoast().plan,
+      obstacles: [
+        {
+          id: 'too_near',
+          dish: null,
+          words: text('Too near for 18:45'),
+          ways_out: [{ words: text('Move the table to 19:40'), file }],
+          cooker: null,
+        },
+        { id: 'not_safe', dish: 0, words: text('Duck: not to be eaten'), ways_out: [], cooker: null },
+      ],
+    };
+    show(<Obstacles plan={plan} draft={draft} onChange={change} />);
+    expect(screen.getByRole('heading', { name: '2 things stand in the way' })).toBeInTheDocument();
+    expect(screen.getByText('Duck: not to be eaten', { exact: false })).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Move the table to 19:40' }));
+    expect(change.mock.calls[0]?.[0]).toMatchObject({ people: 11 });
+  });
+
+  it('takes no room where nothing stands in the way', () => {
+    const { container } = show(<Obstacles plan={aRoast().plan} draft={draft} onChange={vi.fn()} />);
     expect(container).toHaveTextContent('');
   });
 });

@@ -8,6 +8,7 @@ import type { Draft } from '../draft';
 import { cardLines } from '../card/lines';
 import { entry } from '../../testing';
 import { DayChanges } from './DayChanges';
+import { Obstacles } from '../Obstacles';
 import { OtherWays } from './OtherWays';
 
 const calls: { method: string; path: string; body: unknown }[] = [];
@@ -117,10 +118,11 @@ describe('on the ticket', () => {
   const draft = (): Draft => ({ ...aRoast().file });
 
   it('says what two dishes ask of one cooker, and plans the way that is chosen', async () => {
-    const plan = { ...aRoast().plan, places: [{ cooker: 'kettle', dishes: [0, 1], side: null, words: text('Two heats of one kettle') }] };
+    const clash = { id: 'one_cooker', dish: 0, words: text('Two heats of one kettle'), ways_out: [], cooker: 'kettle' };
+    const plan = { ...aRoast().plan, obstacles: [clash] };
     const changed = vi.fn();
-    show(<OtherWays plan={plan} draft={draft()} onChange={changed} />);
-    expect(screen.getByRole('status')).toHaveTextContent('Two heats of one kettle.');
+    show(<Obstacles plan={plan} draft={draft()} onChange={changed} />);
+    expect(screen.getByRole('region')).toHaveTextContent('Two heats of one kettle.');
     await userEvent.click(screen.getByRole('button', { name: 'Ways out' }));
     expect(calls[0]?.body).toMatchObject({ turn: 'shared', cooker: 'kettle', roast: { people: draft().people } });
     await userEvent.click(await screen.findByRole('button', { name: /Plan it so.*Hold it hot/ }));
