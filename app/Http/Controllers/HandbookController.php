@@ -11,9 +11,10 @@ use Diatherm\Measure\Source;
 use Diatherm\Safety\Keeping;
 use Diatherm\Safety\Precaution;
 use Diatherm\Safety\SafeMinimum;
+use Diatherm\Safety\Trouble;
 use Illuminate\Http\JsonResponse;
 
-/** What stands in a handbook beside what every screen knows: minimums, keeping, cautions, fuels and the hand test, each with its source. */
+/** What stands in a handbook beside what every screen knows: troubles, minimums, keeping, cautions, fuels and the hand test, each with its source. */
 final class HandbookController
 {
     /** A usual evening: where it is hotter, the hours are shorter, and the rule says so itself. */
@@ -36,6 +37,9 @@ final class HandbookController
                 fn (Keeping $rule): array => ['when' => $rule->when, 'then' => $rule->then, 'source' => $rule->source->inWords()],
                 Keeping::rules(self::AIR_C),
             ),
+            'troubles' => array_map(fn (Trouble $one): array => [
+                'id' => $one->id, 'name' => $one->name, 'called' => $one->called, 'words' => $one->do, 'source' => $one->source->inWords(),
+            ], Trouble::all()),
             'cautions' => array_map(fn (Precaution $one): array => [
                 'id' => $one->id, 'name' => $one->name, 'called' => $one->called, 'words' => $one->words, 'source' => $one->source->inWords(),
             ], Precaution::all()),

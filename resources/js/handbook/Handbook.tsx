@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useLocation, useNavigationType, useSearchParams } from 'react-router';
 import { useHandbook, useMixes, useReference } from '../api/queries';
 import { Field } from '../ui/Field';
@@ -7,7 +7,7 @@ import { Loading, Trouble } from '../ui/States';
 import { useUnits } from '../units/units';
 import { useSay } from '../words/Said';
 import { CHAPTERS } from '../ui/chapters';
-import { entriesOf, found, type Entry } from './entries';
+import { entriesOf, finding, type Entry } from './entries';
 
 /** What the trade knows, to be looked up by the fire: every figure with its source. */
 export function Handbook() {
@@ -75,7 +75,8 @@ function Pages({ reference, handbook, mixes, query }: PagesProps) {
   useEffect(() => {
     if (hash !== '') document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'start' });
   }, [hash]);
-  const entries = found(entriesOf(reference, handbook, mixes, format, say), query);
+  const find = useMemo(() => finding(entriesOf(reference, handbook, mixes, format, say)), [reference, handbook, mixes, format, say]);
+  const entries = find(query);
   if (entries.length === 0) return <p className="mt-6">Nothing goes by “{query}” here.</p>;
   return (
     <>

@@ -3,7 +3,7 @@ import type { Chapter } from '../ui/chapters';
 import type { Formatter } from '../units/units';
 import { duration } from '../units/time';
 import type { Message } from '../words/say';
-import { searched } from '../words/search';
+import { finder } from '../words/search';
 
 type Handbook = Schemas['Handbook'];
 
@@ -39,6 +39,15 @@ export function entriesOf(
 ): Entry[] {
   const minutes = (least: number, most: number) => (least === most ? duration(most) : `${duration(least)} to ${duration(most)}`);
   return [
+    ...handbook.troubles.map((trouble): Entry => ({
+      id: `troubles-${trouble.id}`,
+      chapter: 'troubles',
+      name: say(trouble.name),
+      called: trouble.called,
+      figures: [],
+      words: say(trouble.words),
+      source: say(trouble.source),
+    })),
     ...reference.cuts.map((cut): Entry => ({
       id: `cuts-${cut.id}`,
       chapter: 'cuts',
@@ -175,10 +184,8 @@ export function entriesOf(
   ];
 }
 
-/** Those that have every word that was typed. */
-export function found(entries: readonly Entry[], query: string): Entry[] {
-  const isWanted = searched(query);
-  return entries.filter((entry) => isWanted(entry.name, entry.called, entry.words, ...entry.figures.flat()));
-}
+/** Finds those that have every word that is typed. */
+export const finding = (entries: readonly Entry[]): ((typed: string) => Entry[]) =>
+  finder(entries, (entry) => [entry.name, entry.called, entry.words, ...entry.figures.flat()]);
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -8,7 +8,7 @@ import { formatter } from '../units/units';
 import { say } from '../words/say';
 import { text } from '../words/testing';
 import { CHAPTERS } from '../ui/chapters';
-import { entriesOf, found } from './entries';
+import { entriesOf, finding, type Entry } from './entries';
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }));
 vi.mock('../api/client', async (original) => ({ ...(await original<typeof import('../api/client')>()), call }));
@@ -16,6 +16,9 @@ vi.mock('../api/client', async (original) => ({ ...(await original<typeof import
 const { Handbook } = await import('./Handbook');
 
 const handbook: Schemas['Handbook'] = {
+  troubles: [
+    { id: 'standstill', name: text('The core stands still'), called: 'stall', words: text('Wait.'), source: text('Common practice') },
+  ],
   minimums: [{ id: 'poultry', name: 'poultry', core_c: 74, hold_minutes: 0, by_time: null, source: text('Published: USDA FSIS') }],
   cautions: [{ id: 'flare-up', name: 'Fat that burns', called: 'flames', words: 'Lid on, vents closed.', source: text('Common practice') }],
   keeping: [{ when: text('Out for two hours'), then: text('Then it is thrown away'), source: text('Published: USDA FSIS') }],
@@ -56,6 +59,8 @@ beforeEach(() => {
     ),
   );
 });
+
+const found = (entries: readonly Entry[], typed: string): Entry[] => finding(entries)(typed);
 
 describe('the handbook', () => {
   it('has something in every chapter, each entry under an anchor of its own', () => {

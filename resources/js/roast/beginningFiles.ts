@@ -1,5 +1,5 @@
 import type { OwnCooker, Reference, RoastFile } from '../api/types';
-import { searched } from '../words/search';
+import { finder } from '../words/search';
 import type { Draft, DraftDish, DraftFire } from './draft';
 
 export type Beginning = Reference['beginnings'][number];
@@ -12,14 +12,11 @@ export function cookersOf(beginning: Beginning, reference: Reference): string[] 
 
 /** Found by what people call it, its cut or its cooker; those for cookers that the cook owns first. */
 export function found(reference: Reference, query: string, own: readonly OwnCooker[], cooker: string | null): Beginning[] {
-  const isWanted = searched(query);
   const owned = new Set(own.map((one) => one.kind));
   const nameOf = (id: string) => reference.cookers.find((one) => one.id === id)?.name ?? '';
-  return reference.beginnings
-    .filter((one) => {
-      const cookers = cookersOf(one, reference);
-      return (cooker === null || cookers.includes(cooker)) && isWanted(one.name, one.called, one.about, ...cookers.map(nameOf));
-    })
+  const find = finder(reference.beginnings, (one) => [one.name, one.called, one.about, ...cookersOf(one, reference).map(nameOf)]);
+  return find(query)
+    .filter((one) => cooker === null || cookersOf(one, reference).includes(cooker))
     .map((one, i) => ({ one, i, owned: cookersOf(one, reference).some((id) => owned.has(id)) }))
     .sort((a, b) => Number(b.owned) - Number(a.owned) || a.i - b.i)
     .map(({ one }) => one);

@@ -1,5 +1,6 @@
 /** Chapters of the handbook, in their order. */
 export const CHAPTERS = [
+  ['troubles', 'When it goes wrong'],
   ['cuts', 'Cuts and their numbers'],
   ['minimums', 'Safe minimums'],
   ['keeping', 'Keeping'],
@@ -29,6 +30,7 @@ const OF_FIGURES: Readonly<Record<string, Chapter>> = {
   'live.peak_c': 'cuts',
   'live.pull_at': 'cuts',
   'live.pull_c': 'cuts',
+  plate_c: 'keeping',
   safe_c: 'minimums',
   lethality_log10: 'minimums',
   'fire.hand': 'hand',

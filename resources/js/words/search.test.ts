@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import table from '../../../data/cuts.json';
+import ways from '../../../data/beginnings.json';
+import cookers from '../../../data/cookers.json';
 import sides from '../../../data/sides.json';
-import { searched } from './search';
+import { finder } from './search';
 
 type Called = { id: string; name: string; called?: string; kind?: string };
 
 const cuts = table.cuts as readonly Called[];
 
-const find = (typed: string, among: readonly Called[] = cuts): string[] => {
-  const isWanted = searched(typed);
-  return among.filter((one) => isWanted(one.name, one.kind ?? '', one.called ?? '')).map((one) => one.name);
-};
+const find = (typed: string, among: readonly Called[] = cuts): string[] =>
+  finder(among, (one) => [one.name, one.kind ?? '', one.called ?? ''])(typed).map((one) => one.name);
 
 describe('what is looked for', () => {
   // As people type it; the names are the table's.
@@ -39,6 +39,54 @@ describe('what is looked for', () => {
     ['pork mammoth', []],
   ])('by “%s” is %j', (typed, names) => {
     expect(find(typed)).toEqual(names);
+  });
+
+  // Other countries’ names for the same.
+  it.each([
+    ['snapper', 'fish-whole'],
+    ['barramundi', 'fish-whole'],
+    ['halibut', 'fish-flat'],
+    ['tri-tip', 'beef-tri-tip'],
+    ['tritip', 'beef-tri-tip'],
+    ['tenderloin', 'beef-fillet'],
+    ['pork butt', 'pork-shoulder'],
+    ['drumsticks', 'chicken-legs'],
+    ['gigot', 'lamb-leg'],
+    ['pumpkin', 'squash'],
+  ])('by “%s” is %s among others', (typed, id) => {
+    const found = finder(cuts, (one) => [one.name, one.kind ?? '', one.called ?? ''])(typed).map((one) => one.id);
+    expect(found).toContain(id);
+    expect(found.length).toBeLessThan(6);
+  });
+
+  it.each([
+    ['spatchcock', 'flat-chicken'],
+    ['broil', 'scored-fish'],
+    ['bbq', 'kettle-duck'],
+    ['rotisserie', 'spit-chicken'],
+    ['hangi', 'buried-breast'],
+    ['snapper', 'parcel-fish'],
+    ['tri-tip', 'kettle-triangle'],
+    ['dutch oven', 'camp-rack'],
+  ])('is a way of cooking by “%s”: %s', (typed, id) => {
+    const nameOf = (kind: string) => cookers.cookers.find((one) => one.id === kind)?.name ?? '';
+    const find = finder(ways.beginnings, (one) => [
+      one.name,
+      one.called,
+      one.about,
+      ...one.roast.dishes.flatMap((dish) => dish.stages.map((stage) => nameOf(stage.cooker))),
+    ]);
+    expect(find(typed).map((one) => one.id)).toContain(id);
+  });
+
+  it('is a side by its other name', () => {
+    expect(find('slaw', sides.sides as readonly Called[])).toContain('Cabbage salad');
+    expect(find('salad', sides.sides as readonly Called[]).length).toBeGreaterThan(2);
+  });
+
+  it('forgives one slip where nothing goes by the word', () => {
+    expect(find('briskit')).toContain('Brisket flat');
+    expect(find('chiken whole')).toEqual(['Chicken, whole']);
   });
 
   it('is all there is where nothing was typed, or nothing that tells', () => {

@@ -1,8 +1,8 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Cut } from '../../api/types';
 import { Field } from '../../ui/Field';
-import { searched } from '../../words/search';
+import { finder } from '../../words/search';
 
 /** A cut, found by typing part of its name. */
 export function CutChoice({
@@ -19,8 +19,8 @@ export function CutChoice({
   onChange: (cut: Cut) => void;
 }) {
   const [query, setQuery] = useState('');
-  const isWanted = searched(query);
-  const found = cuts.filter((cut) => isWanted(cut.name, cut.kind, cut.called));
+  const find = useMemo(() => finder(cuts, (cut) => [cut.name, cut.kind, cut.called]), [cuts]);
+  const found = find(query);
   return (
     <Field label="What" errors={errors}>
       {(control) => (

@@ -8,7 +8,7 @@ import { duration } from '../../units/time';
 import type { DraftSide } from '../draft';
 import { call } from '../../api/client';
 import { keys, useOwnSides, stands } from '../../api/queries';
-import { searched } from '../../words/search';
+import { finder } from '../../words/search';
 import { FileButton } from '../../ui/FileButton';
 import { COURSES } from './DishFields';
 import { OwnSide } from './OwnSide';
@@ -165,9 +165,9 @@ function Find({ sides, errors, onFound }: { sides: readonly Side[]; errors: stri
     })),
     ...sides.map((side) => ({ key: side.id, name: side.name, note: takes(side), value: { side: side.id, name: side.name } })),
   ];
+  const find = finder(known, (offer) => [offer.name, sides.find((side) => side.id === offer.key)?.called ?? '']);
   const offers = (words: string): Offer<DraftSide>[] => {
-    const isWanted = searched(words);
-    const found = known.filter((offer) => isWanted(offer.name, sides.find((side) => side.id === offer.key)?.called ?? ''));
+    const found = find(words);
     const isKnown = known.some((offer) => offer.name.toLowerCase() === words.toLowerCase());
     const news = { key: OWN, name: `“${words}”`, note: 'one of your own', value: { side: OWN, name: words, minutes: OWN_MINUTES } };
     return words === '' || isKnown ? found : [...found, news];
