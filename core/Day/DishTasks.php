@@ -343,36 +343,39 @@ final class DishTasks
             return [];
         }
         $wait = Wait::of($forecast, $minutes);
+        $hot = $made->hotMinutes ?? $forecast->knownHotMinutes();
+        $waitsHot = $wait->hold !== null && $hot > 0.0;
         $heldFrom = Timing::after($pullAt, $wait->restMinutes);
+        $how = $wait->hold === null ? null : Message::of('sheet.hold', hold: $wait->hold->value, oven: Quantity::celsius(Hold::OVEN_C));
+        $clock = $how === null ? null : self::heldClock($hot, $minutes, $pullAt, Clocks::allowedMinutes($roast->airC));
+        $rested = $dish->leastRestMinutes() < 1.0
+            ? Message::of('sheet.covered_until_it_is_served')
+            : Message::of(
+                'sheet.or_more_on_a_clean',
+                least_rest: Quantity::minutes($wait->hold === null ? $dish->leastRestMinutes() : $wait->restMinutes),
+                wrap: $dish->lastStage()->wrap->value ?? 'none',
+            );
         $entries = [];
-        if ($wait->restMinutes >= 1.0) {
+        if ($wait->restMinutes >= 1.0 || ! $waitsHot) {
             $entries[] = new Entry(
                 EntryId::of('rest', $number),
                 $number,
                 Act::Rest,
                 $pullAt,
                 Message::of('sheet.rest', dish: $dish->name),
-                $dish->leastRestMinutes() < 1.0
-                    ? Message::of('sheet.covered_until_it_is_served')
-                    : Message::of(
-                        'sheet.or_more_on_a_clean',
-                        least_rest: Quantity::minutes($dish->leastRestMinutes()),
-                        wrap: $dish->lastStage()->wrap->value ?? 'none',
-                    ),
-                until: $wait->hold === null ? $carveAt : $heldFrom,
+                // What was never hot is not held hot: it waits wrapped, and is told its clock.
+                $waitsHot ? $rested : Message::note($rested, $how, $clock),
+                until: $waitsHot ? $heldFrom : $carveAt,
             );
         }
-        if ($wait->hold !== null) {
+        if ($waitsHot) {
             $entries[] = new Entry(
                 EntryId::of('hold', $number),
                 $number,
                 Act::Hold,
                 $heldFrom,
                 Message::of('sheet.keep_hot', dish: $dish->name),
-                Message::sentences(
-                    Message::of('sheet.hold', hold: $wait->hold->value, oven: Quantity::celsius(Hold::OVEN_C)),
-                    self::heldClock($made->hotMinutes ?? $forecast->knownHotMinutes(), $minutes, $pullAt, Clocks::allowedMinutes($roast->airC)),
-                ),
+                Message::notes($how, $clock),
                 until: $carveAt,
             );
         }

@@ -109,7 +109,8 @@ it('makes a long rest a hot hold with its two hours', function () {
         ->and(said($long['d0.hold']->detail))->toContain('57 °C or more')->toMatch('/two hours count, to \d\d:\d\d/')
         ->and($long['d0.rest']->until->getTimestamp())->toBe($long['d0.hold']->at->getTimestamp())
         // Rare meat was never hot: it waits in a box that gives no heat, which would cook it on, and is told its clock.
-        ->and(said($sheet(['cut' => 'beef-rib', 'taste' => 'rare', 'rest_minutes' => 20])['d0.hold']->detail))
+        ->and($sheet(['cut' => 'beef-rib', 'taste' => 'rare', 'rest_minutes' => 20]))->not->toHaveKey('d0.hold')
+        ->and(said($sheet(['cut' => 'beef-rib', 'taste' => 'rare', 'rest_minutes' => 20])['d0.rest']->detail))
         ->toContain('no other heat')->toContain('eaten or cold by');
 });
 

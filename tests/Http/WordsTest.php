@@ -106,10 +106,11 @@ it('refuses in the reader’s own units', function (string $temperature, string 
 })->with([['c', 'kg', '°C', ' kg'], ['f', 'lb', '°F', ' lb']]);
 
 it('says hours at the table’s own clock', function () {
-    $sheet = entriesById(Plan::of(
+    $plan = Plan::of(
         Samples::roast(['rest_minutes' => 180], ['serve_at' => '2031-10-26T13:00:00+01:00', 'time_zone' => 'Europe/Oslo']),
         new DateTimeImmutable('2031-10-20T12:00:00Z'),
-    ));
-    $hold = $sheet['d0.hold'];
-    expect(said($hold->detail))->toContain('from about '.$hold->at->modify('+5 minutes')->format('H:i'));
+    );
+    $sheet = entriesById($plan);
+    $cold = $sheet['d0.pull']->at->modify(sprintf('+%d seconds', (int) round(60.0 * $plan->forecast(0)->knownHotMinutes())));
+    expect(said($sheet['d0.hold']->detail))->toContain('at about '.$cold->format('H:i'));
 });
