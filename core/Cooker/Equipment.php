@@ -130,6 +130,12 @@ final readonly class Equipment
         return ($this->fuels()[0]->use ?? '') === 'bed';
     }
 
+    /** Whether wood is laid on its coals, or in a box over its burner, for the smoke. */
+    public function takesSmokeWood(): bool
+    {
+        return $this->isVented() || $this->kind->light === 'gas' && $this->kind->lid;
+    }
+
     public function isVented(): bool
     {
         return $this->row['mechanism'] === 'vented';

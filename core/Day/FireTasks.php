@@ -30,6 +30,9 @@ final class FireTasks
 
     private const MOST_TURNS = 40;
 
+    /** A box of chips smokes so long after it was put over a lit burner. Common practice. */
+    private const BOX_MINUTES = 15.0;
+
     /** The lighting. */
     public static function light(FirePlan $fire): Task
     {
@@ -188,6 +191,7 @@ final class FireTasks
                 Message::note($fire->stove->curve->mechanism->inWords($step->settings)),
             );
         }
+        array_push($entries, ...self::smoke($fire, $at));
         foreach ($fire->refuels() as $i => $refuel) {
             $fuel = $fire->stove->fuel;
             if ($fuel === null) {
@@ -240,6 +244,30 @@ final class FireTasks
         }
 
         return $entries;
+    }
+
+    /**
+     * Smoke wood: on the coals as the meat goes on, on gas in a box that is hot by then.
+     *
+     * @param  \Closure(float): \DateTimeImmutable  $at
+     * @return list<Entry>
+     */
+    private static function smoke(FirePlan $fire, \Closure $at): array
+    {
+        $times = $fire->smokeMinutes();
+        $inABox = $fire->stove->curve->mechanism instanceof GasGrill;
+        $each = $times === [] ? 0.0 : $fire->smokeKg() / count($times);
+        $wood = Fuel::named($inABox ? 'chips' : 'chunks');
+
+        return array_map(fn (float $minutes, int $i): Entry => new Entry(
+            EntryId::ofFire($fire->stove->equipment->kind->id, 'smoke', $i),
+            $fire->use->dish,
+            Act::Fire,
+            $at($minutes - ($inABox && $i === 0 ? self::BOX_MINUTES : 0.0)),
+            Message::of('fire_task.smoke_wood', wood: $wood->inWords(max((float) $wood->pieceKg, $each)), cooker: $fire->stove->equipment->kind->short),
+            Message::of($inABox ? 'fire_task.smoke_in_a_box' : 'fire_task.smoke_on_the_coals'),
+            until: $at($minutes + 60.0),
+        ), $times, array_keys($times));
     }
 
     /**

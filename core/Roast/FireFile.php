@@ -49,6 +49,7 @@ final class FireFile
             'moisture_percent' => $wish->moisture === null ? null : round(100.0 * $wish->moisture, 1),
             'layout' => $wish->layout,
             'steady' => $wish->steady ? true : null,
+            'smoke' => $wish->smoke ? true : null,
             'piles' => $wish->piles === null
                 ? null
                 : array_map(
@@ -64,7 +65,7 @@ final class FireFile
 
     private static function read(Fields $fields): ?FireWish
     {
-        $fields->only('cooker', 'own', 'fuel', 'layout', 'piles', 'steady', 'moisture_percent');
+        $fields->only('cooker', 'own', 'fuel', 'layout', 'piles', 'steady', 'smoke', 'moisture_percent');
         $kind = $fields->text('cooker', 'cooker', 60);
         if (! Equipment::has($kind)) {
             if ($kind !== '') {
@@ -114,6 +115,11 @@ final class FireFile
             $fields->refuse('piles', Message::of('fire_file.all_piles_together_hold', most: Quantity::kg(self::MOST_KG)));
         }
 
+        $smoke = $fields->truth('smoke', 'wish_for_smoke', false);
+        if ($smoke && ! $equipment->takesSmokeWood()) {
+            $fields->refuse('smoke', Message::of('fire_file.no_smoke_wood'));
+        }
+
         return new FireWish(
             $kind,
             $own === '' ? null : $own,
@@ -122,6 +128,7 @@ final class FireFile
             $piles === [] ? null : $piles,
             $fields->truth('steady', 'wish_for_a_steady_fire', false),
             $moisture === null ? null : 0.01 * $moisture,
+            $smoke,
         );
     }
 }

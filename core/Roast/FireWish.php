@@ -17,6 +17,7 @@ final readonly class FireWish
      * @param  float|null  $moisture  of its wood, share of water
      * @param  string|null  $layout  of the coals, or the method of a camp oven
      * @param  list<Pile>|null  $piles  coals that were moved by hand; under a lid their kilograms count as shares of what the fire takes
+     * @param  bool  $smoke  whether smoke wood is laid on
      * @param  bool  $steady  fed little and often, and not only when it is low; in the open
      */
     public function __construct(
@@ -27,23 +28,24 @@ final readonly class FireWish
         public ?array $piles = null,
         public bool $steady = false,
         public ?float $moisture = null,
+        public bool $smoke = false,
     ) {
     }
 
     /** @param  list<Pile>  $piles  of its coals */
     public function laidAs(array $piles): self
     {
-        return new self($this->kind, $this->own, $this->fuel, $this->layout, $piles, $this->steady, $this->moisture);
+        return new self($this->kind, $this->own, $this->fuel, $this->layout, $piles, $this->steady, $this->moisture, $this->smoke);
     }
 
     public function burning(string $fuel): self
     {
-        return new self($this->kind, $this->own, $fuel, $this->layout, $this->piles, $this->steady, null);
+        return new self($this->kind, $this->own, $fuel, $this->layout, $this->piles, $this->steady, null, $this->smoke);
     }
 
     public function fedWhenLow(): self
     {
-        return new self($this->kind, $this->own, $this->fuel, $this->layout, $this->piles, false, $this->moisture);
+        return new self($this->kind, $this->own, $this->fuel, $this->layout, $this->piles, false, $this->moisture, $this->smoke);
     }
 
     /** What burns in it, the usual fuel where none was named; null for a cooker without fuel. */

@@ -31,6 +31,11 @@ final readonly class FirePlan
     /** Smoke wood goes on early, while the meat is cool: so much for each hour of the first three. Common practice. */
     public const SMOKE_KG_PER_HOUR = 0.08;
 
+    private const SMOKE_HOURS = 3.0;
+
+    /** So late it is smoke for nothing, minutes before the end. Common practice. */
+    private const SMOKE_ENDS_MINUTES = 30.0;
+
     /**
      * @param  non-empty-list<FireStep>  $steps
      * @param  list<Pile>  $piles  as they lie at first
@@ -123,10 +128,19 @@ final readonly class FirePlan
         return $this->feed() !== null;
     }
 
-    /** Smoke wood, for those who want it: laid on early. */
+    /** Smoke wood, where it is wished for: laid on early. */
     public function smokeKg(): float
     {
-        return $this->stove->equipment->isVented() ? self::SMOKE_KG_PER_HOUR * min(3.0, $this->use->untilMinutes / 60.0) : 0.0;
+        return $this->stove->wish->smoke ? self::SMOKE_KG_PER_HOUR * min(self::SMOKE_HOURS, $this->use->untilMinutes / 60.0) : 0.0;
+    }
+
+    /** @return list<float> when it is laid on, minutes from the first dish going on: as that goes on, and again each hour */
+    public function smokeMinutes(): array
+    {
+        return $this->smokeKg() <= 0.0 ? [] : array_values(array_filter(
+            array_map(fn (int $hour): float => 60.0 * $hour, range(0, (int) self::SMOKE_HOURS - 1)),
+            fn (float $minutes): bool => $minutes === 0.0 || $minutes < $this->use->untilMinutes - self::SMOKE_ENDS_MINUTES,
+        ));
     }
 
     /** The same in a cook's measure; null for none. */

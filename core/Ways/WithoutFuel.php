@@ -73,7 +73,7 @@ final class WithoutFuel
                 Message::of($fuel->isWood() ? 'ways.price.wood' : 'ways.price.other_coal'),
                 $roast->changed(fires: [
                     ...$roast->fires,
-                    $kind => new FireWish($kind, $wish->own, $fuel->id, $wish->layout, null, $wish->steady),
+                    $kind => new FireWish($kind, $wish->own, $fuel->id, $wish->layout, null, $wish->steady, smoke: $wish->smoke),
                 ]),
             );
         }

@@ -79,6 +79,7 @@ export function aFire(more: Partial<Fire> = {}): Fire {
     buy_kg: 2.24,
     buy_name: 'Briquettes',
     left_kg: 0.21,
+    smokes: true,
     smoke_g: 120,
     smoke_words: text('2 chunks, or 3 handfuls of chips'),
     kwh: null,

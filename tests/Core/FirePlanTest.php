@@ -311,10 +311,14 @@ it('brings a cooker to its next heat while the meat rests off it, with the coals
 });
 
 it('puts smoke wood on early, by the piece', function () {
-    $fire = planned(SHOULDER)->fires[0]->plan;
+    $plan = planned(SHOULDER, ['fires' => [['cooker' => 'kettle', 'smoke' => true]]]);
+    $fire = $plan->fires[0]->plan;
     expect($fire->smokeKg())->toBeGreaterThan(0.1)->toBeLessThan(0.4)
         ->and(said($fire->smokeWords()))->toMatch('/^[2-5] chunks, or \d+ handfuls of chips$/')
-        ->and(planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]])->fires[0]->plan->smokeWords())->toBeNull();
+        ->and(planned(['stages' => [['cooker' => 'oven', 'cooker_c' => 160]]])->fires[0]->plan->smokeWords())->toBeNull()
+        // None that nobody asked for, and a line for each time.
+        ->and(planned(SHOULDER)->fires[0]->plan->smokeKg())->toBe(0.0)
+        ->and(array_filter($plan->runSheet->entries, fn (Entry $entry): bool => $entry->id->isOfFire('kettle', 'smoke')))->toHaveCount(3);
 });
 
 it('follows the cook’s own cooker', function () {
@@ -690,7 +694,7 @@ it('explains every figure of a fire', function (array $dish, array $of) {
         expect(said($working->rule))->not->toBe('');
     }
 })->with([
-    'kettle' => [[], ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.flux', 'fire.close', 'fire.smoke']],
+    'kettle' => [[], ['fire.settings', 'fire.course', 'fire.start', 'fire.refuels', 'fire.buy', 'fire.flux', 'fire.close']],
     'gas' => [['stages' => [['cooker' => 'gas', 'cooker_c' => 160]]], ['fire.settings', 'fire.course', 'fire.buy', 'fire.flux']],
     'spit' => [
         LAMB,

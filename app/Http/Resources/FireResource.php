@@ -81,6 +81,7 @@ final class FireResource
             'buy_kg' => round($fire->buyKg(), 2),
             'buy_name' => $fire->feed()->boughtAs ?? $fuel?->boughtAs,
             'left_kg' => round($fire->run->leftKg, 2),
+            'smokes' => $fire->stove->equipment->takesSmokeWood(),
             'smoke_g' => round(1000.0 * $fire->smokeKg(), -1),
             'smoke_words' => $fire->smokeWords(),
             'kwh' => $fuel === null && ! $fire->isFed() && ! $fire->use->buried ? round($fire->run->energyJ / 3.6e6, 1) : null,

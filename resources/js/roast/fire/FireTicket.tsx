@@ -19,6 +19,8 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
   const set = (next: Partial<DraftFire>) => onChange(withFire(draft, { ...wish, ...next }));
   const of = (key: string) => (number < 0 ? undefined : errors[`fires.${number}.${key}`]);
   const usualWater = fire.fuels.find((fuel) => fuel.id === (wish.fuel ?? fire.fuel))?.moisture_percent ?? null;
+  // What runs on electricity stands in the kitchen: no wind cools it.
+  const outdoors = fire.kwh === null;
   const mine = cookers.filter((cooker) => cooker.kind === fire.cooker);
   return (
     <form className="grid gap-5" noValidate onSubmit={(event) => event.preventDefault()} aria-label="Its fire">
@@ -75,6 +77,20 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
             />
           </div>
         )}
+        {fire.smokes && (
+          <div>
+            <span className="label mb-1 block">Smoke wood</span>
+            <Segments
+              label="Smoke wood"
+              value={wish.smoke === true ? 'smoke' : 'none'}
+              options={[
+                { id: 'none', name: 'None' },
+                { id: 'smoke', name: 'In the first hours' },
+              ]}
+              onChange={(smoke) => set({ smoke: smoke === 'smoke' ? true : undefined })}
+            />
+          </div>
+        )}
         {fire.open && (
           <div>
             <span className="label mb-1 block">Fed</span>
@@ -102,26 +118,30 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
             errors={errors.air_c}
             onChange={(air_c) => onChange({ ...draft, air_c })}
           />
-          <NumberField
-            label="Wind"
-            of={{ unit: 'm/s' }}
-            value={draft.wind_ms}
-            usual={1.5}
-            errors={errors.wind_ms}
-            onChange={(wind_ms) => onChange({ ...draft, wind_ms })}
-          />
-          <div>
-            <span className="label mb-1 block">Rain</span>
-            <Segments
-              label="Rain"
-              value={draft.rain === true ? 'rain' : 'dry'}
-              options={[
-                { id: 'dry', name: 'Dry' },
-                { id: 'rain', name: 'Rain' },
-              ]}
-              onChange={(rain) => onChange({ ...draft, rain: rain === 'rain' })}
-            />
-          </div>
+          {outdoors && (
+            <>
+              <NumberField
+                label="Wind"
+                of={{ unit: 'm/s' }}
+                value={draft.wind_ms}
+                usual={1.5}
+                errors={errors.wind_ms}
+                onChange={(wind_ms) => onChange({ ...draft, wind_ms })}
+              />
+              <div>
+                <span className="label mb-1 block">Rain</span>
+                <Segments
+                  label="Rain"
+                  value={draft.rain === true ? 'rain' : 'dry'}
+                  options={[
+                    { id: 'dry', name: 'Dry' },
+                    { id: 'rain', name: 'Rain' },
+                  ]}
+                  onChange={(rain) => onChange({ ...draft, rain: rain === 'rain' })}
+                />
+              </div>
+            </>
+          )}
           <NumberField
             label="Above the sea"
             of={{ unit: 'm' }}
@@ -132,7 +152,7 @@ export function FireTicket({ draft, fire, cookers, onChange, errors }: Props) {
             onChange={(altitude_m) => onChange({ ...draft, altitude_m })}
           />
         </div>
-        <p className="label">Wind: 1 m/s stirs leaves, 4 moves twigs, 8 sways small trees.</p>
+        {outdoors && <p className="label">Wind: 1 m/s stirs leaves, 4 moves twigs, 8 sways small trees.</p>}
       </div>
     </form>
   );

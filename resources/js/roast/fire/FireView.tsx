@@ -188,13 +188,13 @@ function SetIt({ fire, time }: { fire: Fire; time: (minutes: number) => string }
       </p>
       {fire.smoke_g > 0 && (
         <p className="mt-3">
-          Smoke, if you like it:{' '}
+          Smoke wood:{' '}
           <strong>
             <Why of="fire.smoke" workings={fire.workings}>
               <Said>{fire.smoke_words}</Said>
             </Why>
           </strong>{' '}
-          ({format.mass(fire.smoke_g / 1000)}) in the first hour, while the meat is cool.
+          ({format.mass(fire.smoke_g / 1000)}) in all, while the meat is cool.
         </p>
       )}
       {fire.steps.length > 1 && (
