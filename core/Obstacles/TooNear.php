@@ -28,8 +28,9 @@ final class TooNear implements Check
         if (! $sheet->isTooLate() || $sheet->earliestServeAt <= $roast->serveAt) {
             return [];
         }
+        $days = $standing->now->setTimezone($roast->serveAt->getTimezone())->setTime(0, 0)->diff($sheet->earliestServeAt->setTime(0, 0))->days;
         $waysOut = [new WayOut(
-            Message::of('obstacle.move_the_table', earliest: $sheet->earliestServeAt), $roast->changed(serveAt: $sheet->earliestServeAt),
+            Message::of('obstacle.move_the_table', earliest: $sheet->earliestServeAt, days: $days), $roast->changed(serveAt: $sheet->earliestServeAt),
         )];
         $spared = array_values(array_filter($sheet->entries, self::canBeSpared(...)));
         if ($spared !== []) {
@@ -42,7 +43,7 @@ final class TooNear implements Check
         }
 
         return [new Obstacle(
-            'too_near', Message::of('obstacle.too_near', asked: $roast->serveAt, earliest: $sheet->earliestServeAt), waysOut: $waysOut,
+            'too_near', Message::of('obstacle.too_near', asked: $roast->serveAt, earliest: $sheet->earliestServeAt, days: $days), waysOut: $waysOut,
         )];
     }
 

@@ -14,6 +14,7 @@ final readonly class Beginning
     /**
      * @param  string  $called  what people look for it by
      * @param  string  $about  what is special in it
+     * @param  float  $leadHours  from the first thing to do to the table
      * @param  int  $people  whom its dishes feed
      * @param  string|null  $grows  mass or pieces, what there is more of for more people; null for as many as it is
      * @param  array<string, mixed>  $file  a roast's, but for its hour
@@ -23,6 +24,7 @@ final readonly class Beginning
         public string $name,
         public string $called,
         public string $about,
+        public float $leadHours,
         public int $people,
         public ?string $grows,
         public array $file,
@@ -33,13 +35,13 @@ final readonly class Beginning
     public static function all(): array
     {
         $all = [];
-        /** @var list<array{id: string, name: string, called: string, about: string, people: int, grows: string|null,
+        /** @var list<array{id: string, name: string, called: string, about: string, lead_hours: int|float, people: int, grows: string|null,
          *   roast: array<string, mixed>}> $rows
          */
         $rows = Table::named('beginnings')['beginnings'];
         foreach ($rows as $row) {
             $all[$row['id']] = new self(
-                $row['id'], $row['name'], $row['called'], $row['about'], $row['people'], $row['grows'], $row['roast'],
+                $row['id'], $row['name'], $row['called'], $row['about'], (float) $row['lead_hours'], $row['people'], $row['grows'], $row['roast'],
             );
         }
 

@@ -62,6 +62,7 @@ export const reference: Reference = {
       name: 'A duck on the kettle',
       called: 'bird fat',
       about: 'The fat has still to run',
+      lead_hours: 4,
       people: 4,
       grows: 'pieces',
       file: {

@@ -64,6 +64,14 @@ it('begins with a table that one pair of hands lays, on cookers that have the ro
         ->and($plan->feeds[1])->toBeGreaterThanOrEqual($plan->roast->people);
 })->with(fn () => array_keys(Beginning::all()));
 
+it('says how long it takes from the first thing to do, so that its table is at an hour that can be met', function (string $id) {
+    $beginning = Beginning::all()[$id];
+    $now = new DateTimeImmutable('2031-10-01T09:00:00+02:00');
+    $plan = Plan::of($beginning->at(new DateTimeImmutable('2031-10-04T18:45:00+02:00')), $now);
+    $hours = ($plan->runSheet->earliestServeAt->getTimestamp() - $now->getTimestamp()) / 3600.0;
+    expect($beginning->leadHours)->toBeGreaterThanOrEqual($hours)->toBeLessThan($hours + 1.1);
+})->with(fn (): array => array_map(fn (string $id): array => [$id], array_keys(Beginning::all())));
+
 // Common practice: the rack has a head start of a quarter of an hour or so before potatoes go in beside it.
 it('gives the rack in the camp oven its head start', function () {
     $sheet = entriesById(begun('camp-rack'));

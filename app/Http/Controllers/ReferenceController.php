@@ -82,7 +82,7 @@ final class ReferenceController
                 array_map(
                     fn (Beginning $one): array => [
                         'id' => $one->id, 'name' => $one->name, 'called' => $one->called, 'about' => $one->about,
-                        'people' => $one->people, 'grows' => $one->grows, 'file' => $one->file,
+                        'lead_hours' => $one->leadHours, 'people' => $one->people, 'grows' => $one->grows, 'file' => $one->file,
                     ],
                     Beginning::all(),
                 ),

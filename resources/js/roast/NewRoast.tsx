@@ -46,11 +46,12 @@ function Beginning({ reference }: { reference: Reference }) {
         <Beginnings reference={reference} onChosen={setChosen} onNothing={() => setChosen('nothing')} />
       </>
     );
-  const table = newDraft(reference, new Date());
+  const now = new Date();
+  const table = newDraft(reference, now);
   return (
     <Writing
       title={chosen === 'nothing' ? 'Plan a roast' : chosen.name}
-      start={chosen === 'nothing' ? table : begunFrom(table, chosen, own)}
+      start={chosen === 'nothing' ? table : begunFrom(table, chosen, own, now)}
       way={chosen === 'nothing' ? null : chosen}
       onBack={() => setChosen(null)}
     />

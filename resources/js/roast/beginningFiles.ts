@@ -1,6 +1,6 @@
 import type { OwnCooker, Reference, RoastFile } from '../api/types';
 import { finder } from '../words/search';
-import type { Draft, DraftDish, DraftFire } from './draft';
+import { likelyHour, type Draft, type DraftDish, type DraftFire } from './draft';
 
 export type Beginning = Reference['beginnings'][number];
 
@@ -23,10 +23,11 @@ export function found(reference: Reference, query: string, own: readonly OwnCook
 }
 
 /** The draft of a table made from a way of cooking, as much of it as the guests need, on the cook's own cookers. */
-export function begunFrom(table: Draft, beginning: Beginning, own: readonly OwnCooker[]): Draft {
+export function begunFrom(table: Draft, beginning: Beginning, own: readonly OwnCooker[], now: Date): Draft {
   const dishes = beginning.file.dishes as DraftDish[];
   return {
     ...table,
+    serve_at: likelyHour(now, beginning.lead_hours),
     people: beginning.people,
     dishes,
     fires: withOwn((beginning.file.fires ?? []) as DraftFire[], dishes, own),

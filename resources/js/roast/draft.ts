@@ -54,6 +54,7 @@ export type DraftFire = {
   fuel?: string;
   layout?: string;
   steady?: boolean;
+  smoke?: boolean;
   moisture_percent?: Typed;
   piles?: FilePile[];
 };
@@ -125,14 +126,15 @@ const HOURS_AHEAD = 5;
 const LATEST_HOUR = 22;
 const EARLIEST_HOUR = 9;
 
-/** Tonight when there is time for it, else tomorrow evening. */
-export function likelyHour(now: Date): string {
-  const time = new Date(Math.ceil((now.getTime() + HOURS_AHEAD * 3_600_000) / 900_000) * 900_000);
-  if (time.getHours() >= LATEST_HOUR || time.getHours() < EARLIEST_HOUR) {
-    time.setTime(now.getTime() + 86_400_000 * (now.getHours() < EARLIEST_HOUR - HOURS_AHEAD ? 0 : 1));
-    time.setHours(18, 30, 0, 0);
-  }
-  return withOffset(time);
+/** Today when there is time for it, else the first evening that it can be ready by. */
+export function likelyHour(now: Date, leadHours = HOURS_AHEAD): string {
+  const time = new Date(Math.ceil((now.getTime() + Math.max(HOURS_AHEAD, leadHours) * 3_600_000) / 900_000) * 900_000);
+  const isSensible = leadHours <= HOURS_AHEAD && time.getHours() < LATEST_HOUR && time.getHours() >= EARLIEST_HOUR;
+  if (isSensible) return withOffset(time);
+  const evening = new Date(time);
+  evening.setHours(18, 30, 0, 0);
+  if (evening < time) evening.setDate(evening.getDate() + 1);
+  return withOffset(evening);
 }
 
 export function newDish(cut: Cut): DraftDish {
@@ -215,9 +217,16 @@ export function withFire(draft: Draft, fire: DraftFire): Draft {
   };
 }
 
-/** Raw mass of one piece that feeds so many, kg. */
-export function massFor(cut: Cut, people: number, pieces: number): [number, number] {
-  const [modest, hungry] = [cut.per_person_g[0] ?? 0, cut.per_person_g[1] ?? 0];
-  const one = (grams: number) => (grams * people) / 1000 / Math.max(1, pieces);
-  return [one(modest), one(hungry)];
+/**
+ * What feeds so many, modest and hungry: as many pieces as there are, unless each would be larger or smaller than they come; then as many
+ * of the usual size as it takes. Mass of one piece, kg.
+ */
+export function helpings(cut: Cut, people: number, pieces: number): { pieces: number; mass_kg: number }[] {
+  return cut.per_person_g.map((grams) => {
+    const total = (grams * people) / 1000;
+    const each = total / Math.max(1, pieces);
+    const fits = each >= cut.least_mass_kg && each <= cut.most_mass_kg;
+    const many = fits ? Math.max(1, pieces) : Math.max(1, Math.ceil(total / cut.typical_mass_kg - 1e-9));
+    return { pieces: many, mass_kg: Number(Math.max(cut.least_mass_kg, total / many).toFixed(2)) };
+  });
 }

@@ -7,7 +7,8 @@ import { UnitsContext } from '../units/units';
 import { NumberField, type Typed } from '../ui/NumberField';
 import { entry } from '../testing';
 import { eventFor } from './acts';
-import { beside, likelyHour, massFor, toFile, withCut } from './draft';
+import table from '../../../data/cuts.json';
+import { beside, helpings, likelyHour, toFile, withCut } from './draft';
 import { Keypad } from './live/Keypad';
 
 const places = [
@@ -131,6 +132,8 @@ describe('draft', () => {
     name: 'Duck, whole',
     kind: 'poultry',
     typical_mass_kg: 2.3,
+    least_mass_kg: 1.2,
+    most_mass_kg: 4,
     usual_taste: 'done',
     per_person_g: [550, 680],
     rest_minutes: 12,
@@ -140,10 +143,32 @@ describe('draft', () => {
     expect(likelyHour(new Date(2031, 9, 4, 13, 7))).toMatch(/^2031-10-04T18:15/);
     expect(likelyHour(new Date(2031, 9, 4, 20, 0))).toMatch(/^2031-10-05T18:30/);
     expect(likelyHour(new Date(2031, 9, 4, 1, 0))).toMatch(/^2031-10-04T18:30/);
+    // What takes longer is for the first evening that it can be ready by.
+    expect(likelyHour(new Date(2031, 9, 4, 7, 0), 12)).toMatch(/^2031-10-05T18:30/);
+    expect(likelyHour(new Date(2031, 9, 4, 6, 0), 12)).toMatch(/^2031-10-04T18:30/);
+    expect(likelyHour(new Date(2031, 9, 4, 20, 0), 30)).toMatch(/^2031-10-06T18:30/);
   });
 
-  it('works out the mass that feeds them', () => {
-    expect(massFor(cut, 6, 2)).toEqual([1.65, 2.04]);
+  it('works out what feeds them: more pieces where one would be larger than they come', () => {
+    expect(helpings(cut, 6, 2)).toEqual([
+      { pieces: 2, mass_kg: 1.65 },
+      { pieces: 2, mass_kg: 2.04 },
+    ]);
+    expect(helpings(cut, 12, 1)[1]).toEqual({ pieces: 4, mass_kg: 2.04 });
+  });
+
+  it.each(table.cuts.map((row) => [row.name, row] as const))('feeds any number with pieces of %s as large as they come', (_name, row) => {
+    const { least_kg, most_kg, typical_kg } = row.mass;
+    const one = { least_mass_kg: least_kg, most_mass_kg: most_kg, typical_mass_kg: typical_kg, per_person_g: row.per_person_g } as Cut;
+    for (let people = 1; people <= 40; people++)
+      for (const pieces of [1, 2, 8])
+        for (const [i, helping] of helpings(one, people, pieces).entries()) {
+          expect(helping.mass_kg).toBeLessThanOrEqual(most_kg);
+          expect(helping.mass_kg).toBeGreaterThanOrEqual(least_kg);
+          expect(helping.mass_kg * helping.pieces).toBeGreaterThanOrEqual(
+            ((row.per_person_g[i] ?? 0) * people) / 1000 - 0.01 * helping.pieces,
+          );
+        }
   });
 
   it('keeps the cooker when the cut changes, and drops what was measured', () => {

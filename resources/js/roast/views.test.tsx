@@ -60,8 +60,8 @@ describe('ticket', () => {
   it('offers the mass that feeds the table, and takes it', async () => {
     const seen: Draft[] = [];
     show(<Writing start={draft()} onChange={(next) => seen.push(next)} />);
-    await userEvent.click(screen.getByRole('button', { name: '4.1 kg hungry' }));
-    expect(seen.at(-1)?.dishes[0]?.mass_kg).toBe(4.08);
+    await userEvent.click(screen.getByRole('button', { name: '2 × 2.0 kg hungry' }));
+    expect(seen.at(-1)?.dishes[0]).toMatchObject({ pieces: 2, mass_kg: 2.04 });
   });
 
   it('shows what is wrong at its field', () => {

@@ -5,7 +5,7 @@ import { NumberField } from '../../ui/NumberField';
 import { Segments } from '../../ui/Segments';
 import { TextField } from '../../ui/TextField';
 import { useUnits } from '../../units/units';
-import { massFor, withCut, type DraftDish } from '../draft';
+import { helpings, withCut, type DraftDish } from '../draft';
 import type { Errors } from './errors';
 import { Preparations } from './Preparations';
 import { Steps } from './Steps';
@@ -45,7 +45,6 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
   if (cut === undefined) return <fieldset className="opens grid min-w-0 gap-3">{choice}</fieldset>;
   const forms = reference.forms.filter((form) => form.kinds.includes(cut.kind));
   const pieces = typeof dish.pieces === 'number' ? dish.pieces : 1;
-  const [least, most] = massFor(cut, people, pieces);
   const own = dish.target_c !== undefined || dish.taste === undefined;
   return (
     <fieldset className="opens grid min-w-0 gap-3">
@@ -72,17 +71,10 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
       </div>
       <p className="-mt-3 flex items-center gap-x-4 text-soft">
         For {people}:
-        {[
-          { kg: least, words: 'modest' },
-          { kg: most, words: 'hungry' },
-        ].map((appetite) => (
-          <button
-            key={appetite.words}
-            type="button"
-            className="text-push"
-            onClick={() => onChange({ ...dish, mass_kg: Number(appetite.kg.toFixed(2)) })}
-          >
-            {format.mass(appetite.kg)} {appetite.words}
+        {helpings(cut, people, pieces).map((helping, i) => (
+          <button key={i} type="button" className="text-push" onClick={() => onChange({ ...dish, ...helping })}>
+            {helping.pieces > 1 && `${helping.pieces} × `}
+            {format.mass(helping.mass_kg)} {i === 0 ? 'modest' : 'hungry'}
           </button>
         ))}
       </p>

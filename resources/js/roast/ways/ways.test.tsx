@@ -151,7 +151,7 @@ describe('beginnings', () => {
 
   it('begins on the cook’s own cooker', () => {
     const table: Draft = { serve_at: '2031-10-04T18:45:00Z', people: 4, dishes: [] };
-    const draft = begunFrom(table, way, own);
+    const draft = begunFrom(table, way, own, new Date(2031, 9, 4, 9));
     expect(draft.fires).toEqual([{ cooker: 'kettle', own: 'Boathouse kettle' }]);
     expect(draft.dishes[0]?.cut).toBe('duck');
     expect(withOwn([{ cooker: 'kettle', own: 'Another', fuel: 'lump' }], draft.dishes, own)).toEqual([
@@ -161,7 +161,7 @@ describe('beginnings', () => {
   });
 
   it('grows with its guests, never below one', () => {
-    const draft = begunFrom({ serve_at: '2031-10-04T18:45:00Z', people: 4, dishes: [] }, way, []);
+    const draft = begunFrom({ serve_at: '2031-10-04T18:45:00Z', people: 4, dishes: [] }, way, [], new Date(2031, 9, 4, 9));
     const pieces = (people: number) => grown(draft, way, people).dishes[0]?.pieces;
     expect([pieces(4), pieces(5), pieces(8), pieces(1)]).toEqual([1, 2, 2, 1]);
     const mass = grown(draft, { ...way, grows: 'mass' }, 6).dishes[0]?.mass_kg;
