@@ -264,7 +264,11 @@ final class FireTasks
             $fire->use->dish,
             Act::Fire,
             $at($minutes - ($inABox && $i === 0 ? self::BOX_MINUTES : 0.0)),
-            Message::of('fire_task.smoke_wood', wood: $wood->inWords(max((float) $wood->pieceKg, $each)), cooker: $fire->stove->equipment->kind->short),
+            Message::of(
+                'fire_task.smoke_wood',
+                wood: $wood->inWords(max((float) $wood->pieceKg, $each)),
+                cooker: $fire->stove->equipment->kind->short,
+            ),
             Message::of($inABox ? 'fire_task.smoke_in_a_box' : 'fire_task.smoke_on_the_coals'),
             until: $at($minutes + 60.0),
         ), $times, array_keys($times));

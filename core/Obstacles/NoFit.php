@@ -54,7 +54,12 @@ final class NoFit implements Check
         $balance = $rig->balance($load);
         $room = $fit->fit->fits() ? null : new Obstacle(
             'no_fit',
-            Message::of('obstacle.not_on_the_spit', dish: $dish->name, fit: $fit->fit->value, largest: Quantity::kg(floor(10.0 * $fit->largestMassKg) / 10.0)),
+            Message::of(
+                'obstacle.not_on_the_spit',
+                dish: $dish->name,
+                fit: $fit->fit->value,
+                largest: Quantity::kg(floor(10.0 * $fit->largestMassKg) / 10.0),
+            ),
             $number,
             [
                 ...self::inPieces($standing, $number, $dish, $rig),
@@ -68,7 +73,10 @@ final class NoFit implements Check
             ), arm: Quantity::cm(50.0 * $rig->roomM)), $rig->balanced()),
         ]);
         $bar = $rig->bar->holds($load) ? null : new Obstacle(
-            'bar_bends', Message::of('obstacle.bar_bends', dish: $dish->name), $number, self::stiffer($standing, $number, $dish, $rig, $load),
+            'bar_bends',
+            Message::of('obstacle.bar_bends', dish: $dish->name),
+            $number,
+            self::stiffer($standing, $number, $dish, $rig, $load),
         );
 
         return [$room, $motor, $bar];
@@ -87,7 +95,9 @@ final class NoFit implements Check
 
                 return [new WayOut(
                     Message::of('obstacle.in_pieces', pieces: $pieces, each: Quantity::kg($each, 1)),
-                    FromNow::with($standing->roast(), $number, $dish->changed(pieces: $pieces, massKg: max($dish->cut->leastMassKg, $each))),
+                    FromNow::with(
+                        $standing->roast(), $number, $dish->changed(pieces: $pieces, massKg: max($dish->cut->leastMassKg, $each)),
+                    ),
                 )];
             }
         }
@@ -103,7 +113,9 @@ final class NoFit implements Check
         $bar = $longer->bar->thickEnough($dish->massKg * $dish->pieces);
 
         return $between > self::LONGEST_SPIT_M || $bar === null ? [] : [self::rigged($standing, $number, $dish, Message::of(
-            'obstacle.longer_spit', between: Quantity::cm(self::TO_A_CM * $between), thick: Quantity::of(1000.0 * $bar->sizeM, Unit::Millimetre),
+            'obstacle.longer_spit',
+            between: Quantity::cm(self::TO_A_CM * $between),
+            thick: Quantity::of(1000.0 * $bar->sizeM, Unit::Millimetre),
         ), $longer->onBar($bar))];
     }
 
@@ -127,7 +139,9 @@ final class NoFit implements Check
         }
         $needs = Pot::that($size);
         $waysOut = $needs === null ? [] : [self::rigged($standing, $number, $dish, Message::of(
-            'obstacle.larger_pot', diameter: Quantity::cm(self::TO_A_CM * $needs->diameterM), depth: Quantity::cm(self::TO_A_CM * $needs->depthM),
+            'obstacle.larger_pot',
+            diameter: Quantity::cm(self::TO_A_CM * $needs->diameterM),
+            depth: Quantity::cm(self::TO_A_CM * $needs->depthM),
         ), new PotRig($needs, $rig->size, $rig->ground))];
 
         return new Obstacle('no_fit', Message::of('obstacle.lid_does_not_close', dish: $dish->name), $number, [
@@ -140,8 +154,13 @@ final class NoFit implements Check
         $size = $rig->size ?? JointSize::suggested($dish->cut, $dish->massKg);
         $wantsM = ceil(self::TO_A_CM * ($rig->lowestM + $size->lengthM)) / self::TO_A_CM;
 
-        return $rig->holds($size->lengthM) ? null : new Obstacle('no_fit', Message::of('obstacle.not_on_the_frame', dish: $dish->name), $number, [
-            self::rigged($standing, $number, $dish, Message::of('obstacle.longer_frame', length: Quantity::cm(self::TO_A_CM * $wantsM)), $rig->asLongAs($wantsM)),
+        if ($rig->holds($size->lengthM)) {
+            return null;
+        }
+        $longer = Message::of('obstacle.longer_frame', length: Quantity::cm(self::TO_A_CM * $wantsM));
+
+        return new Obstacle('no_fit', Message::of('obstacle.not_on_the_frame', dish: $dish->name), $number, [
+            self::rigged($standing, $number, $dish, $longer, $rig->asLongAs($wantsM)),
         ]);
     }
 

@@ -26,7 +26,10 @@ final class TooFewHelpings implements Check
             'too_few',
             Message::of('obstacle.too_few', people: $roast->people, feeds: $feeds),
             waysOut: [new WayOut(Message::of('words.list', parts: array_map(fn (Dish $dish): Message => Message::of(
-                'obstacle.so_much_of', dish: $dish->name, pieces: $dish->pieces, each: Quantity::kg($dish->massKg, $dish->massKg < 1.0 ? 2 : 1),
+                'obstacle.so_much_of',
+                dish: $dish->name,
+                pieces: $dish->pieces,
+                each: Quantity::kg($dish->massKg, $dish->massKg < 1.0 ? 2 : 1),
             ), $dishes)), $roast->changed(dishes: $dishes))],
         )];
     }

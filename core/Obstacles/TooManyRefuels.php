@@ -56,7 +56,10 @@ final class TooManyRefuels implements Check
             ...($wish->steady ? [[Message::of('obstacle.feed_when_low'), $wish->fedWhenLow()]] : []),
             ...array_map(
                 fn (Fuel $fuel): array => [Message::of('obstacle.burn', fuel: $fuel->name), $wish->burning($fuel->id)],
-                array_filter($fire->stove->equipment->fuels(), fn (Fuel $fuel): bool => $fuel->use === 'bed' && $fuel->id !== $fire->stove->fuel?->id),
+                array_filter(
+                    $fire->stove->equipment->fuels(),
+                    fn (Fuel $fuel): bool => $fuel->use === 'bed' && $fuel->id !== $fire->stove->fuel?->id,
+                ),
             ),
         ];
         $best = null;

@@ -28,10 +28,8 @@ final class TooNear implements Check
         if (! $sheet->isTooLate() || $sheet->earliestServeAt <= $roast->serveAt) {
             return [];
         }
-        $days = $standing->now->setTimezone($roast->serveAt->getTimezone())->setTime(0, 0)->diff($sheet->earliestServeAt->setTime(0, 0))->days;
-        $waysOut = [new WayOut(
-            Message::of('obstacle.move_the_table', earliest: $sheet->earliestServeAt, days: $days), $roast->changed(serveAt: $sheet->earliestServeAt),
-        )];
+        $ready = ['earliest' => $sheet->earliestServeAt, 'days' => self::days($standing->now, $sheet->earliestServeAt)];
+        $waysOut = [new WayOut(Message::of('obstacle.move_the_table', ...$ready), $roast->changed(serveAt: $sheet->earliestServeAt))];
         $spared = array_values(array_filter($sheet->entries, self::canBeSpared(...)));
         if ($spared !== []) {
             $waysOut[] = new WayOut(
@@ -43,8 +41,14 @@ final class TooNear implements Check
         }
 
         return [new Obstacle(
-            'too_near', Message::of('obstacle.too_near', asked: $roast->serveAt, earliest: $sheet->earliestServeAt, days: $days), waysOut: $waysOut,
+            'too_near', Message::of('obstacle.too_near', ...$ready, asked: $roast->serveAt), waysOut: $waysOut,
         )];
+    }
+
+    /** How many days from now, by the table's calendar. */
+    private static function days(\DateTimeImmutable $now, \DateTimeImmutable $then): int
+    {
+        return $now->setTimezone($then->getTimezone())->setTime(0, 0)->diff($then->setTime(0, 0))->days;
     }
 
     /** What there is no time left for and can be done without: what takes hours, but not what has to thaw. */
