@@ -144,6 +144,29 @@ final readonly class Mix
         );
     }
 
+    /**
+     * The same as schema.org Recipe, for JSON-LD: `fromRecipe` reads it back.
+     *
+     * @param  float  $measure  kilograms, litres or guests that it is written for; millilitres of parts
+     * @return array<string, mixed>
+     */
+    public function toRecipe(float $measure): array
+    {
+        return [
+            '@context' => 'https://schema.org',
+            '@type' => 'Recipe',
+            'name' => $this->name,
+            'recipeYield' => match ($this->basis) {
+                'per_kg' => "for $measure kg of meat",
+                'per_l' => "for $measure l",
+                'parts' => "for $measure ml",
+                default => "$measure servings",
+            },
+            'recipeIngredient' => array_map(fn (MixItem $item): string => $item->toLine(), $this->scaled($measure)),
+            'recipeInstructions' => $this->method,
+        ];
+    }
+
     /** @return list<MixItem> for so many kilograms, litres or guests, or parts of so many millilitres in all */
     public function scaled(float $measure): array
     {

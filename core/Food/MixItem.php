@@ -114,6 +114,18 @@ final readonly class MixItem
         return new self(mb_substr($line, 0, 120), $amount, '');
     }
 
+    /** A line as `fromLine` reads it. */
+    public function toLine(): string
+    {
+        $amount = rtrim(rtrim(number_format($this->amount, 2, '.', ''), '0'), '.');
+
+        if ($this->amount <= 0.0) {
+            return "$this->what to taste";
+        }
+
+        return $this->unit === '' ? "$amount $this->what" : "$amount $this->unit $this->what";
+    }
+
     public function scaled(float $factor): self
     {
         return new self($this->what, $this->amount * $factor, $this->unit);

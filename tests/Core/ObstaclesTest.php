@@ -64,7 +64,9 @@ function hopeless(): array
             $dish('chicken-legs', 0.25, 'kettle', 190.0, ['pieces' => 4]),
         ]]],
         'coals that lie wrong under a lamb' => ['uneven', ['people' => 20, 'dishes' => [
-            $dish('lamb-whole', 14.0, 'open-spit', 450.0, ['rig' => ['kind' => 'spit', 'between_cm' => 100, 'bar_mm' => 20, 'span_cm' => 150, 'room_cm' => 40]]),
+            $dish('lamb-whole', 14.0, 'open-spit', 450.0, ['rig' => [
+                'kind' => 'spit', 'between_cm' => 100, 'bar_mm' => 20, 'span_cm' => 150, 'room_cm' => 40,
+            ]]),
         ], 'fires' => [['cooker' => 'open-spit', 'fuel' => 'lump', 'piles' => [['x_cm' => 0, 'y_cm' => 0, 'kg' => 5]]]]]],
         'a shoulder that is hot and not yet tender' => ['not_tender', ['people' => 8, 'dishes' => [
             $dish('pork-shoulder', 2.0, 'oven', 200.0, ['target_c' => 88]),

@@ -45,6 +45,18 @@ it('reads a published recipe', function () {
     expect(said($this->getJson('/api/mixes?guests=6')->json('0.items.0.amount')))->toBe('300 ml');
 });
 
+it('writes a mix out as a recipe, which is read where a recipe is pasted', function () {
+    $this->actingAs($this->cook());
+    $this->postJson('/api/mixes', OWN_MIX)->assertCreated();
+    $answer = $this->get('/api/mixes/'.Mix::firstOrFail()->id.'?as=recipe')->assertOk()->assertHeader('Content-Type', 'application/ld+json');
+    $recipe = json_decode((string) $answer->content(), true);
+    expect($recipe['@type'])->toBe('Recipe')->and($recipe['recipeIngredient'])->toBe(['120 ml cider', '60 ml honey']);
+    $read = $this->postJson('/api/mixes/read', ['text' => json_encode(['recipeYield' => '4 servings'] + $recipe)])->assertOk();
+    expect($read->json('name'))->toBe(OWN_MIX['name'])->and($read->json('items.0.what'))->toBe('cider')
+        ->and((float) $read->json('items.0.amount'))->toBe(30.0);
+    $this->postJson('/api/mixes/read', ['text' => '{"@type": "Recipe"}'])->assertUnprocessable();
+});
+
 it('refuses a mix that is none, and stores nothing', function (string $field, string $body) {
     $this->actingAs($this->cook());
     $this->call(

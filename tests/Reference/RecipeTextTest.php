@@ -57,3 +57,17 @@ it('measures as a kitchen does: whole cloves, half spoons, halves of a thing', f
 it('is bought whole', function () {
     expect(said(MixItem::of('lemon', 1.2, '')->toBuy()))->toBe('2')->and(said(MixItem::of('parsley', 0.2, 'bunch')->toBuy()))->toBe('1 bunch');
 });
+
+// Source of the members: schema.org, Recipe.
+it('writes a mix as a published recipe that reads back as it was', function () {
+    foreach (Mix::ours() as $mix) {
+        if ($mix->basis !== 'per_guest') {
+            continue;
+        }
+        $recipe = $mix->toRecipe(4.0);
+        $lines = fn (Mix $of): array => array_map(fn (MixItem $item): array => [$item->what, round($item->amount, 1), $item->unit], $of->items);
+        expect($recipe['@type'])->toBe('Recipe')->and($recipe['recipeYield'])->toBe('4 servings')
+            ->and($recipe['recipeIngredient'])->toHaveCount(count($mix->items))
+            ->and($lines(Mix::fromRecipe($recipe)))->toBe($lines($mix), $mix->name);
+    }
+});

@@ -26,6 +26,9 @@ final class MixController
 
     private const MOST_TEXT_BYTES = 16_384;
 
+    /** Guests, kilograms or litres that a recipe is written out for. */
+    private const RECIPE_FOR = 4.0;
+
     /** Scaled by mass_kg of meat, litres and guests; each mix takes what it is made for. */
     public function index(MeasuresRequest $request): JsonResponse
     {
@@ -85,11 +88,20 @@ final class MixController
             throw InvalidInput::atField('text', Message::of('mixes.paste_a_recipe', kb: intdiv(self::MOST_TEXT_BYTES, 1024)));
         }
 
-        return new JsonResponse(RecipeText::read($text));
+        $published = json_decode($text, true, 32);
+
+        return new JsonResponse(is_array($published) ? CoreMix::fromRecipe($published)->toArray() : RecipeText::read($text));
     }
 
-    public function export(Mix $mix): JsonResponse
+    /** As a mix file, or as a recipe in JSON-LD for four. */
+    public function export(Request $request, Mix $mix): JsonResponse
     {
+        if ($request->query('as') === 'recipe') {
+            return new JsonResponse(CoreMix::read($mix->mix)->toRecipe(self::RECIPE_FOR), headers: [
+                'Content-Type' => 'application/ld+json', 'Content-Disposition' => 'attachment; filename="recipe.jsonld"',
+            ], options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        }
+
         return new JsonResponse(
             $mix->mix,
             headers: ['Content-Disposition' => 'attachment; filename="mix.json"'],

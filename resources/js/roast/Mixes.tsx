@@ -51,6 +51,9 @@ export function Mixes({ kg, guests }: { kg: number; guests: number }) {
                 <a className="text-push flex items-center" href={`/api/mixes/${mix.id}`} download="mix.json">
                   Save it
                 </a>
+                <a className="text-push flex items-center" href={`/api/mixes/${mix.id}?as=recipe`} download="recipe.jsonld">
+                  Save as a recipe
+                </a>
                 <button type="button" className="text-push" onClick={() => remove.mutate(mix.id)}>
                   Delete it
                 </button>
