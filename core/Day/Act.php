@@ -26,4 +26,5 @@ enum Act: string
     case Hold = 'hold';
     case Carve = 'carve';
     case Serve = 'serve';
+    case After = 'after';
 }

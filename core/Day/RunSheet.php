@@ -16,6 +16,9 @@ use Diatherm\Tending\FireUse;
 /** What to do, when, for one pair of hands: backwards from the serving hour, forwards from what has really happened. */
 final readonly class RunSheet
 {
+    /** What is missed without the table being late for it. */
+    private const NEVER_TOO_LATE = [Act::Serve, Act::Chore, Act::Fire, Act::FirstLook, Act::Side, Act::Read, Act::After];
+
     /** Things are not called late before this. */
     private const GRACE_MINUTES = 2.0;
 
@@ -143,6 +146,12 @@ final readonly class RunSheet
             );
         }
 
+        $carved = array_map(fn (Entry $entry): \DateTimeImmutable => $entry->at, array_filter(
+            $entries, fn (Entry $entry): bool => $entry->act === Act::Carve,
+        ));
+        if ($carved !== []) {
+            array_push($entries, ...AfterTable::entries($roast, $hours->at($last), min($carved), $fires));
+        }
         $entries = self::unlessSeen(Hands::arrange($entries, $roast), $onTimes);
         $entries = array_map(function (Entry $entry) use ($now, $progress): Entry {
             $done = self::isDone($entry, $progress[$entry->dish ?? 0] ?? new Progress);
@@ -225,7 +234,7 @@ final readonly class RunSheet
     public function isTooLate(): bool
     {
         foreach ($this->entries as $entry) {
-            if ($entry->late && ! str_contains($entry->id->what, 'marinade') && ! in_array($entry->act, [Act::Serve, Act::Chore, Act::Fire, Act::FirstLook, Act::Side, Act::Read], true)) {
+            if ($entry->late && ! str_contains($entry->id->what, 'marinade') && ! in_array($entry->act, self::NEVER_TOO_LATE, true)) {
                 return true;
             }
         }

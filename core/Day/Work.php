@@ -85,6 +85,7 @@ final readonly class Work
         return $rows[match ($entry->id->what) {
             'fire', 'side' => $entry->id->what.'.'.($parts[1] ?? ''),
             'chore' => 'chore.'.($roast->dishes[(int) $entry->dish]->stages[(int) $parts[0]]->chores[(int) $parts[1]]->kind ?? 'own'),
+            'after' => 'after.'.($parts[0] ?? ''),
             default => $entry->id->what,
         }] ?? null;
     }

@@ -54,6 +54,9 @@ final class Clocks
 
     public const REHEATING_MINUTES = 120.0;
 
+    /** Cooked food in the refrigerator, days: the shorter end. Source: USDA FSIS, Leftovers and Food Safety: three to four days. */
+    public const LEFTOVER_DAYS = 3;
+
     /** Minutes that food may stand in air of $airC. */
     public static function allowedMinutes(float $airC): float
     {

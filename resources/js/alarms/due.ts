@@ -26,7 +26,7 @@ export type Alarm = {
 const CANNOT_WAIT: readonly Entry['act'][] = ['on', 'stage', 'read', 'pull', 'fire', 'cover'];
 
 /** What nobody has to be called for. */
-const QUIET: readonly Entry['act'][] = ['rest', 'hold', 'first_look', 'serve'];
+const QUIET: readonly Entry['act'][] = ['rest', 'hold', 'first_look', 'serve', 'after'];
 
 /** A line that is older than this is history: it is on the sheet, late, and calls nobody; what spoils the roast calls for longer. */
 const STALE_MS = 45 * 60_000;
