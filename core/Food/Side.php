@@ -24,6 +24,7 @@ final readonly class Side
      * @param  bool  $shares  whether it can lie in one pot or pan with a dish
      * @param  float|null  $leastC  of a cooker that its minutes are for, with $mostC; null where it boils, or wants none
      * @param  float  $litres  of a pot that it fills a head; 0 where it fills none
+     * @param  bool  $isMeal  whether someone who eats no meat makes a meal of it
      * @param  bool  $isCold  made, kept and served cold: it never goes on
      * @param  Mix|null  $mix  what goes into it; null where that comes from the roast, or nobody said
      * @param  string|null  $aisle  where it is bought: greengrocer, grocer, baker or butcher; null where it comes from the roast
@@ -49,6 +50,7 @@ final readonly class Side
         public float $litres,
         public ?Mix $mix,
         public bool $isCold,
+        public bool $isMeal,
         public Source $source,
     ) {
     }
@@ -61,7 +63,7 @@ final readonly class Side
             /**
              * @var list<array{id: string, name: string, called: string, minutes: array{int, int}, boil?: array{int, int},
              *     after?: int, waits: int, stir?: int, hands: array{int, int}, needs?: string, aisle?: string, shares?: bool,
-             *     heat?: array{int, int}, litres?: float, mix?: string, cold?: bool, how: string, mark: string, citation?: string}> $rows
+             *     heat?: array{int, int}, litres?: float, mix?: string, cold?: bool, meal?: bool, how: string, mark: string, citation?: string}> $rows
              */
             $rows = Table::named('sides')['sides'];
             foreach ($rows as $row) {
@@ -86,6 +88,7 @@ final readonly class Side
                     $row['litres'] ?? 0.0,
                     isset($row['mix']) ? Mix::ours()[$row['mix']] : null,
                     $row['cold'] ?? false,
+                    $row['meal'] ?? false,
                     Source::of(Mark::from($row['mark']), $row['citation'] ?? ''),
                 );
             }
@@ -112,7 +115,7 @@ final readonly class Side
     ): self {
         return new self(
             $id, $name, '', $how, $minutes, $minutes, 0.0, 0.0, $waitsMinutes, $stirMinutes, $readyMinutes, $doneMinutes, null, $aisle,
-            true, null, null, 0.0, null, false, Source::of(Mark::Common),
+            true, null, null, 0.0, null, false, true, Source::of(Mark::Common),
         );
     }
 

@@ -13,7 +13,7 @@ final class Obstacles
     /** @var list<class-string<Check>> */
     private const CHECKS = [
         NotSafe::class, TooNear::class, NoFit::class, OutOfReach::class, OneCookerForTwo::class, UnevenParts::class, TooManyRefuels::class,
-        HandsInTwoPlaces::class, Lukewarm::class, NotTender::class, TooFewHelpings::class,
+        HandsInTwoPlaces::class, Lukewarm::class, NotTender::class, TooFewHelpings::class, NothingWithoutMeat::class,
     ];
 
     /** @return list<Obstacle> */

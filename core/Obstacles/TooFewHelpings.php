@@ -16,15 +16,15 @@ final class TooFewHelpings implements Check
     {
         $roast = $standing->roast();
         $feeds = $standing->plan->feeds[1];
-        if ($roast->people <= $feeds) {
+        if ($roast->eatMeat() <= $feeds) {
             return [];
         }
         /** @var non-empty-list<Dish> $dishes */
-        $dishes = array_map(fn (Dish $dish): Dish => self::grown($dish, $roast->people / max(1, $feeds)), $roast->dishes);
+        $dishes = array_map(fn (Dish $dish): Dish => self::grown($dish, $roast->eatMeat() / max(1, $feeds)), $roast->dishes);
 
         return [new Obstacle(
             'too_few',
-            Message::of('obstacle.too_few', people: $roast->people, feeds: $feeds),
+            Message::of('obstacle.too_few', people: $roast->eatMeat(), feeds: $feeds),
             waysOut: [new WayOut(Message::of('words.list', parts: array_map(fn (Dish $dish): Message => Message::of(
                 'obstacle.so_much_of',
                 dish: $dish->name,

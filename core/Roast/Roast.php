@@ -28,6 +28,7 @@ final readonly class Roast
      * @param  list<SideDish>  $sides
      * @param  int  $hands  pairs of them
      * @param  float  $courseMinutes  from one course to the next
+     * @param  int  $withoutMeat  how many of the people eat none
      */
     public function __construct(
         public string $name,
@@ -44,6 +45,7 @@ final readonly class Roast
         public array $sides = [],
         public int $hands = 1,
         public float $courseMinutes = self::COURSE_MINUTES,
+        public int $withoutMeat = 0,
     ) {
     }
 
@@ -80,7 +82,14 @@ final readonly class Roast
             $sides ?? $this->sides,
             $hands ?? $this->hands,
             $courseMinutes ?? $this->courseMinutes,
+            $this->withoutMeat,
         );
+    }
+
+    /** How many the meat is for. */
+    public function eatMeat(): int
+    {
+        return $this->people - $this->withoutMeat;
     }
 
     /** With its sides on cookers that are there: one whose cooker no dish is on any more has a place of its own. */

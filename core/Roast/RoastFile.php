@@ -105,6 +105,7 @@ final class RoastFile
             'sides',
             'hands',
             'course_minutes',
+            'without_meat',
         );
         if ($fields->text('format', 'format', 40, self::FORMAT) !== self::FORMAT) {
             $fields->refuse('format', Message::of('file.format', format: self::FORMAT));
@@ -123,6 +124,10 @@ final class RoastFile
             $fields->refuse('serve_at', Message::of('roast_file.the_serving_hour_is_more'));
         }
         $people = $fields->wholeNumber('people', 'number_of_people', 1, 500, 4);
+        $withoutMeat = $fields->wholeNumber('without_meat', 'people_who_eat_no_meat', 0, 500, 0);
+        if ($withoutMeat >= $people && $withoutMeat > 0) {
+            $fields->refuse('without_meat', Message::of('roast_file.somebody_eats_the_roast', people: $people));
+        }
         $airC = $fields->number('air_c', 'outside_air_temperature', -30.0, 50.0, Unit::Celsius, 20.0);
         $latitude = $fields->optionalNumber('latitude', 'latitude', -66.0, 66.0, Unit::Degree);
         $longitude = $fields->optionalNumber('longitude', 'longitude', -180.0, 180.0, Unit::Degree);
@@ -173,6 +178,7 @@ final class RoastFile
             $sides,
             $hands,
             $courseMinutes,
+            $withoutMeat,
         );
         foreach ($sides as $i => $side) {
             if ($side->on !== null && ! $roast->isCookedOn($side->on)) {
@@ -234,6 +240,7 @@ final class RoastFile
             ], fn (mixed $value): bool => $value !== null), $roast->dishes),
             ...($roast->sides === [] ? [] : ['sides' => array_map(SideFile::write(...), $roast->sides)]),
             ...($roast->hands === 1 ? [] : ['hands' => $roast->hands]),
+            ...($roast->withoutMeat === 0 ? [] : ['without_meat' => $roast->withoutMeat]),
             ...($roast->courseMinutes === Roast::COURSE_MINUTES ? [] : ['course_minutes' => $roast->courseMinutes]),
         ];
     }

@@ -282,6 +282,7 @@ export function aRoast(more: Partial<Roast> = {}, dishMore: Partial<FollowedDish
       earliest_serve_at: '2031-10-04T15:00:00Z',
       too_late: false,
       people: 6,
+      without_meat: 0,
       hands: 1,
       table_feeds: { least: 6, most: 8 },
       air_c: 12,

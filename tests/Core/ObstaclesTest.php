@@ -71,6 +71,9 @@ function hopeless(): array
         'a shoulder that is hot and not yet tender' => ['not_tender', ['people' => 8, 'dishes' => [
             $dish('pork-shoulder', 2.0, 'oven', 200.0, ['target_c' => 88]),
         ]]],
+        'a guest who eats no meat' => ['nothing_without_meat', ['people' => 4, 'without_meat' => 1, 'dishes' => [
+            $dish('chicken', 1.8, 'kettle', 190.0),
+        ], 'sides' => [['side' => 'green-salad']]]],
         'a fish that waits for hours' => ['lukewarm', ['dishes' => [
             $dish('salmon-side', 0.8, 'kettle-direct', 230.0, ['target_c' => 46, 'rest_minutes' => 180]),
         ]]],

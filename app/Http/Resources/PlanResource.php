@@ -66,6 +66,7 @@ final class PlanResource extends JsonResource
             'earliest_serve_at' => self::time($plan->runSheet->earliestServeAt),
             'too_late' => $plan->runSheet->isTooLate(),
             'people' => $plan->roast->people,
+            'without_meat' => $plan->roast->withoutMeat,
             'hands' => $plan->roast->hands,
             'table_feeds' => ['least' => $hungry, 'most' => $modest],
             'air_c' => $plan->roast->airC,

@@ -85,7 +85,10 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
             {format.degrees(cooled ? dish.hottest_c : (live?.peak_c ?? dish.peak_c))}
           </Why>
         </Answer>
-        <Answer label="Feeds" remark={`${plan.people} at the table`}>
+        <Answer
+          label="Feeds"
+          remark={plan.without_meat === 0 ? `${plan.people} at the table` : `${plan.people - plan.without_meat} of ${plan.people} eat meat`}
+        >
           <Why of="feeds" workings={workings}>
             {least === most ? least : `${least}–${most}`}
           </Why>
@@ -182,9 +185,9 @@ function DishAnswers({ plan, dish, index }: { plan: Plan; dish: PlannedDish | Fo
       <div className="opens mt-6 grid items-center gap-x-10 gap-y-3 sm:grid-cols-[minmax(0,1fr)_auto]">
         <div>
           <h2 className="text-lg">At the table</h2>
-          <p className="text-soft">{feedsWords(plan.people, plan.table_feeds.least, plan.table_feeds.most)}</p>
+          <p className="text-soft">{feedsWords(plan.people - plan.without_meat, plan.table_feeds.least, plan.table_feeds.most)}</p>
         </div>
-        <Plates people={plan.people} least={plan.table_feeds.least} most={plan.table_feeds.most} />
+        <Plates people={plan.people - plan.without_meat} least={plan.table_feeds.least} most={plan.table_feeds.most} />
       </div>
       <Mixes kg={totalKg} guests={plan.people} />
     </>

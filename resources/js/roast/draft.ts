@@ -88,6 +88,7 @@ export type Draft = {
   serve_at: string;
   time_zone?: string;
   people?: Typed;
+  without_meat?: Typed;
   air_c?: Typed;
   latitude?: Typed;
   longitude?: Typed;

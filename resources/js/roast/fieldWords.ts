@@ -9,6 +9,7 @@ const NAMES: Record<string, string> = {
   serve_at: 'the hour of the table',
   time_zone: 'the time zone',
   people: 'people at the table',
+  without_meat: 'people who eat no meat',
   air_c: 'air outside',
   wind_ms: 'wind',
   rain: 'rain',

@@ -69,18 +69,29 @@ export function Ticket({ draft, onChange, errors, reference, locked, shown }: Pr
             onChange={(hands) => onChange({ ...draft, hands })}
           />
         </div>
-        <Field label="Occasion" errors={errors.name}>
-          {(control) => (
-            <input
-              {...control}
-              className="field"
-              maxLength={80}
-              placeholder="Supper in the garden"
-              value={draft.name ?? ''}
-              onChange={(event) => onChange({ ...draft, name: event.target.value })}
-            />
-          )}
-        </Field>
+        <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-3">
+          <Field label="Occasion" errors={errors.name}>
+            {(control) => (
+              <input
+                {...control}
+                className="field"
+                maxLength={80}
+                placeholder="Supper in the garden"
+                value={draft.name ?? ''}
+                onChange={(event) => onChange({ ...draft, name: event.target.value })}
+              />
+            )}
+          </Field>
+          <NumberField
+            label="Eat no meat"
+            of={{ unit: '' }}
+            digits={0}
+            value={draft.without_meat}
+            usual={0}
+            errors={errors.without_meat}
+            onChange={(without_meat) => onChange({ ...draft, without_meat })}
+          />
+        </div>
       </div>
       <Disclosure defaultOpen={draft.latitude !== undefined || draft.dark_at !== undefined}>
         <DisclosureButton className="-mt-3 flex min-h-11 items-center gap-2 font-semibold">
@@ -133,7 +144,7 @@ export function Ticket({ draft, onChange, errors, reference, locked, shown }: Pr
           <DishFields
             key={index}
             dish={dish}
-            people={typeof draft.people === 'number' ? draft.people : 4}
+            people={eating(draft)}
             onChange={(next) => setDish(index, next)}
             onRemove={draft.dishes.length > 1 && !locked ? () => onChange(withoutDish(draft, index)) : undefined}
             errors={within(errors, `dishes.${index}`)}
@@ -173,3 +184,9 @@ export function Ticket({ draft, onChange, errors, reference, locked, shown }: Pr
 
 /** The offset that an older roast has in place of a zone. */
 const offsetOf = (iso: string): string | undefined => /[+-]\d\d:\d\d$/.exec(iso)?.[0];
+
+/** How many the meat is for. */
+function eating({ people, without_meat }: Draft): number {
+  const all = typeof people === 'number' ? people : 4;
+  return Math.max(1, all - (typeof without_meat === 'number' ? without_meat : 0));
+}
