@@ -8,6 +8,8 @@ use Diatherm\Cooking\CueState;
 use Diatherm\Cooking\Forecast;
 use Diatherm\Cooking\StepCue;
 use Diatherm\Cooking\Tempering;
+use Diatherm\Food\Mix;
+use Diatherm\Food\MixItem;
 use Diatherm\Food\Preparation;
 use Diatherm\Measure\Message;
 use Diatherm\Measure\Quantity;
@@ -246,24 +248,23 @@ final class DishTasks
         };
     }
 
-    /** What is brushed or sprayed on, made by the first time. */
-    private static function making(int $number, Roast $roast, Dish $dish, int $stage, int $turn, \DateTimeImmutable $by): Entry
+    /**
+     * A mix, made by the first time that it is wanted.
+     *
+     * @param  list<MixItem>  $items  as much as it takes
+     * @param  int|string  $of  what takes it: its step, and its chore or work
+     */
+    private static function making(int $number, Dish $dish, Mix $mix, array $items, \DateTimeImmutable $by, int|string ...$of): Entry
     {
-        $chore = $dish->stages[$stage]->chores[$turn];
-        $mix = $chore->mix;
-        assert($mix !== null);
         $minutes = $mix->minutes ?? 0.0;
 
         return new Entry(
-            EntryId::of('make', $number, $stage, $turn),
+            EntryId::of('make', $number, ...$of),
             $number,
             Act::Prepare,
             Timing::after($by, -$minutes - $mix->aloneMinutes - self::TO_THE_FIRE_MINUTES),
             Message::of('sheet.make', preparation: $mix->name, dish: $dish->name),
-            Message::notes(
-                Ingredients::inWords(Ingredients::forChore($chore, $dish, $roast->people)),
-                $mix->method === '' ? null : Message::of('words.text', text: $mix->method),
-            ),
+            Message::notes(Ingredients::inWords($items), $mix->method === '' ? null : Message::of('words.text', text: $mix->method)),
             until: $by,
             minutes: $minutes,
         );
@@ -441,13 +442,21 @@ final class DishTasks
             };
             foreach ($made->isOutOfReach() && $readFirst !== null ? [] : array_reverse($stage->preparations) as $preparation) {
                 $handwork += $preparation->handworkMinutes();
+                $isMade = $preparation->mix !== null && $preparation->mix->minutes !== null;
+                $items = Ingredients::for($preparation, $dish, $roast->people);
+                if ($isMade) {
+                    // Made before anything is on: nobody stirs while the meat waits for it.
+                    $entries[] = self::making(
+                        $number, $dish, $preparation->mix, $items, Timing::after($on, -Timing::RIG_MINUTES), $i, $preparation->id,
+                    );
+                }
                 $entries[] = new Entry(
                     EntryId::of('between', $number, $i, $preparation->id),
                     $number,
                     Act::Prepare,
                     Timing::after($on, $begins - $handwork),
                     Message::of('sheet.preparation', preparation: $preparation->name, dish: $dish->name),
-                    Message::notes(Ingredients::inWords(Ingredients::for($preparation, $dish, $roast->people)), $preparation->how()),
+                    Message::notes($isMade ? null : Ingredients::inWords($items), $preparation->how()),
                     earliest: match (true) {
                         $ready !== null => Timing::after($on, $ready),
                         $dish->isWorkedOnAsItRests($i) => Timing::after($on, $starts[$i] + Work::pullMinutes()),
@@ -472,7 +481,15 @@ final class DishTasks
             $fire = $fires[$stage->cooker->id] ?? null;
             foreach ($dish->isBuried() ? [] : $stage->chores as $j => $chore) {
                 if ($chore->mix !== null && $chore->mix->minutes !== null) {
-                    $entries[] = self::making($number, $roast, $dish, $i, $j, Timing::after($on, $starts[$i] + $chore->fromMinutes));
+                    $entries[] = self::making(
+                        $number,
+                        $dish,
+                        $chore->mix,
+                        Ingredients::forChore($chore, $dish, $roast->people),
+                        Timing::after($on, $starts[$i] + $chore->fromMinutes),
+                        $i,
+                        $j,
+                    );
                 }
                 if ($fire !== null && ($chore->kind === 'fuel' || ($chore->kind === 'rotate' && $fire->count() !== null))) {
                     continue;

@@ -28,7 +28,7 @@ final class Shopping
         foreach ($roast->dishes as $dish) {
             $list[] = new Purchase(
                 self::BY_KIND[$dish->cut->kind] ?? 'butcher',
-                Message::of('words.text', text: $dish->name),
+                self::called($dish),
                 self::raw($dish),
             );
         }
@@ -46,6 +46,16 @@ final class Shopping
         usort($list, fn (Purchase $a, Purchase $b): int => self::order($a) <=> self::order($b));
 
         return $list;
+    }
+
+    /** The cut as it is asked for over the counter, and which dish it is for where that has another name. */
+    private static function called(Dish $dish): Message
+    {
+        $cut = $dish->cut->name;
+
+        return str_starts_with(mb_strtolower($cut), mb_strtolower($dish->name))
+            ? Message::of('words.text', text: $cut)
+            : Message::of('shopping.for', what: $cut, dish: [$dish->name]);
     }
 
     private static function raw(Dish $dish): Message

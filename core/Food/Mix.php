@@ -157,9 +157,9 @@ final readonly class Mix
             '@type' => 'Recipe',
             'name' => $this->name,
             'recipeYield' => match ($this->basis) {
-                'per_kg' => "for $measure kg of meat",
-                'per_l' => "for $measure l",
-                'parts' => "for $measure ml",
+                'per_kg' => "$measure kg",
+                'per_l' => "$measure l",
+                'parts' => "$measure ml",
                 default => "$measure servings",
             },
             'recipeIngredient' => array_map(fn (MixItem $item): string => $item->toLine(), $this->scaled($measure)),

@@ -120,7 +120,7 @@ final readonly class MixItem
         $amount = rtrim(rtrim(number_format($this->amount, 2, '.', ''), '0'), '.');
 
         if ($this->amount <= 0.0) {
-            return "$this->what to taste";
+            return $this->what;
         }
 
         return $this->unit === '' ? "$amount $this->what" : "$amount $this->unit $this->what";
