@@ -365,7 +365,7 @@ final class DishTasks
                 $pullAt,
                 Message::of('sheet.rest', dish: $dish->name),
                 // What was never hot is not held hot: it waits wrapped, and is told its clock.
-                $waitsHot ? $rested : Message::note($rested, $how, $clock),
+                $waitsHot ? $rested : Message::note($rested, $how === null ? null : Message::of('sheet.then', what: $how), $clock),
                 until: $waitsHot ? $heldFrom : $carveAt,
             );
         }

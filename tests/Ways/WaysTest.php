@@ -62,7 +62,7 @@ it('goes whole from an empty ticket to the debrief', function (string $way, int 
     $this->sees("$dish on");
     // What hands do to it stands in the order in which its cooks do it.
     $lines = array_map(
-        fn (Preparation $one): string => $one->makes === null ? "$one->name: $dish" : "Make it: $one->name",
+        fn (Preparation $one): string => $one->makes === null ? "$one->name: $dish" : "Make $one->name",
         $beginning->at(new DateTimeImmutable('+9 hours'))->dishes[0]->work(),
     );
     $text = mb_strtolower($this->text());
