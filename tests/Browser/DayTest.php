@@ -86,3 +86,24 @@ it('puts the day onto one sheet', function () {
     $pdf = (string) $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.printToPDF', 'params' => ['paperWidth' => 8.27, 'paperHeight' => 11.69, 'preferCSSPageSize' => true]])['data'];
     expect(preg_match_all('~/Type\s*/Page[^s]~', (string) base64_decode($pdf, true)))->toBe(1);
 });
+
+it('says before it is kept what stands in the way, with one press out of each', function (int $width, int $height) {
+    $this->window($width, $height);
+    $this->join();
+    $this->begin();
+    $this->seesNot('in the way');
+    $this->type('To feed', '8');
+    $this->sees('8 at the table, and it feeds 4');
+    $this->type('Eat no meat', '2');
+    $this->sees('2 guests eat no meat');
+    expect($this->barriers())->toBe([])->and($this->fits())->toBeTrue();
+    $this->press('Add: Filled peppers');
+    $this->seesNot('2 guests eat no meat');
+    $this->browser->executeScript(
+        'const one = [...document.querySelectorAll("#obstacles button")].find((button) => button.textContent.startsWith("Chicken")).click()',
+    );
+    $this->seesNot('in the way');
+    $this->press('Keep this roast');
+    $this->sees('Put away what is left');
+    $this->sees('Filled peppers');
+})->with([[1280, 800], [390, 844]]);
