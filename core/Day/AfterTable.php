@@ -14,10 +14,10 @@ use Diatherm\Safety\Clocks;
 use Diatherm\Safety\DangerRule;
 use Diatherm\Tending\FirePlan;
 
-/** What is left to do when everybody has eaten: the embers, what is left over, and what is washed while it is warm. */
+/** Tasks after the meal: put the fire out, store the leftovers, wash up while things are warm. */
 final class AfterTable
 {
-    /** Common practice: the fire first, for it is the one that can hurt; what is left over well within its two hours. */
+    /** Minutes after the last course. Common practice: the fire first, because it can hurt someone; leftovers well within two hours. */
     private const EMBERS_MINUTES = 20.0;
 
     private const LEFTOVERS_MINUTES = 45.0;

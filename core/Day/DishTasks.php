@@ -364,7 +364,7 @@ final class DishTasks
                 Act::Rest,
                 $pullAt,
                 Message::of('sheet.rest', dish: $dish->name),
-                // What was never hot is not held hot: it waits wrapped, and is told its clock.
+                // Meat that was never hot is wrapped; its line says by when it is eaten or cold.
                 $waitsHot ? $rested : Message::note($rested, $how === null ? null : Message::of('sheet.then', what: $how), $clock),
                 until: $waitsHot ? $heldFrom : $carveAt,
             );
@@ -445,7 +445,7 @@ final class DishTasks
                 $isMade = $preparation->mix !== null && $preparation->mix->minutes !== null;
                 $items = Ingredients::for($preparation, $dish, $roast->people);
                 if ($isMade) {
-                    // Made before anything is on: nobody stirs while the meat waits for it.
+                    // Made before the dish goes on, so that the meat does not wait for it.
                     $entries[] = self::making(
                         $number, $dish, $preparation->mix, $items, Timing::after($on, -Timing::RIG_MINUTES), $i, $preparation->id,
                     );

@@ -13,7 +13,7 @@ use Diatherm\Ways\Standing;
 /** Guests who eat no meat, and nothing on the table that is a meal for them. */
 final class NothingWithoutMeat implements Check
 {
-    /** What is offered: two that ask for no fire of their own. */
+    /** Sides that are offered. */
     private const OFFERED = ['filled-peppers', 'potato-salad'];
 
     public static function of(Standing $standing): array

@@ -17,10 +17,10 @@ use Diatherm\Ways\Standing;
 /** A fire that wants fuel more often than its cook can be at it. */
 final class TooManyRefuels implements Check
 {
-    /** One pair of hands that has a dinner to make goes back to a fire no sooner, minutes. Common practice. */
+    /** Shortest time between two refuels for one pair of hands that also makes dinner, minutes. Common practice. */
     private const LEAST_BETWEEN_MINUTES = 25.0;
 
-    /** So few are not worth a word. */
+    /** Up to this many refuels are fine, however close. */
     private const FEW = 3;
 
     public static function of(Standing $standing): array

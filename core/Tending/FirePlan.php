@@ -33,7 +33,7 @@ final readonly class FirePlan
 
     private const SMOKE_HOURS = 3.0;
 
-    /** So late it is smoke for nothing, minutes before the end. Common practice. */
+    /** No smoke wood is added in the last minutes. Common practice. */
     private const SMOKE_ENDS_MINUTES = 30.0;
 
     /**

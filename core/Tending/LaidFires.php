@@ -34,7 +34,7 @@ final class LaidFires
     /** What is shown as a buried fire's heat is that of so long after the pot went in, minutes. */
     private const BURIED_AFTER_MINUTES = 60.0;
 
-    /** A part beyond the coals still gets the warmth of those beside it, and one right over them no more than this. Common practice. */
+    /** Least and most heat of a part, as a share of the heat that decides. Common practice. */
     private const LEAST_PART_HEAT = 0.05;
 
     private const MOST_PART_HEAT = 8.0;

@@ -23,7 +23,7 @@ function afterwards(array $dish, array $roast = []): array
 }
 
 // Common practice: ashes start fires a day and more later.
-it('puts every fire to sleep, by what burns in it', function (string $cooker, float $celsius, ?string $words) {
+it('says how to put each fire out, by its fuel', function (string $cooker, float $celsius, ?string $words) {
     $lines = afterwards(['stages' => [['cooker' => $cooker, 'cooker_c' => $celsius, 'pull' => true]]]);
     expect(isset($lines['after.embers']))->toBe($words !== null)
         ->and($words === null ? '' : said($lines['after.embers']->detail))->toContain($words ?? '');
@@ -33,7 +33,7 @@ it('puts every fire to sleep, by what burns in it', function (string $cooker, fl
 ]);
 
 // Source: USDA FSIS, Leftovers and Food Safety: two hours out, one above 32 °C; three to four days; 165 °F when warmed up again.
-it('has what is left over put away within its hours, and eaten within its days', function (float $airC, int $minutes) {
+it('stores leftovers within two hours and says for how many days they keep', function (float $airC, int $minutes) {
     $roast = ['air_c' => $airC];
     $line = afterwards([], $roast)['after.leftovers'];
     $plan = Plan::of(Samples::roast([], $roast), new DateTimeImmutable('2031-10-01T12:00:00Z'));
@@ -42,7 +42,7 @@ it('has what is left over put away within its hours, and eaten within its days',
         ->and($line->at <= $by)->toBeTrue();
 })->with([[15.0, 120], [35.0, 60]]);
 
-it('comes after the last course in every beginning, and makes no plan too late', function (string $id) {
+it('places the tasks after the last course of every beginning, and makes no plan too late', function (string $id) {
     $plan = Plan::of(
         Beginning::all()[$id]->at(new DateTimeImmutable('2031-10-04T18:45:00+02:00')), new DateTimeImmutable('2031-09-30T09:00:00+02:00'),
     );

@@ -88,7 +88,7 @@ it('says what stands in the way, and takes it away with one press', function (st
         ->and($told[0]->waysOut)->not->toBe([]);
     foreach ($told[0]->waysOut as $way) {
         expect(array_column(inTheWay($way->roast), 'id'))->not->toContain($id, $way->words->plain())
-            // What a screen takes is the file.
+            // The screen takes the file, so the file has to read back.
             ->and(RoastFile::write(RoastFile::read(RoastFile::write($way->roast))))->toEqual(RoastFile::write($way->roast));
     }
 })->with(hopeless(...));
