@@ -22,15 +22,17 @@ final class AfterTable
 
     private const LEFTOVERS_MINUTES = 45.0;
 
+    private const PUTTING_AWAY_MINUTES = 15.0;
+
     private const WASHING_MINUTES = 60.0;
 
     /**
      * @param  \DateTimeImmutable  $tableAt  the last course
-     * @param  \DateTimeImmutable  $carvedAt  the first dish that was cut
+     * @param  \DateTimeImmutable  $coolingSince  when the first dish was no longer hot: at the knife, or at the pull where it never was
      * @param  list<FirePlan>  $fires
      * @return list<Entry>
      */
-    public static function entries(Roast $roast, \DateTimeImmutable $tableAt, \DateTimeImmutable $carvedAt, array $fires): array
+    public static function entries(Roast $roast, \DateTimeImmutable $tableAt, \DateTimeImmutable $coolingSince, array $fires): array
     {
         $entries = [];
         $embers = self::embers($fires);
@@ -38,13 +40,14 @@ final class AfterTable
             $entries[] = self::entry('embers', Timing::after($tableAt, self::EMBERS_MINUTES), Message::of('after.embers'), $embers);
         }
         if (array_filter($roast->dishes, fn (Dish $dish): bool => $dish->cut->isPerishable()) !== []) {
+            $by = Timing::after($coolingSince, Clocks::allowedMinutes($roast->airC));
             $entries[] = self::entry(
                 'leftovers',
-                Timing::after($tableAt, self::LEFTOVERS_MINUTES),
+                max($tableAt, min(Timing::after($tableAt, self::LEFTOVERS_MINUTES), Timing::after($by, -self::PUTTING_AWAY_MINUTES))),
                 Message::of('after.leftovers'),
                 Message::of(
                     'after.leftovers.do',
-                    by: Timing::after($carvedAt, Clocks::allowedMinutes($roast->airC)),
+                    by: $by,
                     thick: Quantity::cm(DangerRule::FLAT_CM),
                     days: Clocks::LEFTOVER_DAYS,
                     hot: Quantity::celsius(Clocks::REHEATED_C),

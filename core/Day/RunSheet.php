@@ -146,11 +146,9 @@ final readonly class RunSheet
             );
         }
 
-        $carved = array_map(fn (Entry $entry): \DateTimeImmutable => $entry->at, array_filter(
-            $entries, fn (Entry $entry): bool => $entry->act === Act::Carve,
-        ));
-        if ($carved !== []) {
-            array_push($entries, ...AfterTable::entries($roast, $hours->at($last), min($carved), $fires));
+        $cooling = self::coolingSince($entries, $forecasts, $progress);
+        if ($cooling !== null) {
+            array_push($entries, ...AfterTable::entries($roast, $hours->at($last), $cooling, $fires));
         }
         $entries = self::unlessSeen(Hands::arrange($entries, $roast), $onTimes);
         $entries = array_map(function (Entry $entry) use ($now, $progress): Entry {
@@ -169,6 +167,26 @@ final readonly class RunSheet
         usort($entries, fn (Entry $a, Entry $b): int => $a->at <=> $b->at);
 
         return new self($entries, $ready ?? $now, self::upToFive($earliest), $sides);
+    }
+
+    /**
+     * When the first dish begins to cool, from which its hours out of the cold count; null where nothing is carved.
+     *
+     * @param  list<Entry>  $entries
+     * @param  list<Forecast>  $forecasts
+     * @param  array<int, Progress>  $progress
+     */
+    private static function coolingSince(array $entries, array $forecasts, array $progress): ?\DateTimeImmutable
+    {
+        $since = null;
+        foreach ($entries as $entry) {
+            $isHeldHot = (($progress[$entry->dish ?? 0] ?? null)->hotMinutes ?? ($forecasts[$entry->dish ?? 0] ?? null)?->knownHotMinutes()) > 0.0;
+            if ($entry->act === ($isHeldHot ? Act::Carve : Act::Pull) && $entry->dish !== null && ($since === null || $entry->at < $since)) {
+                $since = $entry->at;
+            }
+        }
+
+        return $since;
     }
 
     /** Whether a dish is off a cooker for good, by what was logged. */

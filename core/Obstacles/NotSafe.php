@@ -21,11 +21,13 @@ final class NotSafe implements Check
                 continue;
             }
             $dish = $standing->dish($number);
-            $isWarm = $dish->startC > Clocks::REFRIGERATOR_C;
-            $obstacles[] = new Obstacle('not_safe', Message::of('obstacle.not_safe', dish: $dish->name), $number, $isWarm ? [new WayOut(
+            $fromTheCold = $dish->startC <= Clocks::REFRIGERATOR_C ? [] : [new WayOut(
                 Message::of('obstacle.from_the_cold', cold: Quantity::celsius(Clocks::REFRIGERATOR_C)),
                 FromNow::with($standing->roast(), $number, $dish->changed(startC: Clocks::REFRIGERATOR_C)),
-            )] : []);
+            )];
+            $obstacles[] = new Obstacle('not_safe', Message::of('obstacle.not_safe', dish: $dish->name), $number, [
+                ...$fromTheCold, ...ShorterRest::of($standing, $number),
+            ]);
         }
 
         return $obstacles;

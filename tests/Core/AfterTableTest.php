@@ -42,6 +42,17 @@ it('stores leftovers within two hours and says for how many days they keep', fun
         ->and($line->at <= $by)->toBeTrue();
 })->with([[15.0, 120], [35.0, 60]]);
 
+// The hours of meat that was never hot count from the pull: its rest and its leftovers name one moment.
+it('counts the hours of rare meat from the pull', function () {
+    $plan = Plan::of(
+        Samples::roast(['cut' => 'beef-rib', 'taste' => 'rare', 'mass_kg' => 3.0]), new DateTimeImmutable('2031-10-01T12:00:00Z'),
+    );
+    $sheet = entriesById($plan);
+    preg_match('/eaten or cold by (\d\d:\d\d)/', said($sheet['d0.rest']->detail), $by);
+    expect($by)->toHaveCount(2)->and(said($sheet['after.leftovers']->detail))->toContain("By $by[1]")
+        ->and($sheet['after.leftovers']->at->format('H:i') < $by[1])->toBeTrue();
+});
+
 it('places the tasks after the last course of every beginning, and makes no plan too late', function (string $id) {
     $plan = Plan::of(
         Beginning::all()[$id]->at(new DateTimeImmutable('2031-10-04T18:45:00+02:00')), new DateTimeImmutable('2031-09-30T09:00:00+02:00'),

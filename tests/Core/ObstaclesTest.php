@@ -77,6 +77,9 @@ function hopeless(): array
         'a fish that waits for hours' => ['lukewarm', ['dishes' => [
             $dish('salmon-side', 0.8, 'kettle-direct', 230.0, ['target_c' => 46, 'rest_minutes' => 180]),
         ]]],
+        'a rare steak that waits for hours in the heat' => ['not_safe', ['air_c' => 35, 'people' => 1, 'dishes' => [
+            $dish('beef-steak', 0.3, 'kettle-direct', 230.0, ['target_c' => 50, 'rest_minutes' => 150]),
+        ]]],
         'a joint that stands out all day' => ['not_safe', ['dishes' => [['start_c' => 19] + $dish('chicken', 1.8, 'kettle', 190.0)]]],
     ];
 }
