@@ -180,10 +180,12 @@ final readonly class RunSheet
     {
         $since = null;
         foreach ($entries as $entry) {
-            $isHeldHot = (($progress[$entry->dish ?? 0] ?? null)->hotMinutes ?? ($forecasts[$entry->dish ?? 0] ?? null)?->knownHotMinutes()) > 0.0;
-            if ($entry->act === ($isHeldHot ? Act::Carve : Act::Pull) && $entry->dish !== null && ($since === null || $entry->at < $since)) {
-                $since = $entry->at;
+            if ($entry->dish === null) {
+                continue;
             }
+            $hotMinutes = ($progress[$entry->dish] ?? null)->hotMinutes ?? $forecasts[$entry->dish]->knownHotMinutes();
+            $isFrom = $entry->act === ($hotMinutes > 0.0 ? Act::Carve : Act::Pull);
+            $since = $isFrom && ($since === null || $entry->at < $since) ? $entry->at : $since;
         }
 
         return $since;

@@ -42,8 +42,8 @@ final class Larder
         /** @var array<string, list<array{id: string, name: string, core_c: int|float, mark: string, citation?: string}>> $sets */
         $sets = Table::named('doneness')['sets'];
         $cuts = [];
-        /** @var list<array{id: string, name: string, called?: string, crackling?: bool, kind: string, doneness: string, taste: string, safety: string,
-         *   composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
+        /** @var list<array{id: string, name: string, called?: string, crackling?: bool, kind: string, doneness: string, taste: string,
+         *   safety: string, composition: array<string, float>, mass: array{typical_kg: float, least_kg: float, most_kg: float},
          *   shape: array{half_cm: float, width: float, length: float, thickness_cm: float, growth: float, measure: string},
          *   per_person_g: array{int, int}, rest_min: int, bone: bool, rolled?: bool, fat_layer_mm?: float, wet_share?: float,
          *   facing?: float, probe: string, carve: string,

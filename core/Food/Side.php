@@ -63,7 +63,8 @@ final readonly class Side
             /**
              * @var list<array{id: string, name: string, called: string, minutes: array{int, int}, boil?: array{int, int},
              *     after?: int, waits: int, stir?: int, hands: array{int, int}, needs?: string, aisle?: string, shares?: bool,
-             *     heat?: array{int, int}, litres?: float, mix?: string, cold?: bool, meal?: bool, how: string, mark: string, citation?: string}> $rows
+             *     heat?: array{int, int}, litres?: float, mix?: string, cold?: bool, meal?: bool, how: string, mark: string,
+             *     citation?: string}> $rows
              */
             $rows = Table::named('sides')['sides'];
             foreach ($rows as $row) {

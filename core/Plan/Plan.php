@@ -157,7 +157,9 @@ final readonly class Plan
             Portions::table(array_map(fn (Dish $dish): array => [$dish->cut, $dish->massKg * $dish->pieces], $roast->dishes)),
             PlaceClash::all($roast, $spans, $sides),
             array_map(
-                fn (Forecast $forecast, int $i): Wait => Wait::of($forecast, ($carves[$i]->getTimestamp() - $pulls[$i]->getTimestamp()) / 60.0),
+                fn (Forecast $forecast, int $i): Wait => Wait::of(
+                    $forecast, ($carves[$i]->getTimestamp() - $pulls[$i]->getTimestamp()) / 60.0,
+                ),
                 $forecasts,
                 array_keys($forecasts),
             ),

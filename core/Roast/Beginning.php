@@ -41,7 +41,8 @@ final readonly class Beginning
         $rows = Table::named('beginnings')['beginnings'];
         foreach ($rows as $row) {
             $all[$row['id']] = new self(
-                $row['id'], $row['name'], $row['called'], $row['about'], (float) $row['lead_hours'], $row['people'], $row['grows'], $row['roast'],
+                $row['id'], $row['name'], $row['called'], $row['about'], (float) $row['lead_hours'], $row['people'], $row['grows'],
+                $row['roast'],
             );
         }
 

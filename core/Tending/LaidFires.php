@@ -62,7 +62,9 @@ final class LaidFires
             return $dish->through($stages);
         }, $roast->dishes);
 
-        return new LaidRoast($roast, $dishes, array_map(fn (Dish $dish): array => self::partHeats($dish, $roast, $yard), $roast->dishes), $yard);
+        $partHeats = array_map(fn (Dish $dish): array => self::partHeats($dish, $roast, $yard), $roast->dishes);
+
+        return new LaidRoast($roast, $dishes, $partHeats, $yard);
     }
 
     /**

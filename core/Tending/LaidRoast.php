@@ -13,7 +13,7 @@ final readonly class LaidRoast
 {
     /**
      * @param  non-empty-list<Dish>  $dishes  one for each that was asked for, in order
-     * @param  list<array<string, float>>  $partHeats  one for each dish: heat at each part of a whole animal over the heat that decides, by id
+     * @param  list<array<string, float>>  $partHeats  one for each dish: heat at each part of an animal over the heat that decides, by id
      * @param  array<string, OwnCooker>  $yard  the cook's own cookers that it was laid on, by name
      */
     public function __construct(

@@ -28,7 +28,7 @@ it('says how to put each fire out, by its fuel', function (string $cooker, float
     expect(isset($lines['after.embers']))->toBe($words !== null)
         ->and($words === null ? '' : said($lines['after.embers']->detail))->toContain($words ?? '');
 })->with([
-    ['kettle', 180.0, 'metal bucket'], ['open-spit', 450.0, 'until a hand feels no heat'], ['gas', 180.0, 'then the bottle'],
+    ['kettle', 180.0, 'metal bucket'], ['open-spit', 450.0, 'until a hand feels no heat'], ['gas', 180.0, 'then close the bottle'],
     ['oven', 180.0, null],
 ]);
 
