@@ -184,7 +184,8 @@ final readonly class RunSheet
                 continue;
             }
             $hotMinutes = ($progress[$entry->dish] ?? null)->hotMinutes ?? $forecasts[$entry->dish]->knownHotMinutes();
-            $isFrom = $entry->act === ($hotMinutes > 0.0 ? Act::Carve : Act::Pull);
+            // A reading stands in place of the pull until it shows the number.
+            $isFrom = in_array($entry->act, $hotMinutes > 0.0 ? [Act::Carve] : [Act::Pull, Act::Carve], true);
             $since = $isFrom && ($since === null || $entry->at < $since) ? $entry->at : $since;
         }
 

@@ -69,10 +69,10 @@ export function DishFields({ dish, people, onChange, onRemove, errors, reference
           onChange={(count) => onChange({ ...dish, pieces: count })}
         />
       </div>
-      <p className="-mt-3 flex items-center gap-x-4 text-soft">
+      <p className="-mt-3 flex flex-wrap items-center gap-x-4 text-soft">
         For {people}:
         {helpings(cut, people, pieces).map((helping, i) => (
-          <button key={i} type="button" className="text-push" onClick={() => onChange({ ...dish, ...helping })}>
+          <button key={i} type="button" className="text-push whitespace-nowrap" onClick={() => onChange({ ...dish, ...helping })}>
             {helping.pieces > 1 && `${helping.pieces} × `}
             {format.mass(helping.mass_kg)} {i === 0 ? 'modest' : 'hungry'}
           </button>
